@@ -1,0 +1,139 @@
+package potamos.core.batch;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import potamos.core.cooling.CoolingVerdict;
+import potamos.core.cooling.Projection;
+import potamos.core.cooling.Reading;
+import potamos.core.flow.Ledger;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+
+/**
+ * A batch at one moment, as far as its events and the models tell.
+ *
+ * @param stage     where it stands
+ * @param since     when it came there
+ * @param now       the moment told
+ * @param weighed   masses by part
+ * @param pot       the pot while it is in use
+ * @param simmer    times of the simmer
+ * @param ledger    litres; the yield is predicted until it is measured
+ * @param strained  litres measured
+ * @param cooling   readings and verdict
+ * @param shelf     litres put away, delivered and thrown away
+ * @param added     parts in the pot and when they went in
+ * @param course    the pot as replayed, for a curve
+ */
+public record BatchState(
+        Stage stage,
+        Instant since,
+        Instant now,
+        Map<String, Mass> weighed,
+        Pot pot,
+        Simmer simmer,
+        Ledger ledger,
+        Optional<Volume> strained,
+        Cooling cooling,
+        Shelf shelf,
+        Map<String, Instant> added,
+        List<CoursePoint> course) {
+
+    public BatchState {
+        weighed = Map.copyOf(weighed);
+        added = Map.copyOf(added);
+        course = List.copyOf(course);
+    }
+
+    /**
+     * The pot.
+     *
+     * @param contents     liquor and solids expected now
+     * @param liquor       liquor alone
+     * @param level        expected above the bottom
+     * @param temperature  expected, or as last read
+     * @param mark         the line it was filled to, raised by what went in later
+     * @param bedTop       height of the bed now
+     * @param steamLPerH   leaving now
+     * @param gelatinGPerL in the liquor
+     * @param levelRead    when the level was last read
+     * @param temperatureRead when the temperature was last read
+     */
+    public record Pot(
+            Volume contents,
+            Volume liquor,
+            Length level,
+            Temperature temperature,
+            Length mark,
+            Length bedTop,
+            double steamLPerH,
+            double gelatinGPerL,
+            Optional<Instant> levelRead,
+            Optional<Instant> temperatureRead) {}
+
+    /**
+     * Times of heating and simmer.
+     *
+     * @param lit        burner lit
+     * @param foam       first foam seen
+     * @param reached    simmer reached
+     * @param plannedEnd when the end is to be judged
+     * @param ended      judged to be enough
+     * @param lastSkim   last skimming
+     * @param skims      so far
+     */
+    public record Simmer(
+            Optional<Instant> lit,
+            Optional<Instant> foam,
+            Optional<Instant> reached,
+            Optional<Instant> plannedEnd,
+            Optional<Instant> ended,
+            Optional<Instant> lastSkim,
+            int skims) {}
+
+    /**
+     * Cooling so far.
+     *
+     * @param strainedAt when the stock left the pot
+     * @param began      when cooling began
+     * @param readings   oldest first, since straining or the last reheat
+     * @param projection where they lead
+     * @param verdict    against the plan's limits; empty before straining
+     * @param reheats    how often the clock was started again
+     */
+    public record Cooling(
+            Optional<Instant> strainedAt,
+            Optional<Instant> began,
+            List<Reading> readings,
+            Optional<Projection> projection,
+            Optional<CoolingVerdict> verdict,
+            int reheats) {
+        public Cooling {
+            readings = List.copyOf(readings);
+        }
+    }
+
+    /**
+     * Litres of the finished stock by where they are.
+     *
+     * @param stored    put away as a lot
+     * @param delivered handed to stations
+     * @param discarded thrown away from the lot
+     * @param spoiled   thrown away before anything was put away
+     */
+    public record Shelf(Volume stored, Volume delivered, Volume discarded, Volume spoiled) {
+
+        /** Still there to be delivered. */
+        public Volume left() {
+            return stored.minus(delivered).minus(discarded);
+        }
+    }
+
+    /** The pot at a moment, for drawing. */
+    public record CoursePoint(
+            Instant at, double contentsL, double liquorL, double levelCm, double celsius, double gelatinGPerL) {}
+}

@@ -1,0 +1,49 @@
+package potamos.core.batch;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The rest of a batch from where it stands: what is left of the present stage, then the others at their planned length.
+ *
+ * @param timeline stages from the present one on; empty once the litres are put away
+ * @param ready    when the litres will be ready
+ * @param late     how much later than wanted; zero or less when in time
+ */
+public record Outlook(Timeline timeline, Instant ready, Duration late) {
+
+    public static Outlook of(Plan plan, BatchState state) {
+        List<Timeline.Step> steps = new ArrayList<>();
+        Instant at = state.now();
+        for (Timeline.Step planned : plan.timeline().steps()) {
+            if (planned.stage().compareTo(state.stage()) < 0 || !state.stage().open()) {
+                continue;
+            }
+            Instant from = planned.stage() == state.stage() ? state.since() : at;
+            Instant end =
+                    planned.stage() == state.stage() ? presentEnd(plan, state, planned) : at.plus(planned.length());
+            steps.add(new Timeline.Step(planned.stage(), from, end));
+            at = end;
+        }
+        return new Outlook(new Timeline(steps), at, Duration.between(plan.readyBy(), at));
+    }
+
+    private static Instant presentEnd(Plan plan, BatchState state, Timeline.Step planned) {
+        Instant now = state.now();
+        if (state.stage() == Stage.WEIGH_IN) {
+            Instant start = planned.from().isAfter(now) ? planned.from() : now;
+            return start.plus(planned.length());
+        }
+        Instant expected = state.stage() == Stage.SIMMER
+                ? state.simmer().plannedEnd().orElse(now)
+                : state.stage() == Stage.COOL
+                        ? state.cooling()
+                                .projection()
+                                .flatMap(p -> p.reaches(plan.limits().coldest()))
+                                .orElse(state.since().plus(planned.length()))
+                        : state.since().plus(planned.length());
+        return expected.isBefore(now) ? now : expected;
+    }
+}

@@ -1,0 +1,60 @@
+package potamos.core.batch;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * When each stage runs.
+ *
+ * @param steps in order, each starting where the one before ends
+ */
+public record Timeline(List<Step> steps) {
+
+    public Timeline {
+        steps = List.copyOf(steps);
+    }
+
+    /** One stage from a moment to a moment. */
+    public record Step(Stage stage, Instant from, Instant to) {
+        public Duration length() {
+            return Duration.between(from, to);
+        }
+    }
+
+    /** A stage and how long it takes. */
+    public record Part(Stage stage, Duration length) {}
+
+    public static Timeline startingAt(Instant start, List<Part> parts) {
+        List<Step> steps = new ArrayList<>();
+        Instant at = start;
+        for (Part part : parts) {
+            Instant end = at.plus(part.length());
+            steps.add(new Step(part.stage(), at, end));
+            at = end;
+        }
+        return new Timeline(steps);
+    }
+
+    public Instant start() {
+        return steps.get(0).from();
+    }
+
+    public Instant ready() {
+        return steps.get(steps.size() - 1).to();
+    }
+
+    public Optional<Step> step(Stage stage) {
+        return steps.stream().filter(step -> step.stage() == stage).findFirst();
+    }
+
+    /** Time from the end of a stage to the end of everything. */
+    public Duration after(Stage stage) {
+        return steps.stream()
+                .filter(step -> step.stage().compareTo(stage) > 0)
+                .map(Step::length)
+                .reduce(Duration.ZERO, Duration::plus);
+    }
+}

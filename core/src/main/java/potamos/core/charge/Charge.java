@@ -1,0 +1,53 @@
+package potamos.core.charge;
+
+import java.util.List;
+import potamos.core.flow.Forecast;
+import potamos.core.flow.Run;
+import potamos.core.formula.Formula;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Volume;
+
+/**
+ * A formula made concrete in a vessel: what to weigh, how far to fill, what will come out.
+ *
+ * @param formula  as used, schools chosen
+ * @param run      the pot with its bed, water and solids
+ * @param measures every part to weigh
+ * @param levels   heights in the vessel
+ * @param forecast what it will do
+ * @param warnings what is wrong with it; empty when nothing is
+ */
+public record Charge(
+        Formula formula, Run run, List<Measure> measures, Levels levels, Forecast forecast, List<Warning> warnings) {
+
+    public Charge {
+        measures = List.copyOf(measures);
+        warnings = List.copyOf(warnings);
+    }
+
+    /** Whether a pot may be started on it. */
+    public boolean fits() {
+        return warnings.stream().noneMatch(warning -> warning.kind().stops());
+    }
+
+    public Volume water() {
+        return run.water();
+    }
+
+    /**
+     * Heights above the inside bottom.
+     *
+     * @param filled     the water line right after filling
+     * @param highest    the line once every part is in
+     * @param bedRaw     top of the bed as filled in
+     * @param bedSettled top of the bed after cooking
+     * @param fillLine   where the vessel counts as full
+     */
+    public record Levels(Length filled, Length highest, Length bedRaw, Length bedSettled, Length fillLine) {
+
+        /** Water over the bed at filling; negative when the bed stands proud. */
+        public Length cover() {
+            return filled.minus(bedRaw);
+        }
+    }
+}

@@ -1,0 +1,189 @@
+package potamos.core.charge;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+import org.hipparchus.analysis.solvers.AllowedSolution;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+import potamos.core.flow.Forecast;
+import potamos.core.flow.Forecaster;
+import potamos.core.flow.Run;
+import potamos.core.flow.Solids;
+import potamos.core.formula.Book;
+import potamos.core.formula.Formula;
+import potamos.core.formula.Part;
+import potamos.core.formula.Phase;
+import potamos.core.formula.WaterRule;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+import potamos.core.vessel.Bed;
+import potamos.core.vessel.BedKind;
+import potamos.core.vessel.Vessel;
+
+/**
+ * Solves a charge from whichever side is given. Everything is a function of the bed's mass; a goal is a root of one of those functions.
+ *
+ * <p>Solving forth and back returns the input to 1e-6.
+ */
+public final class ChargeSolver {
+
+    private static final double LEAST_KG = 0.05;
+    private static final double MOST_KG = 600;
+    private static final double ACCURACY_KG = 1e-9;
+    private static final double DEFAULT_FILL_C = 12;
+
+    private final Formula formula;
+    private final Pot pot;
+    private final BedKind kind;
+
+    private ChargeSolver(Formula formula, Pot pot) {
+        this.formula = formula;
+        this.pot = pot;
+        this.kind = formula.blendedBed();
+    }
+
+    /**
+     * The charge that meets a goal.
+     *
+     * @throws Refusal when nothing meets it: with the field of the goal and what would be possible
+     */
+    public static Charge solve(Formula formula, Pot pot, Goal goal) {
+        ChargeSolver solver = new ChargeSolver(formula, pot);
+        return solver.charge(solver.bedFor(goal));
+    }
+
+    private double bedFor(Goal goal) {
+        if (goal instanceof Goal.Litres litres) {
+            double wanted = litres.out().litres();
+            return root(kg -> Forecaster.litresOut(run(kg)) - wanted, "litres");
+        }
+        if (goal instanceof Goal.BedInHand inHand) {
+            return inHand.bed().kg();
+        }
+        if (goal instanceof Goal.WaterDrawn drawn) {
+            double wanted = drawn.water().litres();
+            return root(kg -> water(kg).litres() - wanted, "waterL");
+        }
+        if (formula.water() instanceof WaterRule.ToTheLine) {
+            throw Refusal.of("goal", "water to the line fills the vessel with any bed; give litres or bones instead");
+        }
+        double working = pot.vessel().workingVolume().litres();
+        return root(kg -> run(kg).everythingIn().litres() - working, "vessel");
+    }
+
+    /** Widens the bracket from a small bed up until the sign turns, so that the root found is the least one. */
+    private static double root(DoubleUnaryOperator f, String field) {
+        double low = LEAST_KG;
+        double atLow = f.applyAsDouble(low);
+        for (double high = 2 * low; high <= MOST_KG; high *= 2) {
+            double atHigh = f.applyAsDouble(high);
+            if (atLow * atHigh <= 0) {
+                return new BracketingNthOrderBrentSolver(1e-12, ACCURACY_KG, 1e-10, 5)
+                        .solve(200, f::applyAsDouble, low, high, AllowedSolution.ANY_SIDE);
+            }
+            low = high;
+            atLow = atHigh;
+        }
+        throw Refusal.of(
+                field, "no bed between 50 g and 600 kg meets this in this vessel; change the goal or the vessel");
+    }
+
+    private Charge charge(double kg) {
+        Run run = run(kg);
+        Forecast forecast = Forecaster.of(run);
+        List<Measure> measures = formula.parts().stream()
+                .map(part -> new Measure(part, part.amount().of(run.bed().mass(), run.water())))
+                .toList();
+        Vessel vessel = pot.vessel();
+        Charge.Levels levels = new Charge.Levels(
+                vessel.shape().levelAt(run.filling()),
+                vessel.shape().levelAt(run.everythingIn()),
+                run.bed().rawHeight(vessel),
+                run.bed().height(vessel, 1),
+                vessel.fillLine());
+        return new Charge(formula, run, measures, levels, forecast, Warnings.of(formula, run, levels, forecast));
+    }
+
+    private Run run(double kg) {
+        return runWith(kg, water(kg));
+    }
+
+    private Run runWith(double kg, Volume water) {
+        Bed bed = new Bed(kind, Mass.ofKg(kg));
+        return new Run(
+                pot.vessel(),
+                bed,
+                formula.preparation(),
+                water,
+                formula.phase(Phase.Fill.class).map(Phase.Fill::water).orElse(Temperature.ofCelsius(DEFAULT_FILL_C)),
+                solids(bed.mass(), water),
+                formula.simmer(),
+                formula.phase(Phase.Rest.class)
+                        .map(rest -> rest.takes().toSeconds() / 60.0)
+                        .orElse(0.0),
+                formula.phase(Phase.Strain.class).orElse(new Phase.Strain(1, false)),
+                formula.phase(Phase.Degrease.class).isPresent(),
+                pot.air(),
+                pot.burner());
+    }
+
+    private List<Solids> solids(Mass bed, Volume water) {
+        List<Solids> solids = new ArrayList<>();
+        for (Part part : formula.parts()) {
+            if (part.kind() != Part.Kind.WINE && part.kind() != Part.Kind.FAT) {
+                solids.add(new Solids(
+                        part,
+                        part.amount().of(bed, water),
+                        intoTheSimmer(part.when(), formula.simmer().usual()),
+                        Book.MIXED_VEGETABLES.uptakeDrained()));
+            }
+        }
+        return solids;
+    }
+
+    /** When a part goes in, counted from reaching the simmer; zero means with the bed. */
+    public static Duration intoTheSimmer(Part.When when, Duration simmer) {
+        if (when instanceof Part.When.BeforeTheEnd late) {
+            Duration into = simmer.minus(late.before());
+            return into.isNegative() ? Duration.ZERO : into;
+        }
+        if (when instanceof Part.When.IntoTheSimmer after) {
+            return after.after().compareTo(simmer) > 0 ? simmer : after.after();
+        }
+        return Duration.ZERO;
+    }
+
+    private Volume water(double kg) {
+        WaterRule rule = formula.water();
+        if (rule instanceof WaterRule.PerKgBed ratio) {
+            return Volume.ofLitres(ratio.litresPerKg() * kg);
+        }
+        Bed bed = new Bed(kind, Mass.ofKg(kg));
+        if (rule instanceof WaterRule.OverTheBed cover) {
+            Length line = bed.rawHeight(pot.vessel()).plus(cover.depth());
+            return pot.vessel()
+                    .shape()
+                    .volumeAt(line)
+                    .minus(runWith(kg, Volume.ZERO).filling())
+                    .orNone();
+        }
+        if (rule instanceof WaterRule.ToTheLine) {
+            return pot.vessel()
+                    .workingVolume()
+                    .minus(runWith(kg, Volume.ZERO).everythingIn())
+                    .orNone();
+        }
+        double wanted = ((WaterRule.ForTheYield) rule).litresOutPerKg() * kg;
+        double water = new BracketingNthOrderBrentSolver(1e-12, ACCURACY_KG, 1e-10, 5)
+                .solve(
+                        200,
+                        litres -> Forecaster.litresOut(runWith(kg, Volume.ofLitres(litres))) - wanted,
+                        0,
+                        10 * wanted + 50);
+        return Volume.ofLitres(water);
+    }
+}

@@ -1,0 +1,74 @@
+package potamos.core.charge;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import potamos.core.flow.Forecast;
+import potamos.core.flow.Run;
+import potamos.core.formula.Family;
+import potamos.core.formula.Formula;
+import potamos.core.vessel.Vessel;
+
+/** Looks a charge over as an old hand would. */
+final class Warnings {
+
+    /** What one person lifts alone. */
+    private static final double LIFT_KG = 15;
+
+    /** Less than this in the jug is not a batch. */
+    private static final double LEAST_YIELD_L = 0.25;
+
+    /** Litres per kg of bed that the trade calls usual. */
+    private static final Map<Family, double[]> USUAL_RATIO = usualRatios();
+
+    private Warnings() {}
+
+    static List<Warning> of(Formula formula, Run run, Charge.Levels levels, Forecast forecast) {
+        List<Warning> found = new ArrayList<>();
+        Vessel vessel = run.vessel();
+        double most = run.everythingIn().litres();
+        double working = vessel.workingVolume().litres();
+        double brimful = vessel.shape().brimful().litres();
+        if (most > brimful) {
+            found.add(new Warning(Warning.Kind.RUNS_OVER, most, working, "L"));
+        } else if (most > working * (1 + 1e-9)) {
+            found.add(new Warning(Warning.Kind.OVER_THE_LINE, most, working, "L"));
+        }
+        if (levels.cover().cm() < -1e-9) {
+            double covering = vessel.shape().volumeAt(levels.bedRaw()).litres()
+                    - run.filling().litres()
+                    + run.water().litres();
+            found.add(new Warning(Warning.Kind.BED_PROUD, run.water().litres(), covering, "L"));
+        } else if (forecast.bedBareAtMin().isPresent()) {
+            found.add(new Warning(
+                    Warning.Kind.BED_BARE_LATER,
+                    forecast.bedBareAtMin().getAsDouble(),
+                    forecast.bringUpMin() + forecast.simmerMin(),
+                    "min"));
+        }
+        double weight =
+                vessel.metal().kg() + run.bed().mass().kg() + run.water().litres();
+        if (vessel.handling() == Vessel.Handling.LIFTED && weight > LIFT_KG) {
+            found.add(new Warning(Warning.Kind.HEAVY_LIFT, weight, LIFT_KG, "kg"));
+        }
+        double[] usual = USUAL_RATIO.get(formula.family());
+        double ratio = run.water().litres() / run.bed().mass().kg();
+        if (usual != null && (ratio < usual[0] - 1e-9 || ratio > usual[1] + 1e-9)) {
+            found.add(new Warning(Warning.Kind.UNUSUAL_RATIO, ratio, ratio < usual[0] ? usual[0] : usual[1], "L/kg"));
+        }
+        if (forecast.yield().mid() < LEAST_YIELD_L) {
+            found.add(new Warning(Warning.Kind.NOTHING_LEFT, forecast.yield().mid(), LEAST_YIELD_L, "L"));
+        }
+        return found;
+    }
+
+    private static Map<Family, double[]> usualRatios() {
+        Map<Family, double[]> usual = new EnumMap<>(Family.class);
+        usual.put(Family.BROWN, new double[] {1.4, 1.9});
+        usual.put(Family.WHITE, new double[] {1.5, 2.0});
+        usual.put(Family.FISH, new double[] {0.9, 1.2});
+        usual.put(Family.SHELLFISH, new double[] {1.8, 2.5});
+        return usual;
+    }
+}

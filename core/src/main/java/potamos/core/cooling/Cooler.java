@@ -1,0 +1,84 @@
+package potamos.core.cooling;
+
+import java.util.ArrayList;
+import java.util.List;
+import potamos.core.heat.Water;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+
+/**
+ * Lumped cooling: {@code C dT/dt = −UA(T − T_medium)} with {@code U = 1/(1/h_in + wall/k + 1/h_out)}, and the bath's own heat balance.
+ *
+ * <p>Ignores the lid, radiation and layering inside an unstirred container; the still coefficients stand for the last.
+ */
+public final class Cooler {
+
+    private static final double INSIDE_STIRRED = 400;
+    private static final double INSIDE_STILL = 120;
+
+    /** A stock that sets stops moving below 25 °C. */
+    private static final double INSIDE_SET = 40;
+
+    private static final double SETTING_C = 25;
+
+    private static final double STOCK_KJ_PER_KG_K = 4.1;
+
+    private static final double STEP_MIN = 0.5;
+    private static final double POINT_MIN = 2;
+    private static final double LONGEST_MIN = 48 * 60;
+
+    /** A bath that has warmed to this has done its work. */
+    private static final double BATH_END_C = 5;
+
+    private Cooler() {}
+
+    /** The curve of a plan until its last leg is done, at most 48 hours. */
+    public static CoolingCurve curve(CoolingPlan plan) {
+        List<CoolingCurve.Point> points = new ArrayList<>();
+        double minute = 0;
+        double stock = plan.from().celsius();
+        double melted = 0;
+        for (CoolingPlan.Leg leg : plan.legs()) {
+            double medium = leg.medium().start().celsius();
+            double ice =
+                    leg.medium() instanceof Medium.IceBath bath ? bath.ice().kg() : 0;
+            points.add(new CoolingCurve.Point(minute, stock, medium));
+            while (stock > leg.until().celsius() && minute < LONGEST_MIN && stock - medium > 0.05) {
+                double next = medium + (stock - medium) * Math.exp(-ratePerMin(plan, leg.medium(), stock) * STEP_MIN);
+                double kj = plan.litres().litres() * STOCK_KJ_PER_KG_K * (stock - next);
+                if (leg.medium() instanceof Medium.IceBath bath) {
+                    double melts = Math.min(ice, kj / Water.MELTING_KJ_PER_KG);
+                    ice -= melts;
+                    melted += melts;
+                    double left = kj - melts * Water.MELTING_KJ_PER_KG;
+                    double waterKg = bath.water().kg() + bath.ice().kg() - ice;
+                    medium += left / (waterKg * Water.HEAT_KJ_PER_KG_K);
+                }
+                stock = next;
+                minute += STEP_MIN;
+                if (minute % POINT_MIN < 1e-9 || stock <= leg.until().celsius()) {
+                    points.add(new CoolingCurve.Point(minute, stock, medium));
+                }
+            }
+        }
+        return new CoolingCurve(points, Mass.ofKg(melted));
+    }
+
+    /** The decay constant of a plan in a medium at a stock temperature, per minute. */
+    public static double ratePerMin(CoolingPlan plan, Medium medium, double stockC) {
+        Container container = plan.container();
+        double inside =
+                plan.sets() && stockC < SETTING_C ? INSIDE_SET : medium.stirred() ? INSIDE_STIRRED : INSIDE_STILL;
+        double wall = container.thick().metres() / container.wall().conducts();
+        double u = 1 / (1 / inside + wall + 1 / medium.outsideWPerM2K());
+        double m2 = container.shape().wettedDm2(container.shape().levelAt(plan.each())) / 100;
+        return u * m2 * 60 / (plan.each().litres() * STOCK_KJ_PER_KG_K * 1000);
+    }
+
+    /** Ice that takes a stock from one temperature to another, its melt water warming to 5 °C. */
+    public static Mass iceNeeded(Volume stock, Temperature from, Temperature to) {
+        double kj = stock.litres() * STOCK_KJ_PER_KG_K * Math.max(0, from.above(to));
+        return Mass.ofKg(kj / (Water.MELTING_KJ_PER_KG + Water.HEAT_KJ_PER_KG_K * BATH_END_C));
+    }
+}

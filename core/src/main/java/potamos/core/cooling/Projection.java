@@ -1,0 +1,64 @@
+package potamos.core.cooling;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.hipparchus.stat.regression.SimpleRegression;
+import potamos.core.quantity.Temperature;
+
+/**
+ * Where the readings so far lead: the decay constant fitted by least squares on the logarithm of the distance to the medium.
+ *
+ * @param last      latest reading
+ * @param mediumC   what the stock is cooling towards
+ * @param perMinute fitted decay constant, above 0
+ */
+public record Projection(Reading last, double mediumC, double perMinute) {
+
+    /** More than the last few readings would let a fast start hide a slow end. */
+    private static final int MOST_READINGS = 4;
+
+    private static final double LONGEST_MIN = 72 * 60;
+
+    /**
+     * The projection from readings, oldest first.
+     *
+     * @param expectedPerMinute what the plan expects now; used while fewer than two readings stand
+     */
+    public static Optional<Projection> from(List<Reading> readings, double mediumC, double expectedPerMinute) {
+        if (readings.isEmpty()) {
+            return Optional.empty();
+        }
+        Reading last = readings.get(readings.size() - 1);
+        SimpleRegression fit = new SimpleRegression(true);
+        for (Reading reading : readings.subList(Math.max(0, readings.size() - MOST_READINGS), readings.size())) {
+            double distance = reading.temperature().celsius() - mediumC;
+            if (distance > 0.2) {
+                fit.addData(minutes(last.at(), reading.at()), Math.log(distance));
+            }
+        }
+        double k = fit.getN() >= 2 ? -fit.getSlope() : expectedPerMinute;
+        return k > 1e-6 ? Optional.of(new Projection(last, mediumC, k)) : Optional.empty();
+    }
+
+    /** When the stock will be down to a temperature; empty when that is not within three days. */
+    public Optional<Instant> reaches(Temperature t) {
+        double above = last.temperature().celsius() - mediumC;
+        double target = t.celsius() - mediumC;
+        if (last.temperature().compareTo(t) <= 0) {
+            return Optional.of(last.at());
+        }
+        if (target <= 0) {
+            return Optional.empty();
+        }
+        double minutes = Math.log(above / target) / perMinute;
+        return minutes > LONGEST_MIN
+                ? Optional.empty()
+                : Optional.of(last.at().plus(Duration.ofSeconds((long) (minutes * 60))));
+    }
+
+    private static double minutes(Instant from, Instant to) {
+        return Duration.between(from, to).toMillis() / 60000.0;
+    }
+}

@@ -1,0 +1,22 @@
+package potamos.core.flow;
+
+/**
+ * What is uncertain in a run, as multipliers of the book's figures.
+ *
+ * @param kappa    the vessel's evaporation factor itself
+ * @param uptake   on the liquor held by solids
+ * @param skim     on the liquor skimmed off
+ * @param strainer on the liquor left on strainers and walls
+ */
+public record Factors(double kappa, double uptake, double skim, double strainer) {
+
+    /** Standard deviations relative to the book: how far one cook's skimming or one delivery of bones is from another's. */
+    public static final double UPTAKE_SD = 0.30;
+
+    public static final double SKIM_SD = 0.40;
+    public static final double STRAINER_SD = 0.40;
+
+    public static Factors of(double kappa) {
+        return new Factors(kappa, 1, 1, 1);
+    }
+}

@@ -1,0 +1,235 @@
+package potamos.core.flow;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import potamos.core.heat.PotHeat;
+import potamos.core.liquor.Gelatin;
+import potamos.core.quantity.Band;
+import potamos.core.quantity.Estimate;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Power;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+
+/**
+ * Predicts a run by stepping through it: bring-up by the heat balance, simmer at its temperature with steam, skimming, late additions and top-ups,
+ * rest without heat, strainers.
+ *
+ * <p>A pot that is held gets its last top-up half an hour before the end, back to its mark; so its yield moves smoothly with the charge.
+ */
+public final class Forecaster {
+
+    private static final double STEP_MIN = 5;
+    private static final double LAST_TOP_UP_MIN = 30;
+
+    /** A reading of the pot is kept for each of these, so that curves stay light. */
+    private static final double POINT_MIN = 10;
+
+    private final Run run;
+    private final PotHeat.BringUp bringUp;
+    private final double kappa;
+
+    private Forecaster(Run run) {
+        this.run = run;
+        this.kappa = run.vessel().kappa().value();
+        this.bringUp = run.heat(kappa).bringUp(run.waterC(), run.simmerAt(), run.filling(), run.burner());
+    }
+
+    /** The whole forecast with its band. */
+    public static Forecast of(Run run) {
+        Forecaster forecaster = new Forecaster(run);
+        Course main = forecaster.step(Factors.of(forecaster.kappa), true);
+        return new Forecast(
+                forecaster.bringUp.minutes(),
+                run.simmer().usual().toSeconds() / 60.0,
+                run.simmerAt(),
+                main.points,
+                main.topUps,
+                main.bareAt < 0 ? OptionalDouble.empty() : OptionalDouble.of(main.bareAt),
+                main.ledger,
+                forecaster.band(main.ledger.yield().litres()),
+                main.gelatinGPerL);
+    }
+
+    /** Only the litres out, for root finding; below nothing when the pot would boil dry. */
+    public static double litresOut(Run run) {
+        Forecaster forecaster = new Forecaster(run);
+        return forecaster
+                .step(Factors.of(forecaster.kappa), false)
+                .ledger
+                .yield()
+                .litres();
+    }
+
+    /** Each uncertain factor moved by one standard deviation alone; independent, so their effects add in quadrature. */
+    private Band band(double mid) {
+        Estimate estimate = run.vessel().kappa();
+        double[] effects = {
+            out(new Factors(kappa + estimate.sd(), 1, 1, 1)) - mid,
+            out(new Factors(kappa, 1 + Factors.UPTAKE_SD, 1, 1)) - mid,
+            out(new Factors(kappa, 1, 1 + Factors.SKIM_SD, 1)) - mid,
+            out(new Factors(kappa, 1, 1, 1 + Factors.STRAINER_SD)) - mid
+        };
+        double variance = 0;
+        for (double effect : effects) {
+            variance += effect * effect;
+        }
+        double half = Band.Z90 * Math.sqrt(variance);
+        double shown = Math.max(0, mid);
+        return new Band(Math.max(0, Math.min(shown, mid - half)), shown, Math.max(shown, mid + half));
+    }
+
+    private double out(Factors factors) {
+        return step(factors, false).ledger.yield().litres();
+    }
+
+    /** A run in the making. */
+    private static final class Course {
+        final List<Forecast.Point> points = new ArrayList<>();
+        final List<Forecast.TopUp> topUps = new ArrayList<>();
+        double contents;
+        double evaporated;
+        double skimmed;
+        double added;
+        double gelatin;
+        double bareAt = -1;
+        double gelatinGPerL;
+        Ledger ledger;
+    }
+
+    private Course step(Factors factors, boolean keepPoints) {
+        Course course = new Course();
+        PotHeat heat = run.heat(factors.kappa());
+        double steamShare = factors.kappa() / kappa;
+        course.contents = run.filling().litres();
+        point(course, 0, run.waterC(), keepPoints);
+        course.evaporated = bringUp.evaporated().litres() * steamShare;
+        course.contents -= course.evaporated;
+        point(course, bringUp.minutes(), run.simmerAt(), keepPoints);
+
+        simmer(course, heat, factors, keepPoints);
+        rest(course, heat, keepPoints);
+        close(course, factors);
+        return course;
+    }
+
+    private void simmer(Course course, PotHeat heat, Factors factors, boolean keepPoints) {
+        double length = run.simmer().usual().toSeconds() / 60.0;
+        double skim =
+                Losses.skimmed(run.bed(), run.preparation(), factors.skim()).litres();
+        double full = run.filling().litres();
+        double mark = full;
+        boolean hold = run.simmer().topUp().hold() && length > 1.5 * LAST_TOP_UP_MIN;
+        boolean lastDone = false;
+        Temperature at = run.simmerAt();
+        double speed = Gelatin.speed(at);
+        for (double minute = 0; minute < length - 1e-9; ) {
+            double dt = Math.min(STEP_MIN, length - minute);
+            double end = minute + dt;
+            for (Solids solids : run.others()) {
+                double when = solids.intoTheSimmer().toSeconds() / 60.0;
+                if (when > 0 && when > minute - 1e-9 && when <= end - 1e-9) {
+                    course.contents += solids.displaced().litres();
+                    mark += solids.displaced().litres();
+                }
+            }
+            Length level = run.vessel().shape().levelAt(Volume.ofLitres(Math.max(0, course.contents)));
+            double steam = heat.steamLPerH(at, level) * dt / 60;
+            double skimmed = skim * dt / length;
+            course.evaporated += steam;
+            course.skimmed += skimmed;
+            course.contents -= steam + skimmed;
+            course.gelatin = gelatinAfter(course.gelatin, speed, dt / 60);
+            noteBare(course, end, length);
+            boolean last = hold && !lastDone && end >= length - LAST_TOP_UP_MIN;
+            if (last || hold && !lastDone && dropped(course.contents, mark)) {
+                double water = Math.max(0, mark - course.contents);
+                course.contents += water;
+                course.added += water;
+                course.topUps.add(new Forecast.TopUp(bringUp.minutes() + end, Volume.ofLitres(water)));
+                lastDone = last;
+            }
+            if (end % POINT_MIN < 1e-9 || end >= length) {
+                point(course, bringUp.minutes() + end, at, keepPoints);
+            }
+            minute = end;
+        }
+    }
+
+    private boolean dropped(double contents, double mark) {
+        double down = run.vessel().shape().levelAt(Volume.ofLitres(mark)).cm()
+                - run.vessel()
+                        .shape()
+                        .levelAt(Volume.ofLitres(Math.max(0, contents)))
+                        .cm();
+        return down >= run.simmer().topUp().drop().cm();
+    }
+
+    /** The bed settles over the first half of the simmer; it stands proud when the liquor is below its top. */
+    private void noteBare(Course course, double minute, double length) {
+        double settled = Math.min(1, minute / (length / 2));
+        double top = run.bed().height(run.vessel(), settled).cm();
+        double level = run.vessel()
+                .shape()
+                .levelAt(Volume.ofLitres(Math.max(0, course.contents)))
+                .cm();
+        if (course.bareAt < 0 && level < top) {
+            course.bareAt = bringUp.minutes() + minute;
+        }
+    }
+
+    private double gelatinAfter(double grams, double speed, double hours) {
+        double most = run.bed().kind().collagenGPerKg() * run.bed().mass().kg();
+        return Gelatin.afterAtSpeed(grams, most, run.bed().kind().halfTimeH(), speed, hours);
+    }
+
+    private void rest(Course course, PotHeat heat, boolean keepPoints) {
+        Temperature at = run.simmerAt();
+        double start = bringUp.minutes() + run.simmer().usual().toSeconds() / 60.0;
+        for (double minute = 0; minute < run.restMin() - 1e-9; ) {
+            double dt = Math.min(STEP_MIN, run.restMin() - minute);
+            PotHeat.Step step =
+                    heat.step(at, Volume.ofLitres(Math.max(0, course.contents)), Power.ofKilowatts(0), dt * 60);
+            course.evaporated += step.steam().litres();
+            course.contents -= step.steam().litres();
+            at = step.temperature();
+            minute += dt;
+        }
+        point(course, start + run.restMin(), at, keepPoints);
+    }
+
+    private void close(Course course, Factors factors) {
+        double solids = run.bed().displacedVolume().plus(run.othersDisplaced()).litres();
+        Volume fat = Losses.renderedFat(run.bed());
+        Volume uptake = Losses.uptake(run.bed(), run.others(), run.strain().pressed(), factors.uptake());
+        Volume strainers =
+                Losses.strainers(run.strain().passes(), run.vessel().shape().width(), factors.strainer());
+        course.ledger = Ledger.predicted(List.of(
+                new Ledger.Entry(Ledger.Cause.WATER, run.water()),
+                new Ledger.Entry(Ledger.Cause.TOP_UP, Volume.ofLitres(course.added)),
+                new Ledger.Entry(Ledger.Cause.GIVEN_BY_SOLIDS, fat),
+                new Ledger.Entry(Ledger.Cause.EVAPORATED, Volume.ofLitres(course.evaporated)),
+                new Ledger.Entry(Ledger.Cause.UPTAKE, uptake),
+                new Ledger.Entry(Ledger.Cause.SKIMMED, Volume.ofLitres(course.skimmed)),
+                new Ledger.Entry(Ledger.Cause.STRAINERS, strainers),
+                new Ledger.Entry(Ledger.Cause.FAT_LIFTED, run.degreased() ? fat : Volume.ZERO)));
+        double liquor = Math.max(0.1, course.contents - solids);
+        course.gelatinGPerL = course.gelatin / liquor;
+    }
+
+    private void point(Course course, double minute, Temperature at, boolean keepPoints) {
+        if (!keepPoints) {
+            return;
+        }
+        double contents = Math.max(0, course.contents);
+        double solids = run.bed().displacedVolume().litres();
+        course.points.add(new Forecast.Point(
+                minute,
+                contents,
+                run.vessel().shape().levelAt(Volume.ofLitres(contents)).cm(),
+                at.celsius(),
+                course.evaporated,
+                course.gelatin / Math.max(0.1, contents - solids)));
+    }
+}

@@ -1,0 +1,78 @@
+package potamos.core.flow;
+
+import java.util.List;
+import potamos.core.quantity.Volume;
+
+/**
+ * The account of litres of one batch. What came in equals what went out, the yield and what is unexplained included.
+ *
+ * @param entries    every cause that moved liquor
+ * @param yield      litres out
+ * @param unexplained litres that no cause accounts for: positive when less came out than the causes leave, negative when more did
+ */
+public record Ledger(List<Entry> entries, Volume yield, Volume unexplained) {
+
+    public Ledger {
+        entries = List.copyOf(entries);
+    }
+
+    /** Why liquor came or went. */
+    public enum Cause {
+        WATER(true),
+        TOP_UP(true),
+        WINE(true),
+        GIVEN_BY_SOLIDS(true),
+        EVAPORATED(false),
+        UPTAKE(false),
+        SKIMMED(false),
+        STRAINERS(false),
+        FAT_LIFTED(false),
+        REDUCED(false);
+
+        private final boolean inward;
+
+        Cause(boolean inward) {
+            this.inward = inward;
+        }
+
+        public boolean inward() {
+            return inward;
+        }
+    }
+
+    /** So much by one cause; the amount is never negative, the cause tells its direction. */
+    public record Entry(Cause cause, Volume amount) {}
+
+    /** A prediction: the yield is whatever the causes leave. */
+    public static Ledger predicted(List<Entry> entries) {
+        return new Ledger(entries, balance(entries), Volume.ZERO);
+    }
+
+    /** A measurement: the difference to what the causes leave is unexplained, and is shown as that. */
+    public static Ledger measured(List<Entry> entries, Volume out) {
+        return new Ledger(entries, out, balance(entries).minus(out));
+    }
+
+    /** Litres of one cause. */
+    public Volume of(Cause cause) {
+        return entries.stream()
+                .filter(entry -> entry.cause() == cause)
+                .map(Entry::amount)
+                .reduce(Volume.ZERO, Volume::plus);
+    }
+
+    /** What is in less what is out; zero but for the rounding of doubles. */
+    public Volume error() {
+        return balance(entries).minus(yield).minus(unexplained);
+    }
+
+    private static Volume balance(List<Entry> entries) {
+        double sum = 0;
+        for (Entry entry : entries) {
+            sum += entry.cause().inward()
+                    ? entry.amount().litres()
+                    : -entry.amount().litres();
+        }
+        return Volume.ofLitres(sum);
+    }
+}

@@ -1,0 +1,2 @@
+/** What goes from the bed into the liquor, and the words for it. */
+package potamos.core.liquor;

@@ -1,0 +1,36 @@
+package potamos.core.quantity;
+
+/**
+ * An estimate with its 10–90 % band: one time in ten it falls below {@code low}, one time in ten above {@code high}.
+ *
+ * @param low  tenth percentile
+ * @param mid  median
+ * @param high ninetieth percentile
+ */
+public record Band(double low, double mid, double high) {
+
+    /** Standard deviations of a normal distribution between its median and its ninetieth percentile. */
+    public static final double Z90 = 1.2815515655446004;
+
+    public Band {
+        if (!(low <= mid && mid <= high)) {
+            throw Refusal.of("band", "a band runs from low over mid to high");
+        }
+    }
+
+    /** A band that is sure of itself. */
+    public static Band exactly(double value) {
+        return new Band(value, value, value);
+    }
+
+    /** A normal estimate with a standard deviation relative to its value. */
+    public static Band relative(double mid, double relativeSd) {
+        double half = Z90 * relativeSd * Math.abs(mid);
+        return new Band(mid - half, mid, mid + half);
+    }
+
+    /** The half width downwards and upwards, as one standard deviation. */
+    public double sd() {
+        return (high - low) / (2 * Z90);
+    }
+}

@@ -1,0 +1,125 @@
+package potamos.core.safety;
+
+import java.time.Duration;
+import java.util.List;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
+
+/**
+ * The limits that a kitchen works to. Its own copy of a published profile; a verdict quotes the one it used.
+ *
+ * @param id            stable name in data
+ * @param name          name for people
+ * @param source        where it was published
+ * @param stages        of cooling, in order
+ * @param hotHold       stock kept hot stays at or above this
+ * @param coldStore     stock kept cold stays at or below this
+ * @param reheat        temperature of a reheat that restarts the clock
+ * @param reheatWithin  how long the reheat may take
+ * @param coldDays      most days in the cold
+ * @param dayOfMaking   0 when the day of making does not count, 1 when it does
+ */
+public record LimitProfile(
+        String id,
+        String name,
+        String source,
+        List<Stage> stages,
+        Temperature hotHold,
+        Temperature coldStore,
+        Temperature reheat,
+        Duration reheatWithin,
+        int coldDays,
+        int dayOfMaking) {
+
+    public LimitProfile {
+        stages = List.copyOf(stages);
+        if (stages.isEmpty()) {
+            throw Refusal.of("stages", "a limit profile has at least one stage of cooling");
+        }
+        Refusal.unlessWithin("coldDays", coldDays, 1, 14, "days");
+    }
+
+    /**
+     * From one temperature down to another within a time. The clock starts when the stock passes {@code from} downwards.
+     */
+    public record Stage(Temperature from, Temperature to, Duration within) {
+        public Stage {
+            if (from.compareTo(to) <= 0) {
+                throw Refusal.of("stages", "a stage of cooling runs downwards");
+            }
+        }
+    }
+
+    /** Where cooling ends. */
+    public Temperature coldest() {
+        return stages.stream().map(Stage::to).min(Temperature::compareTo).orElseThrow();
+    }
+
+    /** The profiles that ship. Examples of published limits; a kitchen's own plan decides. */
+    public static List<LimitProfile> shipped() {
+        return List.of(
+                profile(
+                        "us-food-code",
+                        "US model food code",
+                        "Food Code 3-501.14",
+                        57,
+                        5,
+                        74,
+                        List.of(stage(57, 21, 120), stage(57, 5, 360)),
+                        120),
+                profile(
+                        "au-nz-3-2-2",
+                        "Australia and New Zealand",
+                        "Standard 3.2.2",
+                        60,
+                        5,
+                        60,
+                        List.of(stage(60, 21, 120), stage(21, 5, 240)),
+                        60),
+                profile(
+                        "ca-retail",
+                        "Canada",
+                        "Retail and food services code",
+                        60,
+                        4,
+                        74,
+                        List.of(stage(60, 20, 120), stage(20, 4, 240)),
+                        120),
+                profile("fr-2009", "France", "Order of 21 December 2009", 63, 3, 63, List.of(stage(63, 10, 120)), 60),
+                profile(
+                        "uk-cook-chill",
+                        "UK cook-chill practice",
+                        "Guidance on cook-chill",
+                        63,
+                        5,
+                        75,
+                        List.of(stage(70, 3, 90)),
+                        60));
+    }
+
+    private static LimitProfile profile(
+            String id,
+            String name,
+            String source,
+            double hot,
+            double cold,
+            double reheat,
+            List<Stage> stages,
+            int minutes) {
+        return new LimitProfile(
+                id,
+                name,
+                source,
+                stages,
+                Temperature.ofCelsius(hot),
+                Temperature.ofCelsius(cold),
+                Temperature.ofCelsius(reheat),
+                Duration.ofMinutes(minutes),
+                7,
+                0);
+    }
+
+    private static Stage stage(double from, double to, int minutes) {
+        return new Stage(Temperature.ofCelsius(from), Temperature.ofCelsius(to), Duration.ofMinutes(minutes));
+    }
+}

@@ -1,0 +1,2 @@
+/** Limits as data: cooling stages, keeping, allergens, cautions. A verdict quotes the profile it used. */
+package potamos.core.safety;

@@ -1,0 +1,123 @@
+package potamos.core.schedule;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import potamos.core.batch.Stage;
+import potamos.core.batch.Timeline;
+import potamos.core.charge.Charge;
+import potamos.core.cooling.CoolingCurve;
+import potamos.core.formula.Phase;
+import potamos.core.quantity.Refusal;
+import potamos.core.safety.LimitProfile;
+
+/** Lays the stages of a batch on the clock: backwards from when it is wanted, or forwards from a start. */
+public final class Planner {
+
+    private static final Duration WEIGHING = Duration.ofMinutes(10);
+    private static final Duration FILLING = Duration.ofMinutes(5);
+    private static final Duration SETTING_UP_STRAINERS = Duration.ofMinutes(10);
+
+    /** Ladling and drawing off, for each litre and pass. */
+    private static final Duration STRAINING_A_LITRE = Duration.ofSeconds(25);
+
+    private static final Duration PORTIONING = Duration.ofMinutes(15);
+
+    private Planner() {}
+
+    /** Hours in which someone is in the kitchen. */
+    public record Shift(Instant from, Instant to) {
+        public Shift {
+            if (!from.isBefore(to)) {
+                throw Refusal.of("shift", "a shift ends after it begins");
+            }
+        }
+    }
+
+    /**
+     * A start that was found.
+     *
+     * @param timeline the stages
+     * @param inTime   whether it is ready when wanted
+     */
+    public record Proposal(Timeline timeline, boolean inTime) {}
+
+    /** The stages of a charge and how long each takes. */
+    public static List<Timeline.Part> parts(Charge charge, CoolingCurve cooling, LimitProfile limits) {
+        List<Timeline.Part> parts = new ArrayList<>();
+        Duration prepare =
+                charge.formula().procedure().stream().map(Planner::preparing).reduce(Duration.ZERO, Duration::plus);
+        parts.add(new Timeline.Part(Stage.WEIGH_IN, WEIGHING.plus(prepare)));
+        Duration bringUp = minutes(charge.forecast().bringUpMin());
+        charge.formula()
+                .phase(Phase.Blanch.class)
+                .ifPresent(blanch -> parts.add(new Timeline.Part(
+                        Stage.BLANCH, bringUp.plus(blanch.hold()).plus(blanch.drainAndWash()))));
+        parts.add(new Timeline.Part(Stage.FILL, FILLING));
+        parts.add(new Timeline.Part(Stage.BRING_UP, bringUp));
+        parts.add(new Timeline.Part(Stage.SIMMER, charge.run().simmer().usual()));
+        parts.add(new Timeline.Part(Stage.REST, minutes(charge.run().restMin())));
+        long passes = charge.run().strain().passes();
+        parts.add(new Timeline.Part(Stage.STRAIN, SETTING_UP_STRAINERS.plus(Duration.ofSeconds((long)
+                (STRAINING_A_LITRE.toSeconds()
+                        * passes
+                        * Math.max(0, charge.forecast().yield().mid()))))));
+        double cold = cooling.minutesTo(limits.coldest())
+                .orElse(cooling.points().get(cooling.points().size() - 1).minute());
+        parts.add(new Timeline.Part(Stage.COOL, minutes(cold)));
+        parts.add(new Timeline.Part(
+                Stage.STORE,
+                charge.formula()
+                        .phase(Phase.Portion.class)
+                        .map(Phase.Portion::takes)
+                        .orElse(PORTIONING)));
+        return parts;
+    }
+
+    private static Duration preparing(Phase phase) {
+        if (phase instanceof Phase.Rinse rinse) {
+            return rinse.takes();
+        }
+        if (phase instanceof Phase.Soak soak) {
+            return soak.takes();
+        }
+        return phase instanceof Phase.Wipe wipe ? wipe.takes() : Duration.ZERO;
+    }
+
+    /**
+     * The latest start that has everything ready when wanted, with somebody there from the first act to the last. When none is left, the earliest
+     * start from now, said to be late if it is.
+     *
+     * @param parts   stages in order
+     * @param readyBy when it is wanted
+     * @param now     no start is proposed before it
+     * @param shifts  when somebody is there
+     */
+    public static Proposal backwards(List<Timeline.Part> parts, Instant readyBy, Instant now, List<Shift> shifts) {
+        Duration whole = length(parts);
+        Optional<Instant> latest = shifts.stream()
+                .map(shift -> earlier(shift.to(), readyBy).minus(whole))
+                .filter(start -> !start.isBefore(now))
+                .filter(start -> shifts.stream()
+                        .anyMatch(s ->
+                                !start.isBefore(s.from()) && !start.plus(whole).isAfter(s.to())))
+                .max(Comparator.naturalOrder());
+        Timeline timeline = Timeline.startingAt(latest.orElse(now), parts);
+        return new Proposal(timeline, !timeline.ready().isAfter(readyBy));
+    }
+
+    private static Duration length(List<Timeline.Part> parts) {
+        return parts.stream().map(Timeline.Part::length).reduce(Duration.ZERO, Duration::plus);
+    }
+
+    private static Instant earlier(Instant a, Instant b) {
+        return a.isBefore(b) ? a : b;
+    }
+
+    private static Duration minutes(double minutes) {
+        return Duration.ofSeconds((long) (minutes * 60));
+    }
+}

@@ -1,0 +1,55 @@
+package potamos.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** The core stays plain: it knows nobody above it, and keeps to the dialect that could be compiled for a browser. */
+@AnalyzeClasses(packages = "potamos.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+
+    @ArchTest
+    static final ArchRule packagesDoNotGoRoundInCircles =
+            slices().matching("potamos.core.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule knowsNoFramework = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "org.springframework..",
+                    "java.sql..",
+                    "javax.sql..",
+                    "tools.jackson..",
+                    "com.fasterxml..",
+                    "jakarta..",
+                    "potamos.server..");
+
+    @ArchTest
+    static final ArchRule keepsNoClockNoChanceNoThreads = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .haveFullyQualifiedName("java.time.Clock")
+            .orShould()
+            .dependOnClassesThat()
+            .haveFullyQualifiedName("java.util.Random")
+            .orShould()
+            .dependOnClassesThat()
+            .resideInAnyPackage("java.util.concurrent..", "java.lang.reflect..", "java.text..")
+            .orShould()
+            .dependOnClassesThat()
+            .haveFullyQualifiedName("java.util.Locale")
+            .orShould()
+            .dependOnClassesThat()
+            .haveFullyQualifiedName("java.time.ZoneId")
+            .orShould()
+            .callMethod(java.time.Instant.class, "now")
+            .orShould()
+            .callMethod(Math.class, "rint", double.class)
+            .orShould()
+            .callMethod(Math.class, "round", double.class);
+}

@@ -1,0 +1,296 @@
+package potamos.core.batch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import potamos.core.Samples;
+import potamos.core.batch.DueAct.Kind;
+import potamos.core.cooling.CoolingVerdict.Outcome;
+import potamos.core.flow.Ledger;
+import potamos.core.formula.Book;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+
+class BatchTest {
+
+    private final Plan plan = Samples.plan();
+    private final List<BatchEvent> events = new ArrayList<>();
+
+    private BatchState log(BatchEvent event) {
+        BatchState state = Batch.accept(plan, events, event, event.stamp().at());
+        events.add(event);
+        return state;
+    }
+
+    private BatchState at(int minute) {
+        return Batch.replay(plan, events, Samples.EIGHT.plus(Duration.ofMinutes(minute)));
+    }
+
+    private List<DueAct> due(int minute) {
+        return DueActs.of(plan, at(minute));
+    }
+
+    private void fillAndLight() {
+        log(new BatchEvent.WeighedIn(
+                Samples.at(5), BatchEvent.BED, plan.charge().run().bed().mass(), "L1"));
+        log(new BatchEvent.Filled(Samples.at(10), plan.charge().water(), Temperature.ofCelsius(12)));
+        log(new BatchEvent.HeatOn(Samples.at(12)));
+    }
+
+    private void simmer() {
+        fillAndLight();
+        log(new BatchEvent.FirstFoam(Samples.at(50)));
+        log(new BatchEvent.Skimmed(Samples.at(51), Volume.ofLitres(0.1)));
+        log(new BatchEvent.SimmerReached(Samples.at(60)));
+    }
+
+    private void strain() {
+        simmer();
+        log(new BatchEvent.Judged(Samples.at(240), true, Duration.ZERO));
+        log(new BatchEvent.Strained(Samples.at(270), Volume.ofLitres(14), 2, false));
+        log(new BatchEvent.CoolingBegan(Samples.at(272)));
+    }
+
+    private void coolTo(int minute, double celsius) {
+        log(new BatchEvent.CoolingRead(Samples.at(minute), Temperature.ofCelsius(celsius)));
+    }
+
+    private void coolInTime() {
+        strain();
+        coolTo(273, 85);
+        coolTo(290, 57);
+        coolTo(330, 21);
+        coolTo(400, 10);
+        coolTo(500, 4.5);
+    }
+
+    @Test
+    void eachActLeadsToTheNextStage() {
+        assertThat(at(0).stage()).isEqualTo(Stage.WEIGH_IN);
+        fillAndLight();
+        assertThat(at(12).stage()).isEqualTo(Stage.BRING_UP);
+        events.clear();
+        simmer();
+        assertThat(at(61).stage()).isEqualTo(Stage.SIMMER);
+        log(new BatchEvent.Judged(Samples.at(240), true, Duration.ZERO));
+        assertThat(at(241).stage()).isEqualTo(Stage.REST);
+        assertThat(at(265).stage()).isEqualTo(Stage.STRAIN);
+        events.clear();
+        coolInTime();
+        assertThat(at(500).stage()).isEqualTo(Stage.STORE);
+        log(new BatchEvent.Stored(Samples.at(510), Volume.ofLitres(14), "cold store"));
+        assertThat(at(511).stage()).isEqualTo(Stage.ON_SHELF);
+        log(new BatchEvent.Delivered(Samples.at(520), "soup", "call", Volume.ofLitres(14)));
+        assertThat(at(521).stage()).isEqualTo(Stage.DONE);
+    }
+
+    @Test
+    void theReplayedPotAgreesWithTheForecastWhenThePlanIsFollowed() {
+        fillAndLight();
+        int reached = 12 + (int) plan.charge().forecast().bringUpMin();
+        log(new BatchEvent.SimmerReached(Samples.at(reached)));
+        double replayed = at(reached).pot().contents().litres();
+        double planned = plan.charge().run().filling().litres()
+                - plan.charge().forecast().course().get(1).evaporatedL();
+        assertThat(replayed).isCloseTo(planned, within(0.05));
+    }
+
+    @Test
+    void timeSteamsThePotDown() {
+        simmer();
+        double before = at(70).pot().liquor().litres();
+        double after = at(130).pot().liquor().litres();
+        assertThat(before - after).isCloseTo(at(70).pot().steamLPerH(), within(0.05));
+    }
+
+    @Test
+    void aLevelReadingOverrulesTheModelAndTheLedgerKeepsTheDifference() {
+        simmer();
+        log(new BatchEvent.LevelRead(Samples.at(120), Length.ofCm(14)));
+        assertThat(at(120).pot().level().cm()).isCloseTo(26, within(1e-6));
+    }
+
+    @Test
+    void theMeasuredYieldClosesTheLedgerWithWhatIsUnexplained() {
+        strain();
+        Ledger ledger = at(280).ledger();
+        assertThat(ledger.yield().litres()).isEqualTo(14);
+        assertThat(ledger.error().litres()).isCloseTo(0, within(1e-9));
+        assertThat(ledger.unexplained().litres()).isNotZero();
+    }
+
+    @Test
+    void notYetMovesTheEndAndEverythingAfterIt() {
+        simmer();
+        Instant before = Outlook.of(plan, at(235)).ready();
+        log(new BatchEvent.Judged(Samples.at(235), false, Duration.ofMinutes(30)));
+        assertThat(Outlook.of(plan, at(235)).ready()).isEqualTo(before.plus(Duration.ofMinutes(30)));
+    }
+
+    @Test
+    void aCorrectionReplacesAnEventAndKeepsBoth() {
+        simmer();
+        double wrong = at(70).pot().contents().litres();
+        BatchEvent.Filled fill = (BatchEvent.Filled) events.get(1);
+        log(new BatchEvent.Corrected(
+                new BatchEvent.Stamp("c1", Samples.at(70).at(), "IV"),
+                fill.stamp().id(),
+                new BatchEvent.Filled(fill.stamp(), fill.water().plus(Volume.ofLitres(1)), fill.temperature()),
+                "misread the jug"));
+        assertThat(at(70).pot().contents().litres() - wrong).isCloseTo(1, within(0.05));
+        assertThat(events).contains(fill);
+    }
+
+    @Test
+    void aWithdrawnEventDidNotHappen() {
+        simmer();
+        log(new BatchEvent.Withdrawn(new BatchEvent.Stamp("w1", Samples.at(61).at(), "IV"), "e60", "tapped too early"));
+        assertThat(at(62).stage()).isEqualTo(Stage.BRING_UP);
+    }
+
+    @Test
+    void eventsThatArriveLateAreTakenInTheOrderInWhichTheyHappened() {
+        simmer();
+        BatchState inOrder = at(130);
+        List<BatchEvent> shuffled = new ArrayList<>(events);
+        java.util.Collections.reverse(shuffled);
+        BatchState late = Batch.replay(plan, shuffled, Samples.EIGHT.plus(Duration.ofMinutes(130)));
+        assertThat(late).isEqualTo(inOrder);
+    }
+
+    @Test
+    void nothingIsStrainedBeforeItIsJudgedOrTwice() {
+        simmer();
+        assertThatThrownBy(() -> log(new BatchEvent.Strained(Samples.at(200), Volume.ofLitres(14), 2, false)))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("judge");
+        events.clear();
+        strain();
+        assertThatThrownBy(() -> log(new BatchEvent.Strained(Samples.at(275), Volume.ofLitres(14), 2, false)))
+                .hasMessageContaining("already strained");
+    }
+
+    @Test
+    void moreThanThePotHeldCannotComeOut() {
+        simmer();
+        log(new BatchEvent.Judged(Samples.at(240), true, Duration.ZERO));
+        assertThatThrownBy(() -> log(new BatchEvent.Strained(Samples.at(262), Volume.ofLitres(90), 2, false)))
+                .isInstanceOfSatisfying(Refusal.class, refusal -> {
+                    assertThat(refusal.field()).isEqualTo("litres");
+                    assertThat(refusal.high()).isBetween(14.0, 42.0);
+                });
+    }
+
+    @Test
+    void aTopUpThatWouldRunOverIsRefusedWithTheRoomLeft() {
+        simmer();
+        assertThatThrownBy(() ->
+                        log(new BatchEvent.ToppedUp(Samples.at(70), Volume.ofLitres(60), Temperature.ofCelsius(85))))
+                .isInstanceOfSatisfying(
+                        Refusal.class, refusal -> assertThat(refusal.high()).isPositive());
+    }
+
+    @Test
+    void noMoreIsDeliveredThanTheLotHolds() {
+        coolInTime();
+        log(new BatchEvent.Stored(Samples.at(510), Volume.ofLitres(13), "cold store"));
+        log(new BatchEvent.Delivered(Samples.at(520), "soup", "call", Volume.ofLitres(9)));
+        assertThatThrownBy(() -> log(new BatchEvent.Delivered(Samples.at(530), "sauce", "", Volume.ofLitres(5))))
+                .isInstanceOfSatisfying(
+                        Refusal.class, refusal -> assertThat(refusal.high()).isCloseTo(4, within(1e-9)));
+    }
+
+    @Test
+    void aFailedCoolingIsReheatedOnceOrThrownAwayButNeverStored() {
+        strain();
+        coolTo(273, 80);
+        coolTo(300, 56);
+        coolTo(360, 40);
+        coolTo(430, 30);
+        assertThat(at(430).cooling().verdict().orElseThrow().overall()).isEqualTo(Outcome.FAILED);
+        assertThat(due(430).get(0).kind()).isEqualTo(Kind.RESCUE);
+        assertThatThrownBy(() -> log(new BatchEvent.Stored(Samples.at(431), Volume.ofLitres(14), "cold store")))
+                .hasMessageContaining("reheat");
+        BatchState reheated = log(new BatchEvent.Reheated(Samples.at(440), Temperature.ofCelsius(75)));
+        assertThat(reheated.cooling().verdict().orElseThrow().overall()).isNotEqualTo(Outcome.FAILED);
+        coolTo(460, 57);
+        coolTo(600, 30);
+        assertThatThrownBy(() -> log(new BatchEvent.Reheated(Samples.at(610), Temperature.ofCelsius(75))))
+                .hasMessageContaining("once already");
+        log(new BatchEvent.Discarded(Samples.at(620), Volume.ofLitres(14), "too slow twice"));
+        assertThat(at(621).stage()).isEqualTo(Stage.DONE);
+    }
+
+    @Test
+    void dueActsFollowTheWork() {
+        assertThat(due(0)).extracting(DueAct::kind).containsExactly(Kind.WEIGH);
+        fillAndLight();
+        assertThat(due(20)).extracting(DueAct::kind).containsExactly(Kind.FIRST_FOAM, Kind.TURN_DOWN);
+        assertThat(due(20).get(0).due()).isAfter(at(20).now());
+        events.clear();
+        simmer();
+        assertThat(due(62)).extracting(DueAct::kind).contains(Kind.SKIM, Kind.TOP_UP, Kind.ADD, Kind.JUDGE);
+        assertThat(due(200)).anySatisfy(act -> {
+            assertThat(act.part()).contains("onion");
+            assertThat(act.lateAt(at(200).now())).isTrue();
+        });
+    }
+
+    @Test
+    void skimmingRelaxesAfterTheFirstHour() {
+        simmer();
+        Duration early = Duration.between(Samples.at(51).at(), skim(62).due());
+        assertThat(early).isEqualTo(Duration.ofMinutes(15));
+        log(new BatchEvent.Skimmed(Samples.at(140), Volume.ofLitres(0.05)));
+        assertThat(Duration.between(Samples.at(140).at(), skim(141).due())).isEqualTo(Duration.ofMinutes(45));
+    }
+
+    @Test
+    void aBareBedIsToppedUpAtOnce() {
+        simmer();
+        log(new BatchEvent.LevelRead(Samples.at(150), Length.ofCm(26)));
+        DueAct first = due(150).get(0);
+        assertThat(first.kind()).isEqualTo(Kind.TOP_UP);
+        assertThat(first.due()).isEqualTo(at(150).now());
+        assertThat(first.amount()).isGreaterThan(5);
+    }
+
+    @Test
+    void aPlanToBlanchAsksForIt() {
+        Plan blanching = Samples.plan(Book.whiteChicken().blanched(true));
+        List<BatchEvent> weighed =
+                List.of(new BatchEvent.WeighedIn(Samples.at(5), BatchEvent.BED, Mass.ofKg(10), "L1"));
+        assertThat(Batch.replay(blanching, weighed, Samples.at(6).at()).stage()).isEqualTo(Stage.BLANCH);
+    }
+
+    @ParameterizedTest
+    @MethodSource("potamos.core.batch.RandomDays#seeds")
+    void whateverIsAcceptedLeavesFiniteFiguresAndAClosedLedger(long seed) {
+        RandomDays.Day day = RandomDays.run(plan, seed);
+        BatchState state = day.state();
+        assertThat(state.ledger().error().litres()).isCloseTo(0, within(1e-9));
+        assertThat(state.pot().liquor().litres()).isNotNegative();
+        assertThat(state.shelf().left().litres()).isGreaterThan(-1e-6);
+        assertThat(day.accepted()).isGreaterThan(3);
+        assertThat(DueActs.of(plan, state))
+                .allSatisfy(act -> assertThat(act.amount()).isFinite().isNotNegative());
+    }
+
+    private DueAct skim(int minute) {
+        return due(minute).stream()
+                .filter(act -> act.kind() == Kind.SKIM)
+                .findFirst()
+                .orElseThrow();
+    }
+}
