@@ -25,6 +25,11 @@ public final class Batch {
         return replay.stateAt(now);
     }
 
+    /** What is now believed to have happened: corrections applied, withdrawn entries left out, in the order of the clock. */
+    public static List<BatchEvent> believed(List<BatchEvent> events) {
+        return History.believed(events);
+    }
+
     /**
      * The state with one more event, if it makes sense after the others.
      *

@@ -5,7 +5,8 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.charge.Measure;
@@ -29,6 +30,10 @@ public final class DueActs {
     private static final Duration COLD_EVERY = Duration.ofMinutes(45);
     private static final Duration SOON = Duration.ofMinutes(10);
     private static final Duration LAST_TOP_UP = Duration.ofMinutes(30);
+
+    /** Once the last top-up is past, less than this below the mark is left alone. */
+    private static final double LAST_TOP_UP_CM = 1;
+
     private static final double WARM_C = 21;
 
     private final Plan plan;
@@ -107,18 +112,29 @@ public final class DueActs {
         Instant end = state.simmer().plannedEnd().orElseThrow();
         skim(simmer.skim(), reached, end);
         topUp(simmer.topUp(), end);
-        for (Solids solids : plan.charge().run().others()) {
-            String part = solids.part().id();
-            if (!solids.intoTheSimmer().isZero() && !state.added().containsKey(part)) {
-                Duration beforeEnd = simmer.usual().minus(solids.intoTheSimmer());
-                add(Kind.ADD, part, end.minus(beforeEnd), SOON, mass(part).kg(), Cost.FLAVOUR);
-            }
-        }
+        partsStillOut().forEach((intoTheSimmer, parts) -> {
+            Instant due = end.minus(simmer.usual().minus(intoTheSimmer));
+            double kg = parts.stream().mapToDouble(part -> mass(part).kg()).sum();
+            acts.add(new DueAct(Kind.ADD, parts, due, due.plus(SOON), kg, Cost.FLAVOUR));
+        });
         Instant levelFrom = state.pot().levelRead().orElse(reached);
         add(Kind.READ_LEVEL, null, levelFrom.plus(LEVEL_EVERY), SOON, 0, Cost.YIELD);
         Instant temperatureFrom = state.pot().temperatureRead().orElse(reached);
         add(Kind.READ_TEMPERATURE, null, temperatureFrom.plus(TEMPERATURE_EVERY), SOON, 0, Cost.CLARITY);
         add(Kind.JUDGE, null, end, SOON, 0, Cost.FLAVOUR);
+    }
+
+    /** Parts that wait beside the pot, by when they go in. */
+    private SortedMap<Duration, List<String>> partsStillOut() {
+        SortedMap<Duration, List<String>> out = new TreeMap<>();
+        for (Solids solids : plan.charge().run().others()) {
+            String part = solids.part().id();
+            if (!solids.intoTheSimmer().isZero() && !state.added().containsKey(part)) {
+                out.computeIfAbsent(solids.intoTheSimmer(), when -> new ArrayList<>())
+                        .add(part);
+            }
+        }
+        return out;
     }
 
     private void skim(Phase.Skim cadence, Instant reached, Instant end) {
@@ -137,7 +153,9 @@ public final class DueActs {
             add(Kind.TOP_UP, null, now, Duration.ZERO, toMark(), Cost.YIELD);
             return;
         }
-        if (!topUp.hold() || now.isAfter(end.minus(LAST_TOP_UP))) {
+        Instant last = end.minus(LAST_TOP_UP);
+        boolean tooLateToMatter = now.isAfter(end) || now.isAfter(last) && below < LAST_TOP_UP_CM;
+        if (!topUp.hold() || tooLateToMatter) {
             return;
         }
         double cmPerH = state.pot().steamLPerH()
@@ -151,7 +169,6 @@ public final class DueActs {
                                 / 10);
         double hours = Math.max(0, topUp.drop().cm() - below) / Math.max(0.01, cmPerH);
         Instant byLevel = now.plus(Duration.ofSeconds((long) (hours * 3600)));
-        Instant last = end.minus(LAST_TOP_UP);
         Instant due = byLevel.isBefore(last) ? byLevel : last;
         add(Kind.TOP_UP, null, due, Duration.ofMinutes(20), toMark(), Cost.YIELD);
     }
@@ -225,6 +242,6 @@ public final class DueActs {
     }
 
     private void add(Kind kind, String part, Instant due, Duration grace, double amount, Cost cost) {
-        acts.add(new DueAct(kind, Optional.ofNullable(part), due, due.plus(grace), amount, cost));
+        acts.add(new DueAct(kind, part == null ? List.of() : List.of(part), due, due.plus(grace), amount, cost));
     }
 }

@@ -112,6 +112,9 @@ final class Guards {
                     "it was reheated once already; the limits allow no second time: discard it");
         } else if (next instanceof BatchEvent.Stored stored) {
             require(strained, "strain it first");
+            require(
+                    state.shelf().stored().litres() == 0,
+                    "it is put away already; withdraw that entry and log it anew if the litres are wrong");
             require(!failed(state), "cooling failed: reheat it once and start again, or discard it");
             require(state.stage().compareTo(Stage.STORE) >= 0, "the last reading is not down to the cold limit yet");
             double left = notYetStored(state);

@@ -242,9 +242,17 @@ class BatchTest {
         simmer();
         assertThat(due(62)).extracting(DueAct::kind).contains(Kind.SKIM, Kind.TOP_UP, Kind.ADD, Kind.JUDGE);
         assertThat(due(200)).anySatisfy(act -> {
-            assertThat(act.part()).contains("onion");
+            assertThat(act.parts()).containsExactly("onion", "carrot", "celery");
             assertThat(act.lateAt(at(200).now())).isTrue();
         });
+    }
+
+    @Test
+    void whatIsExpectedStaysNearThePlanWhileThePlanIsFollowedAndFallsWhenTheTopUpIsForgotten() {
+        double planned = plan.charge().forecast().yield().mid();
+        simmer();
+        assertThat(Expectation.litresOut(plan, at(70)).mid()).isCloseTo(planned, within(0.8));
+        assertThat(Expectation.litresOut(plan, at(238)).mid()).isLessThan(planned - 1.5);
     }
 
     @Test

@@ -56,7 +56,7 @@ final class RandomDays {
             case 5 -> new BatchEvent.Skimmed(stamp, litres.times(0.05));
             case 6 -> new BatchEvent.LevelRead(stamp, Length.ofCm(40 * random.nextDouble()));
             case 7 -> new BatchEvent.TemperatureRead(stamp, celsius);
-            case 8 -> new BatchEvent.ToppedUp(stamp, litres.times(0.2), celsius);
+            case 8 -> new BatchEvent.ToppedUp(stamp, litres.times(0.2).plus(Volume.ofLitres(0.05)), celsius);
             case 9 -> new BatchEvent.Added(stamp, "onion", Mass.ofKg(random.nextDouble() + 0.01));
             case 10 -> new BatchEvent.Judged(stamp, random.nextInt(8) == 0, Duration.ofMinutes(15));
             case 11 -> new BatchEvent.Strained(stamp, litres, 2, random.nextBoolean());

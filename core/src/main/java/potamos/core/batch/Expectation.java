@@ -1,0 +1,57 @@
+package potamos.core.batch;
+
+import java.time.Duration;
+import potamos.core.flow.Ledger;
+import potamos.core.quantity.Band;
+
+/** What will come out of a batch, going by what happened so far and by what the plan still has ahead. */
+public final class Expectation {
+
+    /** A pot that is held is topped up for the last time so long before the end. */
+    private static final double LAST_TOP_UP_H = 0.5;
+
+    private Expectation() {}
+
+    /**
+     * Litres out with their band: measured once strained, planned before the heat, and in between the plan's band about where the ledger now points.
+     */
+    public static Band litresOut(Plan plan, BatchState state) {
+        Band planned = plan.charge().forecast().yield();
+        if (state.strained().isPresent()) {
+            return Band.exactly(state.strained().get().litres());
+        }
+        if (!state.stage().hot()) {
+            return planned;
+        }
+        double mid = Math.max(0, state.ledger().yield().litres() + ahead(plan, state));
+        return new Band(
+                Math.max(0, mid - (planned.mid() - planned.low())), mid, mid + (planned.high() - planned.mid()));
+    }
+
+    private static double ahead(Plan plan, BatchState state) {
+        if (state.simmer().ended().isPresent()) {
+            return 0;
+        }
+        double simmerH = plan.charge().run().simmer().usual().toMinutes() / 60.0;
+        double leftH = state.simmer()
+                .plannedEnd()
+                .map(end -> Math.max(0, Duration.between(state.now(), end).toSeconds() / 3600.0))
+                .orElse(simmerH);
+        Ledger ledger = plan.charge().forecast().ledger();
+        double goingLPerH = (ledger.of(Ledger.Cause.EVAPORATED).litres()
+                        + ledger.of(Ledger.Cause.SKIMMED).litres())
+                / (simmerH + plan.charge().forecast().bringUpMin() / 60);
+        boolean topUpAhead = plan.charge().run().simmer().topUp().hold() && leftH > LAST_TOP_UP_H;
+        if (!topUpAhead) {
+            return -goingLPerH * leftH;
+        }
+        double toMark = plan.charge()
+                        .run()
+                        .vessel()
+                        .shape()
+                        .volumeAt(state.pot().mark())
+                        .litres()
+                - state.pot().contents().litres();
+        return toMark - goingLPerH * LAST_TOP_UP_H;
+    }
+}

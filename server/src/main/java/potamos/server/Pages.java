@@ -1,0 +1,42 @@
+package potamos.server;
+
+import java.io.IOException;
+import java.time.Duration;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.PathResourceResolver;
+
+/** The pages: files with a hash in their name are kept for a year, and every address of a place opens the one page that shows all of them. */
+@Configuration
+class Pages implements WebMvcConfigurer {
+
+    private static final String STATIC = "classpath:/static/";
+
+    @Override
+    public void addResourceHandlers(ResourceHandlerRegistry registry) {
+        registry.addResourceHandler("/assets/**")
+                .addResourceLocations(STATIC + "assets/")
+                .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).immutable());
+        registry.addResourceHandler("/**")
+                .addResourceLocations(STATIC)
+                .setCacheControl(CacheControl.noCache())
+                .resourceChain(true)
+                .addResolver(new PathResourceResolver() {
+                    @Override
+                    protected Resource getResource(String path, Resource location) throws IOException {
+                        Resource file = super.getResource(path, location);
+                        boolean place =
+                                !path.startsWith("api/") && !path.startsWith("actuator/") && !path.contains(".");
+                        return file != null || !place ? file : super.getResource("index.html", location);
+                    }
+                });
+    }
+
+    @Override
+    public void addViewControllers(org.springframework.web.servlet.config.annotation.ViewControllerRegistry registry) {
+        registry.addViewController("/").setViewName("forward:/index.html");
+    }
+}

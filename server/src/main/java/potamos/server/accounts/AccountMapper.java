@@ -1,0 +1,65 @@
+package potamos.server.accounts;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Rows of accounts and of failed sign-ins. */
+@Mapper
+public interface AccountMapper {
+
+    /** An account as stored. */
+    record Account(
+            String id,
+            String kitchenId,
+            String stationId,
+            String signIn,
+            String name,
+            String initials,
+            String role,
+            String units,
+            String passwordHash) {}
+
+    @Insert("""
+            INSERT INTO account (id, kitchen_id, station_id, sign_in, name, initials, role, units, password_hash)
+            VALUES (#{id}, #{kitchenId}, #{stationId}, #{signIn}, #{name}, #{initials}, #{role}, #{units}, #{passwordHash})
+            """)
+    void insert(Account account);
+
+    @Select("""
+            SELECT a.id, a.kitchen_id, a.station_id, a.sign_in, a.name, a.initials, a.role,
+                   COALESCE(a.units, k.units) AS units, a.password_hash
+            FROM account a JOIN kitchen k ON k.id = a.kitchen_id
+            WHERE a.sign_in = #{signIn}
+            """)
+    Optional<Account> bySignIn(String signIn);
+
+    @Select("""
+            SELECT a.id, a.kitchen_id, a.station_id, a.sign_in, a.name, a.initials, a.role,
+                   COALESCE(a.units, k.units) AS units, '' AS password_hash
+            FROM account a JOIN kitchen k ON k.id = a.kitchen_id
+            WHERE a.kitchen_id = #{kitchenId}
+            ORDER BY a.name
+            """)
+    List<Account> ofKitchen(String kitchenId);
+
+    @Update("UPDATE account SET units = #{units} WHERE id = #{id}")
+    void setUnits(String id, String units);
+
+    @Insert("INSERT INTO failed_sign_in (sign_in, address, at) VALUES (#{signIn}, #{address}, #{at})")
+    void insertFailure(String signIn, String address, Instant at);
+
+    @Select("SELECT COUNT(*) FROM failed_sign_in WHERE sign_in = #{signIn} AND at > #{since}")
+    int failuresOf(String signIn, Instant since);
+
+    @Select("SELECT COUNT(*) FROM failed_sign_in WHERE address = #{address} AND at > #{since}")
+    int failuresFrom(String address, Instant since);
+
+    @Delete("DELETE FROM failed_sign_in WHERE sign_in = #{signIn} OR at < #{before}")
+    void forgetFailures(String signIn, Instant before);
+}

@@ -1,0 +1,73 @@
+package potamos.server.accounts;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import io.github.bucket4j.Bucket;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Arrays;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Limits on how large and how often: no body above a quarter of a megabyte, no session above forty requests a second for long. */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE + 10)
+class Limits extends OncePerRequestFilter {
+
+    private static final long LARGEST_BODY = 256 * 1024;
+    private static final int BURST = 400;
+    private static final int A_SECOND = 40;
+
+    private final Cache<String, Bucket> buckets = Caffeine.newBuilder()
+            .maximumSize(10_000)
+            .expireAfterAccess(Duration.ofMinutes(10))
+            .build();
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        if (request.getContentLengthLong() > LARGEST_BODY) {
+            refuse(response, 413, "too-large", "More than 256 kB in one request.");
+        } else if (request.getHeader(HttpHeaders.TRANSFER_ENCODING) != null) {
+            refuse(response, 411, "length-required", "Say how long the request is.");
+        } else if (request.getRequestURI().startsWith("/api/")
+                && !bucket(request).tryConsume(1)) {
+            response.setHeader(HttpHeaders.RETRY_AFTER, "1");
+            refuse(response, 429, "too-many", "Too many requests; wait a second.");
+        } else {
+            chain.doFilter(request, response);
+        }
+    }
+
+    private Bucket bucket(HttpServletRequest request) {
+        Cookie[] cookies = request.getCookies() == null ? new Cookie[0] : request.getCookies();
+        String who = Arrays.stream(cookies)
+                .filter(cookie -> cookie.getName().equals("potamos"))
+                .map(Cookie::getValue)
+                .findFirst()
+                .orElse(request.getRemoteAddr());
+        return buckets.get(
+                who,
+                key -> Bucket.builder()
+                        .addLimit(limit -> limit.capacity(BURST).refillGreedy(A_SECOND, Duration.ofSeconds(1)))
+                        .build());
+    }
+
+    private static void refuse(HttpServletResponse response, int status, String type, String detail)
+            throws IOException {
+        response.setStatus(status);
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.getWriter()
+                .write("{\"type\":\"urn:potamos:problem:%s\",\"status\":%d,\"detail\":\"%s\",\"fields\":{}}"
+                        .formatted(type, status, detail));
+    }
+}

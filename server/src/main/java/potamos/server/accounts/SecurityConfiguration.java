@@ -1,0 +1,70 @@
+package potamos.server.accounts;
+
+import jakarta.servlet.DispatcherType;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.HttpStatusEntryPoint;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Who may reach what over HTTP. Rows are guarded again in the services: everything belongs to a kitchen, some of it to a station. */
+@Configuration
+class SecurityConfiguration {
+
+    /** Scripts, styles, fonts and pictures come from us alone; nobody may frame us. Radix places its poppers with inline style attributes. */
+    private static final String CONTENT_SECURITY =
+            "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline';"
+                    + " object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
+
+    @Bean
+    SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
+        return http.authorizeHttpRequests(
+                        requests -> requests.dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.ASYNC)
+                                .permitAll()
+                                .requestMatchers("/api/session", "/actuator/health/**", "/api/openapi.json")
+                                .permitAll()
+                                .requestMatchers(HttpMethod.POST, "/api/kitchen")
+                                .permitAll()
+                                .requestMatchers("/api/**", "/actuator/**")
+                                .authenticated()
+                                .anyRequest()
+                                .permitAll())
+                .csrf(csrf -> csrf.spa())
+                .securityContext(context -> context.securityContextRepository(contexts))
+                .formLogin(AbstractHttpConfigurer::disable)
+                .httpBasic(AbstractHttpConfigurer::disable)
+                .logout(AbstractHttpConfigurer::disable)
+                .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
+                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_SECURITY))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
+                .build();
+    }
+
+    @Bean
+    SecurityContextRepository contexts() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    @Bean
+    PasswordEncoder encoder() {
+        return new BCryptPasswordEncoder(10);
+    }
+
+    /** Sign-in goes through {@link Accounts}; this keeps Spring from making an account of its own. */
+    @Bean
+    UserDetailsService nobody() {
+        return name -> {
+            throw new UsernameNotFoundException(name);
+        };
+    }
+}

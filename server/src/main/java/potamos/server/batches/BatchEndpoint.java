@@ -1,0 +1,138 @@
+package potamos.server.batches;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import java.io.StringWriter;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import potamos.core.batch.BatchEvent;
+import potamos.server.KitchenClock;
+import potamos.server.accounts.Person;
+import potamos.server.charges.ChargeRequest;
+import potamos.server.stations.Calls;
+
+/** Batches over HTTP. */
+@RestController
+class BatchEndpoint {
+
+    private static final int LATEST = 40;
+
+    /** The range at a moment. */
+    record Range(@NotNull Instant now, @NotNull List<BatchView.Card> batches) {}
+
+    record Summary(
+            @NotNull String id,
+            int number,
+            @NotNull String formulaName,
+            @NotNull String vesselName,
+            @NotNull String stage,
+            @NotNull Instant acceptedAt,
+            double calledL,
+            Optional<Double> strainedL,
+            double expectedL) {}
+
+    record Acceptance(
+            @NotNull @Pattern(regexp = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
+            String id,
+
+            String callId,
+            @Valid @NotNull ChargeRequest charge) {}
+
+    private final Batches batches;
+    private final Calls calls;
+    private final KitchenClock clock;
+
+    BatchEndpoint(Batches batches, Calls calls, KitchenClock clock) {
+        this.batches = batches;
+        this.calls = calls;
+        this.clock = clock;
+    }
+
+    @GetMapping("/api/range")
+    Range range(@AuthenticationPrincipal Person person) {
+        return new Range(
+                clock.instant(),
+                batches.open(person).stream().map(BatchView::card).toList());
+    }
+
+    @GetMapping("/api/batches")
+    List<Summary> latest(@AuthenticationPrincipal Person person) {
+        return batches.latest(person, LATEST).stream()
+                .map(loaded -> new Summary(
+                        loaded.row().id(),
+                        loaded.row().number(),
+                        loaded.plan().charge().formula().name(),
+                        loaded.plan().charge().run().vessel().name(),
+                        loaded.state().stage().name(),
+                        loaded.plan().accepted(),
+                        loaded.plan().called().litres(),
+                        loaded.state().strained().map(v -> v.litres()),
+                        loaded.plan().charge().forecast().yield().mid()))
+                .toList();
+    }
+
+    @PostMapping("/api/batches")
+    ResponseEntity<BatchView.Page> accept(@AuthenticationPrincipal Person person, @Valid @RequestBody Acceptance body) {
+        String id = batches.accept(person, body.id(), body.callId(), body.charge());
+        return ResponseEntity.status(HttpStatus.CREATED).body(page(person, id));
+    }
+
+    @GetMapping("/api/batches/{id}")
+    BatchView.Page one(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        return page(person, id);
+    }
+
+    @PostMapping("/api/batches/{id}/acts")
+    BatchView.Page log(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Act act) {
+        batches.log(person, id, act);
+        return page(person, id);
+    }
+
+    @GetMapping(path = "/api/batches/{id}/record.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<BatchView.Page> recordJson(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        BatchView.Page page = page(person, id);
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(page.card().number(), "json"))
+                .body(page);
+    }
+
+    @GetMapping(path = "/api/batches/{id}/record.csv", produces = "text/csv;charset=UTF-8")
+    ResponseEntity<String> recordCsv(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        BatchView.Page page = page(person, id);
+        StringWriter out = new StringWriter();
+        RecordCsv.write(page.events(), out);
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(page.card().number(), "csv"))
+                .body(out.toString());
+    }
+
+    private static String attachment(int number, String type) {
+        return String.format(Locale.ROOT, "attachment; filename=\"batch-%d.%s\"", number, type);
+    }
+
+    private BatchView.Page page(Person person, String id) {
+        Batches.Loaded loaded = batches.whole(person, id);
+        Optional<BatchView.CallRef> call = Optional.ofNullable(loaded.row().callId())
+                .map(callId -> calls.of(person, callId))
+                .map(c -> new BatchView.CallRef(c.id(), c.stationName(), c.litres()));
+        Optional<String> lot = loaded.events().stream()
+                .map(Logged::event)
+                .filter(BatchEvent.Stored.class::isInstance)
+                .map(e -> e.stamp().id())
+                .reduce((first, last) -> last);
+        return BatchView.page(loaded, call, loaded.state().shelf().stored().litres() > 0 ? lot : Optional.empty());
+    }
+}

@@ -1,0 +1,103 @@
+package potamos.server.batches;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Rows of batches and of their events. */
+@Mapper
+interface BatchMapper {
+
+    record BatchRow(
+            String id,
+            String kitchenId,
+            int number,
+            String callId,
+            String vesselId,
+            String plan,
+            String acceptedBy,
+            Instant acceptedAt,
+            String stage) {}
+
+    record EventRow(
+            String batchId,
+            int seq,
+            String id,
+            String kind,
+            String payload,
+            Instant happenedAt,
+            Instant recordedAt,
+            String accountId,
+            String accountName) {}
+
+    @Select("SELECT COALESCE(MAX(number), 0) + 1 FROM batch WHERE kitchen_id = #{kitchenId}")
+    int nextNumber(String kitchenId);
+
+    @Select("SELECT id FROM kitchen WHERE id = #{kitchenId} FOR UPDATE")
+    String holdKitchen(String kitchenId);
+
+    @Insert("""
+            INSERT INTO batch (id, kitchen_id, number, call_id, vessel_id, plan, accepted_by, accepted_at, stage)
+            VALUES (#{id}, #{kitchenId}, #{number}, #{callId}, #{vesselId}, #{plan}, #{acceptedBy}, #{acceptedAt}, #{stage})
+            """)
+    void insert(BatchRow row);
+
+    @Select("""
+            SELECT id, kitchen_id, number, call_id, vessel_id, plan, accepted_by, accepted_at, stage
+            FROM batch WHERE id = #{id} AND kitchen_id = #{kitchenId}
+            """)
+    Optional<BatchRow> byId(String id, String kitchenId);
+
+    /** Holds the batch until the transaction ends: acts of one batch are written one after another. */
+    @Select("""
+            SELECT id, kitchen_id, number, call_id, vessel_id, plan, accepted_by, accepted_at, stage
+            FROM batch WHERE id = #{id} AND kitchen_id = #{kitchenId} FOR UPDATE
+            """)
+    Optional<BatchRow> hold(String id, String kitchenId);
+
+    @Select("""
+            SELECT id, kitchen_id, number, call_id, vessel_id, plan, accepted_by, accepted_at, stage
+            FROM batch
+            WHERE kitchen_id = #{kitchenId} AND stage NOT IN ('ON_SHELF', 'DONE', 'ABANDONED')
+            ORDER BY number
+            """)
+    List<BatchRow> open(String kitchenId);
+
+    @Select("""
+            SELECT id, kitchen_id, number, call_id, vessel_id, plan, accepted_by, accepted_at, stage
+            FROM batch WHERE kitchen_id = #{kitchenId}
+            ORDER BY number DESC LIMIT #{most}
+            """)
+    List<BatchRow> latest(String kitchenId, int most);
+
+    @Select("SELECT COUNT(*) FROM batch WHERE vessel_id = #{vesselId} AND stage IN "
+            + "('WEIGH_IN', 'BLANCH', 'FILL', 'BRING_UP', 'SIMMER', 'REST', 'STRAIN')")
+    int occupantsOf(String vesselId);
+
+    @Update("UPDATE batch SET stage = #{stage} WHERE id = #{id}")
+    void setStage(String id, String stage);
+
+    @Insert("""
+            INSERT INTO batch_event (batch_id, seq, id, kind, payload, happened_at, recorded_at, account_id)
+            VALUES (#{batchId}, #{seq}, #{id}, #{kind}, #{payload}, #{happenedAt}, #{recordedAt}, #{accountId})
+            """)
+    void insertEvent(EventRow row);
+
+    @Select("SELECT batch_id FROM batch_event WHERE id = #{id}")
+    Optional<String> batchOfEvent(String id);
+
+    @Select("SELECT COALESCE(MAX(seq), 0) FROM batch_event WHERE batch_id = #{batchId}")
+    int latestSeq(String batchId);
+
+    @Select("""
+            SELECT e.batch_id, e.seq, e.id, e.kind, e.payload, e.happened_at, e.recorded_at, e.account_id, a.name AS account_name
+            FROM batch_event e JOIN account a ON a.id = e.account_id
+            WHERE e.batch_id = #{batchId}
+            ORDER BY e.seq
+            """)
+    List<EventRow> events(String batchId);
+}

@@ -1,0 +1,267 @@
+package potamos.server.batches;
+
+import jakarta.validation.constraints.NotNull;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import potamos.core.batch.BatchState;
+import potamos.core.batch.DueAct;
+import potamos.core.batch.DueActs;
+import potamos.core.batch.Expectation;
+import potamos.core.batch.Outlook;
+import potamos.core.batch.Plan;
+import potamos.core.cooling.CoolingVerdict;
+import potamos.core.liquor.Body;
+import potamos.server.charges.ChargeView;
+import potamos.server.kitchen.Drawn;
+
+/** Views of a batch: a card for the range, and everything for its own page. */
+final class BatchView {
+
+    private BatchView() {}
+
+    record PartDue(@NotNull String id, @NotNull String name, double kg) {}
+
+    record DueView(
+            @NotNull DueAct.Kind kind,
+            @NotNull List<PartDue> parts,
+            @NotNull Instant due,
+            @NotNull Instant lateAt,
+            double amount,
+            @NotNull DueAct.Cost cost) {}
+
+    record PotView(
+            double contentsL,
+            double liquorL,
+            double levelCm,
+            double belowRimCm,
+            double celsius,
+            double markCm,
+            double bedTopCm,
+            double steamLPerH,
+            double gelatinGPerL,
+            @NotNull Body body,
+            boolean filled) {}
+
+    record SimmerView(
+            Optional<Instant> lit,
+            Optional<Instant> foam,
+            Optional<Instant> reached,
+            Optional<Instant> plannedEnd,
+            Optional<Instant> ended,
+            int skims) {}
+
+    record ReadingView(@NotNull Instant at, double celsius) {}
+
+    record StageVerdictView(
+            double fromC,
+            double toC,
+            long withinMin,
+            Optional<Instant> started,
+            Optional<Instant> deadline,
+            Optional<Instant> crossed,
+            Optional<Instant> projected,
+            @NotNull CoolingVerdict.Outcome outcome) {}
+
+    record CoolView(
+            Optional<Instant> strainedAt,
+            Optional<Instant> began,
+            @NotNull List<ReadingView> readings,
+            @NotNull CoolingVerdict.Outcome overall,
+            @NotNull List<StageVerdictView> stages,
+            @NotNull String profile,
+            @NotNull String source,
+            double coldestC,
+            double reheatC,
+            int reheats,
+            @NotNull ChargeView.CoolingView plan,
+            Optional<Double> mediumC,
+            Optional<Double> perMinute) {}
+
+    record CallRef(@NotNull String id, @NotNull String stationName, double litres) {}
+
+    /** A batch on the range. */
+    record Card(
+            @NotNull String id,
+            int number,
+            @NotNull String formulaName,
+            @NotNull String family,
+            @NotNull Drawn vessel,
+            @NotNull String stage,
+            @NotNull Instant since,
+            @NotNull PotView pot,
+            @NotNull SimmerView simmer,
+            @NotNull List<DueView> due,
+            @NotNull Instant readyBy,
+            @NotNull Instant readyAt,
+            long lateMin,
+            double calledL,
+            @NotNull ChargeView.BandView expectedL,
+            Optional<Double> strainedL,
+            @NotNull CoolView cooling,
+            double shelfL) {}
+
+    record CoursePoint(
+            @NotNull Instant at,
+            double contentsL,
+            double liquorL,
+            double levelCm,
+            double celsius,
+            double gelatinGPerL) {}
+
+    /** Everything about a batch. */
+    record Page(
+            @NotNull Card card,
+            Optional<CallRef> call,
+            @NotNull Instant acceptedAt,
+            double plannedBedKg,
+            double plannedWaterL,
+            double fillC,
+            double topUpC,
+            @NotNull String bedName,
+            boolean blanched,
+            @NotNull List<ChargeView.PartView> parts,
+            @NotNull Map<String, Double> weighedKg,
+            @NotNull Map<String, Instant> addedAt,
+            @NotNull List<ChargeView.StepView> planned,
+            @NotNull List<ChargeView.StepView> outlook,
+            @NotNull ChargeView.ForecastView forecast,
+            @NotNull ChargeView.LedgerView plannedLedger,
+            @NotNull ChargeView.LedgerView ledger,
+            @NotNull List<CoursePoint> course,
+            double storedL,
+            double deliveredL,
+            double discardedL,
+            @NotNull List<EventView> events,
+            Optional<String> lotId) {}
+
+    static Card card(Batches.Loaded loaded) {
+        Plan plan = loaded.plan();
+        BatchState state = loaded.state();
+        Outlook outlook = Outlook.of(plan, state);
+        return new Card(
+                loaded.row().id(),
+                loaded.row().number(),
+                plan.charge().formula().name(),
+                plan.charge().formula().family().name(),
+                Drawn.of(loaded.row().vesselId(), plan.charge().run().vessel()),
+                state.stage().name(),
+                state.since(),
+                pot(plan, state),
+                new SimmerView(
+                        state.simmer().lit(),
+                        state.simmer().foam(),
+                        state.simmer().reached(),
+                        state.simmer().plannedEnd(),
+                        state.simmer().ended(),
+                        state.simmer().skims()),
+                DueActs.of(plan, state).stream().map(act -> due(plan, act)).toList(),
+                plan.readyBy(),
+                outlook.ready(),
+                outlook.late().toMinutes(),
+                plan.called().litres(),
+                ChargeView.BandView.of(Expectation.litresOut(plan, state)),
+                state.strained().map(v -> v.litres()),
+                cooling(plan, state),
+                state.shelf().left().litres());
+    }
+
+    static Page page(Batches.Loaded loaded, Optional<CallRef> call, Optional<String> lotId) {
+        Plan plan = loaded.plan();
+        BatchState state = loaded.state();
+        var run = plan.charge().run();
+        return new Page(
+                card(loaded),
+                call,
+                plan.accepted(),
+                run.bed().mass().kg(),
+                run.water().litres(),
+                run.waterC().celsius(),
+                run.simmer().topUp().water().celsius(),
+                run.bed().kind().name(),
+                plan.charge()
+                        .formula()
+                        .phase(potamos.core.formula.Phase.Blanch.class)
+                        .isPresent(),
+                ChargeView.parts(plan.charge()),
+                state.weighed().entrySet().stream()
+                        .collect(Collectors.toMap(
+                                Map.Entry::getKey, e -> e.getValue().kg())),
+                state.added(),
+                ChargeView.StepView.of(plan.timeline()),
+                ChargeView.StepView.of(Outlook.of(plan, state).timeline()),
+                ChargeView.ForecastView.of(plan.charge().forecast()),
+                ChargeView.LedgerView.of(plan.charge().forecast().ledger()),
+                ChargeView.LedgerView.of(state.ledger()),
+                state.course().stream()
+                        .map(p -> new CoursePoint(
+                                p.at(), p.contentsL(), p.liquorL(), p.levelCm(), p.celsius(), p.gelatinGPerL()))
+                        .toList(),
+                state.shelf().stored().litres(),
+                state.shelf().delivered().litres(),
+                state.shelf().discarded().plus(state.shelf().spoiled()).litres(),
+                EventView.all(loaded.events()),
+                lotId);
+    }
+
+    private static PotView pot(Plan plan, BatchState state) {
+        BatchState.Pot pot = state.pot();
+        return new PotView(
+                pot.contents().litres(),
+                pot.liquor().litres(),
+                pot.level().cm(),
+                plan.charge().run().vessel().belowRim(pot.level()).cm(),
+                pot.temperature().celsius(),
+                pot.mark().cm(),
+                pot.bedTop().cm(),
+                pot.steamLPerH(),
+                pot.gelatinGPerL(),
+                Body.of(pot.gelatinGPerL()),
+                !state.course().isEmpty());
+    }
+
+    private static DueView due(Plan plan, DueAct act) {
+        List<PartDue> parts = act.parts().stream()
+                .map(id -> plan.charge().measures().stream()
+                        .filter(m -> m.part().id().equals(id))
+                        .findFirst()
+                        .map(m -> new PartDue(id, m.part().name(), m.mass().kg()))
+                        .orElse(new PartDue(id, plan.charge().run().bed().kind().name(), act.amount())))
+                .toList();
+        return new DueView(act.kind(), parts, act.due(), act.late(), act.amount(), act.cost());
+    }
+
+    private static CoolView cooling(Plan plan, BatchState state) {
+        BatchState.Cooling cooling = state.cooling();
+        return new CoolView(
+                cooling.strainedAt(),
+                cooling.began(),
+                cooling.readings().stream()
+                        .map(r -> new ReadingView(r.at(), r.temperature().celsius()))
+                        .toList(),
+                cooling.verdict().map(CoolingVerdict::overall).orElse(CoolingVerdict.Outcome.WAITING),
+                cooling.verdict()
+                        .map(v -> v.stages().stream()
+                                .map(s -> new StageVerdictView(
+                                        s.stage().from().celsius(),
+                                        s.stage().to().celsius(),
+                                        s.stage().within().toMinutes(),
+                                        s.started(),
+                                        s.deadline(),
+                                        s.crossed(),
+                                        s.projected(),
+                                        s.outcome()))
+                                .toList())
+                        .orElse(List.of()),
+                plan.limits().name(),
+                plan.limits().source(),
+                plan.limits().coldest().celsius(),
+                plan.limits().reheat().celsius(),
+                cooling.reheats(),
+                ChargeView.CoolingView.of(plan.cooling(), plan.curve()),
+                cooling.projection().map(p -> p.mediumC()),
+                cooling.projection().map(p -> p.perMinute()));
+    }
+}

@@ -1,0 +1,322 @@
+package potamos.server.batches;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import potamos.core.batch.Batch;
+import potamos.core.batch.BatchEvent;
+import potamos.core.batch.BatchState;
+import potamos.core.batch.Plan;
+import potamos.core.batch.Stage;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Volume;
+import potamos.server.Json;
+import potamos.server.KitchenClock;
+import potamos.server.accounts.Person;
+import potamos.server.accounts.Role.Right;
+import potamos.server.charges.ChargeRequest;
+import potamos.server.charges.Planning;
+import potamos.server.coldside.Shelf;
+import potamos.server.kitchen.Kitchens;
+import potamos.server.live.Changes;
+import potamos.server.problems.Conflict;
+import potamos.server.problems.Forbidden;
+import potamos.server.problems.NotFound;
+import potamos.server.stations.Calls;
+
+/** Accepts plans and logs acts. Each act is one transaction: the event, what it changes in the tables made from events, and the note to the screens. */
+@Service
+public class Batches {
+
+    private static final Duration CLOCKS_MAY_DIFFER = Duration.ofMinutes(2);
+    private static final Duration UNDO = Duration.ofMinutes(2);
+    private static final int MOST_EVENTS = 2000;
+
+    private static final Set<String> JUDGING = Set.of(
+            "judged-enough",
+            "judged-not-yet",
+            "strained",
+            "reheated",
+            "discarded",
+            "abandoned",
+            "corrected",
+            "withdrawn");
+    private static final Set<String> HANDING_OUT = Set.of("stored", "delivered");
+
+    private final BatchMapper mapper;
+    private final Planning planning;
+    private final Calls calls;
+    private final Kitchens kitchens;
+    private final Shelf shelf;
+    private final Changes changes;
+    private final KitchenClock clock;
+    private final Json json;
+
+    /** Plans never change, so they are read once. */
+    private final Cache<String, Plan> plans =
+            Caffeine.newBuilder().maximumSize(500).build();
+
+    /** Events of a batch up to a number never change either. */
+    private final Cache<EventsKey, List<Logged>> histories =
+            Caffeine.newBuilder().maximumSize(500).build();
+
+    private record EventsKey(String batchId, int seq) {}
+
+    Batches(
+            BatchMapper mapper,
+            Planning planning,
+            Calls calls,
+            Kitchens kitchens,
+            Shelf shelf,
+            Changes changes,
+            KitchenClock clock,
+            Json json) {
+        this.mapper = mapper;
+        this.planning = planning;
+        this.calls = calls;
+        this.kitchens = kitchens;
+        this.shelf = shelf;
+        this.changes = changes;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    /** A batch as it stands, for whoever needs no more. */
+    public record Standing(Plan plan, BatchState state) {}
+
+    /** A batch as it stands, with its row and its record. */
+    record Loaded(BatchMapper.BatchRow row, Plan plan, List<Logged> events, BatchState state) {}
+
+    /**
+     * Accepts a plan: freezes it and takes the vessel.
+     *
+     * @param id made by the client; accepting twice with the same one accepts once
+     * @throws Refusal  when the charge does not fit its vessel
+     * @throws Conflict when the vessel is in use or the call is being made already
+     */
+    @Transactional
+    public String accept(Person person, String id, String callId, ChargeRequest request) {
+        person.require(Right.PLAN);
+        String kitchenId = person.kitchenId();
+        if (mapper.byId(id, kitchenId).isPresent()) {
+            return id;
+        }
+        if (request.readyBy() == null) {
+            throw Refusal.of("readyBy", "when is it wanted");
+        }
+        mapper.holdKitchen(kitchenId);
+        Planning.Proposed proposed = planning.propose(kitchenId, request);
+        String vesselId = kitchens.hold(kitchenId, proposed.vessel().id()).id();
+        if (mapper.occupantsOf(vesselId) > 0) {
+            throw new Conflict(
+                    "vesselId",
+                    proposed.vessel().name() + " is in use. Choose another vessel, or wait until it is strained.");
+        }
+        double called = request.goal() == ChargeRequest.GoalKind.LITRES && request.value() != null
+                ? request.value()
+                : proposed.charge().forecast().yield().mid();
+        if (callId != null) {
+            Calls.Call call = calls.of(person, callId);
+            if (call.status() == Calls.Status.WITHDRAWN || call.status() == Calls.Status.MET) {
+                throw new Conflict(
+                        "callId",
+                        "That call is " + call.status().name().toLowerCase(java.util.Locale.ROOT) + " already.");
+            }
+            if (call.batchId().isPresent()) {
+                throw new Conflict("callId", "That call is being made already.");
+            }
+            called = call.litres();
+        }
+        Plan plan = planning.plan(proposed, request.readyBy(), Volume.ofLitres(called));
+        mapper.insert(new BatchMapper.BatchRow(
+                id,
+                kitchenId,
+                mapper.nextNumber(kitchenId),
+                callId,
+                vesselId,
+                json.write(plan),
+                person.id(),
+                plan.accepted(),
+                Stage.WEIGH_IN.name()));
+        changes.note(kitchenId, "batches", id);
+        if (callId != null) {
+            changes.note(kitchenId, "calls", callId);
+        }
+        return id;
+    }
+
+    /**
+     * Logs an act. A repeated sending of the same act changes nothing and answers as the first did.
+     *
+     * @throws Refusal   when it makes no sense, with field, reason and range
+     * @throws Forbidden when this person may not do that
+     */
+    @Transactional
+    public void log(Person person, String batchId, Act act) {
+        BatchMapper.BatchRow row = mapper.hold(batchId, person.kitchenId()).orElseThrow(() -> new NotFound("batch"));
+        Optional<String> already = mapper.batchOfEvent(act.id());
+        if (already.isPresent()) {
+            if (already.get().equals(batchId)) {
+                return;
+            }
+            throw new Conflict("id", "Another act has this id.");
+        }
+        Instant now = clock.instant();
+        if (act.at().isAfter(now.plus(CLOCKS_MAY_DIFFER))) {
+            throw Refusal.of("at", "that time has not come yet");
+        }
+        Plan plan = plan(row);
+        List<Logged> logged = history(row.id());
+        if (logged.size() >= MOST_EVENTS) {
+            throw Refusal.outside(
+                    "act", "this batch has more entries than a batch can have", 0, MOST_EVENTS, "entries");
+        }
+        allow(person, act, logged, now);
+        List<BatchEvent> events = logged.stream().map(Logged::event).toList();
+        BatchEvent target = logged.stream()
+                .map(Logged::event)
+                .filter(e -> e.stamp().id().equals(act.corrects()))
+                .findFirst()
+                .orElse(null);
+        BatchEvent event = act.event(person.initials(), target);
+        checkDelivery(person, plan, event);
+        Instant told = act.at().isAfter(now) ? act.at() : now;
+        BatchState after = Batch.accept(plan, events, event, told);
+        mapper.insertEvent(new BatchMapper.EventRow(
+                row.id(),
+                logged.size() + 1,
+                act.id(),
+                act.kind(),
+                json.write(BatchEvent.class, event),
+                act.at(),
+                now,
+                person.id(),
+                person.name()));
+        project(row, plan, history(row.id()), after);
+        changes.note(person.kitchenId(), "batches", row.id());
+        if (event instanceof BatchEvent.Delivered delivered && !delivered.call().isEmpty()) {
+            changes.note(person.kitchenId(), "calls", delivered.call());
+        }
+    }
+
+    private static void allow(Person person, Act act, List<Logged> logged, Instant now) {
+        if (HANDING_OUT.contains(act.kind())) {
+            person.require(Right.DELIVER);
+        } else if (JUDGING.contains(act.kind())) {
+            boolean ownUndo = act.kind().equals("withdrawn")
+                    && logged.stream()
+                            .anyMatch(l -> l.event().stamp().id().equals(act.corrects())
+                                    && l.accountId().equals(person.id())
+                                    && l.recordedAt().isAfter(now.minus(UNDO)));
+            person.require(ownUndo ? Right.ACT : Right.JUDGE);
+        } else {
+            person.require(Right.ACT);
+        }
+    }
+
+    /** A delivery goes to a station of this kitchen, against a call of that station, and never brings what the call leaves out. */
+    private void checkDelivery(Person person, Plan plan, BatchEvent event) {
+        if (!(event instanceof BatchEvent.Delivered delivered)) {
+            return;
+        }
+        kitchens.station(person.kitchenId(), delivered.station());
+        if (delivered.call().isEmpty()) {
+            return;
+        }
+        Calls.Call call = calls.of(person, delivered.call());
+        if (!call.stationId().equals(delivered.station())) {
+            throw Refusal.of("callId", "that call is another station's");
+        }
+        plan.charge().formula().allergens().stream()
+                .filter(call.without()::contains)
+                .findFirst()
+                .ifPresent(allergen -> {
+                    throw Refusal.of(
+                            "callId",
+                            "asked for without " + allergen.name().toLowerCase(java.util.Locale.ROOT)
+                                    + ", and this lot contains it");
+                });
+    }
+
+    /** Everything that the tables tell of a batch beside its events. */
+    private void project(BatchMapper.BatchRow row, Plan plan, List<Logged> logged, BatchState state) {
+        List<BatchEvent> believed =
+                Batch.believed(logged.stream().map(Logged::event).toList());
+        mapper.setStage(row.id(), state.stage().name());
+        shelf.rebuild(
+                row.kitchenId(), kitchens.of(row.kitchenId()).zone(), row.id(), row.number(), plan, believed, state);
+    }
+
+    /** Makes everything that can be rebuilt from the events anew. */
+    @Transactional
+    public void rebuild(String kitchenId, String batchId) {
+        BatchMapper.BatchRow row = mapper.hold(batchId, kitchenId).orElseThrow(() -> new NotFound("batch"));
+        Loaded loaded = loaded(row);
+        project(row, loaded.plan(), loaded.events(), loaded.state());
+    }
+
+    /** How a batch stands now. */
+    @Transactional(readOnly = true)
+    public Standing load(Person person, String batchId) {
+        Loaded loaded = whole(person, batchId);
+        return new Standing(loaded.plan(), loaded.state());
+    }
+
+    @Transactional(readOnly = true)
+    Loaded whole(Person person, String batchId) {
+        person.require(Right.READ);
+        return loaded(mapper.byId(batchId, person.kitchenId()).orElseThrow(() -> new NotFound("batch")));
+    }
+
+    /** Batches that somebody still has to look after. */
+    @Transactional(readOnly = true)
+    List<Loaded> open(Person person) {
+        person.require(Right.READ);
+        return mapper.open(person.kitchenId()).stream().map(this::loaded).toList();
+    }
+
+    @Transactional(readOnly = true)
+    List<Loaded> latest(Person person, int most) {
+        person.require(Right.READ);
+        return mapper.latest(person.kitchenId(), most).stream()
+                .map(this::loaded)
+                .toList();
+    }
+
+    private Loaded loaded(BatchMapper.BatchRow row) {
+        Plan plan = plan(row);
+        List<Logged> logged = history(row.id());
+        BatchState state = Batch.replay(plan, logged.stream().map(Logged::event).toList(), clock.instant());
+        return new Loaded(row, plan, logged, state);
+    }
+
+    private Plan plan(BatchMapper.BatchRow row) {
+        return plans.get(row.id(), id -> json.read(row.plan(), Plan.class));
+    }
+
+    private List<Logged> history(String batchId) {
+        int seq = mapper.latestSeq(batchId);
+        EventsKey key = new EventsKey(batchId, seq);
+        List<Logged> known = histories.getIfPresent(key);
+        if (known == null) {
+            known = mapper.events(batchId).stream()
+                    .map(e -> new Logged(
+                            e.seq(),
+                            json.read(e.payload(), BatchEvent.class),
+                            e.recordedAt(),
+                            e.accountId(),
+                            e.accountName()))
+                    .toList();
+            if (known.size() == seq) {
+                histories.put(key, known);
+            }
+        }
+        return known;
+    }
+}

@@ -1,0 +1,152 @@
+package potamos.server.batches;
+
+import jakarta.validation.constraints.NotNull;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import potamos.core.batch.BatchEvent;
+import potamos.server.Json;
+
+/**
+ * An entry of the record in plain figures. A corrected entry keeps its first figures and carries the corrected ones beside them.
+ *
+ * @param seq         order of arrival
+ * @param by          initials
+ * @param correctedTo the figures that now count
+ * @param reason      why it was corrected or withdrawn
+ */
+record EventView(
+        @NotNull String id,
+        int seq,
+        @NotNull String kind,
+        @NotNull Instant at,
+        @NotNull Instant recordedAt,
+        @NotNull String by,
+        @NotNull String byName,
+        @NotNull Figures figures,
+        Optional<Figures> correctedTo,
+        boolean withdrawn,
+        Optional<String> reason) {
+
+    /** Whatever figures an entry has. */
+    record Figures(
+            Optional<String> part,
+            Optional<Double> litres,
+            Optional<Double> kg,
+            Optional<Double> celsius,
+            Optional<Double> belowRimCm,
+            Optional<Long> longerMin,
+            Optional<String> words,
+            Optional<String> stationId) {}
+
+    static List<EventView> all(List<Logged> logged) {
+        return logged.stream().map(entry -> of(entry, logged)).toList();
+    }
+
+    private static EventView of(Logged entry, List<Logged> all) {
+        BatchEvent event = entry.event();
+        String id = event.stamp().id();
+        Optional<BatchEvent.Corrected> corrected =
+                last(all, e -> e instanceof BatchEvent.Corrected c && c.event().equals(id) ? c : null);
+        Optional<BatchEvent.Withdrawn> withdrawn =
+                last(all, e -> e instanceof BatchEvent.Withdrawn w && w.event().equals(id) ? w : null);
+        return new EventView(
+                id,
+                entry.seq(),
+                kind(event),
+                event.stamp().at(),
+                entry.recordedAt(),
+                event.stamp().by(),
+                entry.byName(),
+                figures(event),
+                corrected.map(c -> figures(c.replacement())),
+                withdrawn.isPresent(),
+                withdrawn
+                        .map(BatchEvent.Withdrawn::reason)
+                        .or(() -> corrected.map(BatchEvent.Corrected::reason))
+                        .filter(reason -> !reason.isEmpty()));
+    }
+
+    private static <T> Optional<T> last(List<Logged> all, Function<BatchEvent, T> pick) {
+        T found = null;
+        for (Logged entry : all) {
+            T picked = pick.apply(entry.event());
+            found = picked == null ? found : picked;
+        }
+        return Optional.ofNullable(found);
+    }
+
+    /** The kind as acts name it. */
+    static String kind(BatchEvent event) {
+        if (event instanceof BatchEvent.Judged judged) {
+            return judged.enough() ? "judged-enough" : "judged-not-yet";
+        }
+        return Json.kindOf(event.getClass());
+    }
+
+    static Figures figures(BatchEvent event) {
+        String part = null;
+        Double litres = null;
+        Double kg = null;
+        Double celsius = null;
+        Double belowRim = null;
+        Long longer = null;
+        String words = null;
+        String station = null;
+        if (event instanceof BatchEvent.WeighedIn e) {
+            part = e.part();
+            kg = e.mass().kg();
+            words = e.lot();
+        } else if (event instanceof BatchEvent.Filled e) {
+            litres = e.water().litres();
+            celsius = e.temperature().celsius();
+        } else if (event instanceof BatchEvent.Skimmed e) {
+            litres = e.liquor().litres();
+        } else if (event instanceof BatchEvent.LevelRead e) {
+            belowRim = e.belowRim().cm();
+        } else if (event instanceof BatchEvent.TemperatureRead e) {
+            celsius = e.temperature().celsius();
+        } else if (event instanceof BatchEvent.ToppedUp e) {
+            litres = e.water().litres();
+            celsius = e.temperature().celsius();
+        } else if (event instanceof BatchEvent.Added e) {
+            part = e.part();
+            kg = e.mass().kg();
+        } else if (event instanceof BatchEvent.Judged e && !e.enough()) {
+            longer = e.longer().toMinutes();
+        } else if (event instanceof BatchEvent.Strained e) {
+            litres = e.out().litres();
+        } else if (event instanceof BatchEvent.CoolingRead e) {
+            celsius = e.temperature().celsius();
+        } else if (event instanceof BatchEvent.Reheated e) {
+            celsius = e.temperature().celsius();
+        } else if (event instanceof BatchEvent.Stored e) {
+            litres = e.litres().litres();
+            words = e.place();
+        } else if (event instanceof BatchEvent.Delivered e) {
+            litres = e.litres().litres();
+            station = e.station();
+        } else if (event instanceof BatchEvent.Discarded e) {
+            litres = e.litres().litres();
+            words = e.reason();
+        } else if (event instanceof BatchEvent.Abandoned e) {
+            words = e.reason();
+        } else if (event instanceof BatchEvent.Noted e) {
+            words = e.words();
+        } else if (event instanceof BatchEvent.Corrected e) {
+            words = e.reason();
+        } else if (event instanceof BatchEvent.Withdrawn e) {
+            words = e.reason();
+        }
+        return new Figures(
+                Optional.ofNullable(part),
+                Optional.ofNullable(litres),
+                Optional.ofNullable(kg),
+                Optional.ofNullable(celsius),
+                Optional.ofNullable(belowRim),
+                Optional.ofNullable(longer),
+                Optional.ofNullable(words).filter(w -> !w.isEmpty()),
+                Optional.ofNullable(station));
+    }
+}

@@ -1,0 +1,7 @@
+package potamos.server.batches;
+
+import java.time.Instant;
+import potamos.core.batch.BatchEvent;
+
+/** An event with what storage knows of it: its order of arrival, when it was recorded, and by whom. */
+record Logged(int seq, BatchEvent event, Instant recordedAt, String accountId, String byName) {}

@@ -1,0 +1,257 @@
+package potamos.server.charges;
+
+import jakarta.validation.constraints.NotNull;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import potamos.core.batch.Timeline;
+import potamos.core.charge.Charge;
+import potamos.core.charge.ChargeSolver;
+import potamos.core.cooling.Cooler;
+import potamos.core.cooling.CoolingCurve;
+import potamos.core.cooling.CoolingPlan;
+import potamos.core.flow.Forecast;
+import potamos.core.flow.Ledger;
+import potamos.core.formula.Formula;
+import potamos.core.liquor.Body;
+import potamos.core.quantity.Band;
+import potamos.core.safety.Caution;
+import potamos.server.kitchen.Drawn;
+
+/** A charge in plain figures. */
+public record ChargeView(
+        @NotNull String formula,
+        @NotNull String formulaName,
+        @NotNull String family,
+        @NotNull Drawn vessel,
+        @NotNull String burnerId,
+        @NotNull String burnerName,
+        @NotNull String bedName,
+        double bedKg,
+        double waterL,
+        double waterLPerKg,
+        @NotNull List<PartView> parts,
+        @NotNull LevelsView levels,
+        @NotNull ForecastView forecast,
+        @NotNull LedgerView ledger,
+        @NotNull List<WarningView> warnings,
+        boolean fits,
+        double mostOutL,
+        boolean blanched,
+        int simmerMin,
+        int leastSimmerMin,
+        int mostSimmerMin,
+        @NotNull CoolingView cooling,
+        Optional<PlanView> plan,
+        @NotNull List<FitView> vessels,
+        @NotNull List<Caution> cautions) {
+
+    /** A part to weigh; {@code intoTheSimmerMin} 0 means with the bed. */
+    public record PartView(
+            @NotNull String id,
+            @NotNull String name,
+            @NotNull String kind,
+            double kg,
+            long intoTheSimmerMin,
+            double cutMm) {}
+
+    /** Heights above the bottom. */
+    public record LevelsView(
+            double filledCm,
+            double highestCm,
+            double bedRawCm,
+            double bedSettledCm,
+            double fillLineCm,
+            double filledBelowRimCm,
+            double coverCm) {}
+
+    public record BandView(double p10, double p50, double p90) {
+        public static BandView of(Band band) {
+            return new BandView(band.low(), band.mid(), band.high());
+        }
+    }
+
+    public record PointView(
+            double minute, double litres, double levelCm, double celsius, double evaporatedL, double gelatinGPerL) {}
+
+    public record TopUpView(double minute, double litres) {}
+
+    public record ForecastView(
+            double bringUpMin,
+            double simmerMin,
+            double simmerC,
+            @NotNull List<PointView> course,
+            @NotNull List<TopUpView> topUps,
+            Optional<Double> bedBareAtMin,
+            @NotNull BandView yieldL,
+            double evaporatedL,
+            double gelatinGPerL,
+            @NotNull Body body) {
+        public static ForecastView of(Forecast forecast) {
+            return new ForecastView(
+                    forecast.bringUpMin(),
+                    forecast.simmerMin(),
+                    forecast.simmerAt().celsius(),
+                    forecast.course().stream()
+                            .map(p -> new PointView(
+                                    p.minute(),
+                                    p.contentsL(),
+                                    p.levelCm(),
+                                    p.celsius(),
+                                    p.evaporatedL(),
+                                    p.gelatinGPerL()))
+                            .toList(),
+                    forecast.topUps().stream()
+                            .map(t -> new TopUpView(t.minute(), t.water().litres()))
+                            .toList(),
+                    forecast.bedBareAtMin().isPresent()
+                            ? Optional.of(forecast.bedBareAtMin().getAsDouble())
+                            : Optional.empty(),
+                    BandView.of(forecast.yield()),
+                    forecast.evaporated().litres(),
+                    forecast.gelatinGPerL(),
+                    forecast.body());
+        }
+    }
+
+    public record EntryView(@NotNull Ledger.Cause cause, double litres, boolean inward) {}
+
+    public record LedgerView(@NotNull List<EntryView> entries, double yieldL, double unexplainedL) {
+        public static LedgerView of(Ledger ledger) {
+            return new LedgerView(
+                    ledger.entries().stream()
+                            .map(e -> new EntryView(
+                                    e.cause(), e.amount().litres(), e.cause().inward()))
+                            .toList(),
+                    ledger.yield().litres(),
+                    ledger.unexplained().litres());
+        }
+    }
+
+    public record WarningView(
+            @NotNull String kind,
+            double value,
+            double limit,
+            @NotNull String unit,
+            boolean stops) {}
+
+    public record CurvePointView(double minute, double stockC, double bathC) {}
+
+    public record CoolingView(
+            @NotNull String container,
+            int count,
+            double eachL,
+            double iceKg,
+            @NotNull List<CurvePointView> curve) {
+        public static CoolingView of(CoolingPlan plan, CoolingCurve curve) {
+            return new CoolingView(
+                    plan.container().name(),
+                    plan.count(),
+                    plan.each().litres(),
+                    Cooler.iceNeeded(
+                                    plan.litres(),
+                                    plan.from(),
+                                    plan.legs().get(plan.legs().size() - 1).until())
+                            .kg(),
+                    curve.points().stream()
+                            .map(p -> new CurvePointView(p.minute(), p.stockC(), p.mediumC()))
+                            .toList());
+        }
+    }
+
+    public record StepView(
+            @NotNull String stage,
+            @NotNull Instant from,
+            @NotNull Instant to) {
+        public static List<StepView> of(Timeline timeline) {
+            return timeline.steps().stream()
+                    .map(s -> new StepView(s.stage().name(), s.from(), s.to()))
+                    .toList();
+        }
+    }
+
+    /** {@code spareMin} is negative when it comes too late. */
+    public record PlanView(
+            @NotNull List<StepView> steps,
+            @NotNull Instant startAt,
+            @NotNull Instant readyAt,
+            boolean inTime,
+            long spareMin) {}
+
+    public record FitView(@NotNull String id, @NotNull String name, double brimfulL, boolean fits, boolean free) {}
+
+    static ChargeView of(Planning.Proposed proposed, Instant readyBy, List<String> vesselsInUse) {
+        Charge charge = proposed.charge();
+        Formula formula = charge.formula();
+        Charge.Levels levels = charge.levels();
+        return new ChargeView(
+                formula.slug(),
+                formula.name(),
+                formula.family().name(),
+                Drawn.of(proposed.vessel().id(), charge.run().vessel()),
+                proposed.burner().id(),
+                proposed.burner().name(),
+                charge.run().bed().kind().name(),
+                charge.run().bed().mass().kg(),
+                charge.water().litres(),
+                charge.water().litres() / charge.run().bed().mass().kg(),
+                parts(charge),
+                new LevelsView(
+                        levels.filled().cm(),
+                        levels.highest().cm(),
+                        levels.bedRaw().cm(),
+                        levels.bedSettled().cm(),
+                        levels.fillLine().cm(),
+                        charge.run().vessel().belowRim(levels.filled()).cm(),
+                        levels.cover().cm()),
+                ForecastView.of(charge.forecast()),
+                LedgerView.of(charge.forecast().ledger()),
+                charge.warnings().stream()
+                        .map(w -> new WarningView(
+                                w.kind().name(),
+                                w.value(),
+                                w.limit(),
+                                w.unit(),
+                                w.kind().stops()))
+                        .toList(),
+                charge.fits(),
+                proposed.mostOutL(),
+                formula.phase(potamos.core.formula.Phase.Blanch.class).isPresent(),
+                (int) formula.simmer().usual().toMinutes(),
+                (int) formula.simmer().least().toMinutes(),
+                (int) formula.simmer().most().toMinutes(),
+                CoolingView.of(proposed.cooling(), proposed.curve()),
+                proposed.times()
+                        .map(t -> new PlanView(
+                                StepView.of(t.timeline()),
+                                t.timeline().start(),
+                                t.timeline().ready(),
+                                t.inTime(),
+                                Duration.between(t.timeline().ready(), readyBy).toMinutes())),
+                proposed.fits().stream()
+                        .map(f -> new FitView(
+                                f.vessel().id(),
+                                f.vessel().name(),
+                                f.vessel().figures().shape().brimful().litres(),
+                                f.fits(),
+                                !vesselsInUse.contains(f.vessel().id())))
+                        .toList(),
+                formula.cautions());
+    }
+
+    public static List<PartView> parts(Charge charge) {
+        return charge.measures().stream()
+                .map(m -> new PartView(
+                        m.part().id(),
+                        m.part().name(),
+                        m.part().kind().name(),
+                        m.mass().kg(),
+                        ChargeSolver.intoTheSimmer(
+                                        m.part().when(),
+                                        charge.formula().simmer().usual())
+                                .toMinutes(),
+                        m.part().cutMm()))
+                .toList();
+    }
+}

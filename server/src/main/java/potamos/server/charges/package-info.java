@@ -1,0 +1,2 @@
+/** Charges solved and plans proposed, before anything is accepted. */
+package potamos.server.charges;

@@ -1,0 +1,175 @@
+package potamos.server.coldside;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.constraints.NotNull;
+import java.io.IOException;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import potamos.server.KitchenClock;
+import potamos.server.accounts.Person;
+import potamos.server.accounts.Role;
+import potamos.server.kitchen.Kitchens;
+import potamos.server.problems.NotFound;
+
+/** Lots, labels and deliveries over HTTP. */
+@RestController
+class LotEndpoint {
+
+    private static final Duration LOOK_BACK = Duration.ofDays(7);
+
+    record LotView(
+            @NotNull String id,
+            @NotNull String batchId,
+            int batchNumber,
+            @NotNull String code,
+            @NotNull String formulaName,
+            double litres,
+            double leftL,
+            @NotNull Instant madeAt,
+            @NotNull LocalDate useBy,
+            boolean pastUseBy,
+            @NotNull List<String> allergens,
+            @NotNull String place,
+            @NotNull String verdict,
+            @NotNull List<DeliveryView> deliveries) {}
+
+    record DeliveryView(
+            @NotNull String id,
+            @NotNull String lotId,
+            @NotNull String lotCode,
+            @NotNull String formulaName,
+            @NotNull String stationId,
+            @NotNull String stationName,
+            Optional<String> callId,
+            double litres,
+            @NotNull Instant deliveredAt,
+            @NotNull LocalDate useBy,
+            @NotNull List<String> allergens,
+            @NotNull String deliveredBy) {}
+
+    private final LotMapper mapper;
+    private final Kitchens kitchens;
+    private final KitchenClock clock;
+
+    LotEndpoint(LotMapper mapper, Kitchens kitchens, KitchenClock clock) {
+        this.mapper = mapper;
+        this.kitchens = kitchens;
+        this.clock = clock;
+    }
+
+    @GetMapping("/api/lots")
+    List<LotView> onShelf(@AuthenticationPrincipal Person person) {
+        person.require(Role.Right.READ);
+        LocalDate today = today(person);
+        return mapper.onShelf(person.kitchenId()).stream()
+                .map(row -> view(row, today, List.of()))
+                .toList();
+    }
+
+    @GetMapping("/api/lots/{id}")
+    LotView one(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        LotMapper.LotRow row = mapper.byId(id, person.kitchenId()).orElseThrow(() -> new NotFound("lot"));
+        List<LotMapper.DeliveryRow> deliveries = mapper.deliveriesOfLot(id, person.kitchenId());
+        if (person.stationId() != null) {
+            // A station may look up what it was given, and sees only its own slips.
+            deliveries = deliveries.stream()
+                    .filter(d -> d.stationId().equals(person.stationId()))
+                    .toList();
+            if (deliveries.isEmpty()) {
+                throw new NotFound("lot");
+            }
+        }
+        return view(row, today(person), deliveries);
+    }
+
+    @GetMapping(path = "/api/lots/{id}/label.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> label(
+            @AuthenticationPrincipal Person person, @PathVariable String id, HttpServletRequest request)
+            throws IOException {
+        person.require(Role.Right.READ);
+        LotMapper.LotRow row = mapper.byId(id, person.kitchenId()).orElseThrow(() -> new NotFound("lot"));
+        String address = ServletUriComponentsBuilder.fromContextPath(request)
+                .path("/lots/" + id)
+                .build()
+                .toUriString();
+        Kitchens.Kitchen kitchen = kitchens.of(person.kitchenId());
+        byte[] pdf = Label.of(
+                kitchen.name(),
+                row.formulaName(),
+                row.code(),
+                row.litres(),
+                row.madeAt().atZone(kitchen.zone()).toLocalDate(),
+                row.useBy(),
+                words(row.allergens()),
+                address,
+                person.units());
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"label-" + row.code() + ".pdf\"")
+                .body(pdf);
+    }
+
+    @GetMapping("/api/deliveries")
+    List<DeliveryView> deliveries(@AuthenticationPrincipal Person person) {
+        if (person.stationId() == null) {
+            person.require(Role.Right.READ);
+        }
+        Instant since = clock.instant().minus(LOOK_BACK);
+        return mapper.deliveries(person.kitchenId(), person.stationId(), since).stream()
+                .map(LotEndpoint::view)
+                .toList();
+    }
+
+    private LocalDate today(Person person) {
+        return clock.instant().atZone(kitchens.of(person.kitchenId()).zone()).toLocalDate();
+    }
+
+    private static LotView view(LotMapper.LotRow row, LocalDate today, List<LotMapper.DeliveryRow> deliveries) {
+        return new LotView(
+                row.id(),
+                row.batchId(),
+                row.batchNumber(),
+                row.code(),
+                row.formulaName(),
+                row.litres(),
+                row.leftLitres(),
+                row.madeAt(),
+                row.useBy(),
+                today.isAfter(row.useBy()),
+                words(row.allergens()),
+                row.place(),
+                row.verdict(),
+                deliveries.stream().map(LotEndpoint::view).toList());
+    }
+
+    private static DeliveryView view(LotMapper.DeliveryRow row) {
+        return new DeliveryView(
+                row.id(),
+                row.lotId(),
+                row.lotCode(),
+                row.formulaName(),
+                row.stationId(),
+                row.stationName(),
+                Optional.ofNullable(row.callId()),
+                row.litres(),
+                row.deliveredAt(),
+                row.useBy(),
+                words(row.allergens()),
+                row.deliveredBy());
+    }
+
+    private static List<String> words(String joined) {
+        return Arrays.stream(joined.split(",")).filter(word -> !word.isEmpty()).toList();
+    }
+}

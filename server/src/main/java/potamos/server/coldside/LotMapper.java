@@ -1,0 +1,123 @@
+package potamos.server.coldside;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+/** Rows of lots and deliveries. Both tell what the events of a batch tell, and are rebuilt from them. */
+@Mapper
+interface LotMapper {
+
+    record LotRow(
+            String id,
+            String kitchenId,
+            String batchId,
+            int batchNumber,
+            String code,
+            String formulaName,
+            double litres,
+            double leftLitres,
+            Instant madeAt,
+            LocalDate useBy,
+            String allergens,
+            String place,
+            String verdict) {}
+
+    record DeliveryRow(
+            String id,
+            String kitchenId,
+            String batchId,
+            String lotId,
+            String lotCode,
+            String formulaName,
+            String stationId,
+            String stationName,
+            String callId,
+            double litres,
+            Instant deliveredAt,
+            LocalDate useBy,
+            String allergens,
+            String deliveredBy) {}
+
+    String LOTS = """
+            SELECT l.id, l.kitchen_id, l.batch_id, b.number AS batch_number, l.code,
+                   JSON_VALUE(b.plan, '$.charge.formula.name') AS formula_name,
+                   l.litres, l.left_litres, l.made_at, l.use_by, l.allergens, l.place, l.verdict
+            FROM lot l JOIN batch b ON b.id = l.batch_id
+            """;
+
+    String DELIVERIES = """
+            SELECT d.id, d.kitchen_id, d.batch_id, d.lot_id, l.code AS lot_code,
+                   JSON_VALUE(b.plan, '$.charge.formula.name') AS formula_name,
+                   d.station_id, s.name AS station_name, d.call_id, d.litres, d.delivered_at, l.use_by, l.allergens,
+                   a.name AS delivered_by
+            FROM delivery d
+            JOIN lot l ON l.id = d.lot_id
+            JOIN batch b ON b.id = d.batch_id
+            JOIN station s ON s.id = d.station_id
+            JOIN batch_event e ON e.id = d.id
+            JOIN account a ON a.id = e.account_id
+            """;
+
+    @Insert("""
+            INSERT INTO lot (id, kitchen_id, batch_id, code, litres, left_litres, made_at, use_by, allergens, place, verdict)
+            VALUES (#{id}, #{kitchenId}, #{batchId}, #{code}, #{litres}, #{leftLitres}, #{madeAt}, #{useBy}, #{allergens},
+                    #{place}, #{verdict})
+            """)
+    void insertLot(
+            String id,
+            String kitchenId,
+            String batchId,
+            String code,
+            double litres,
+            double leftLitres,
+            Instant madeAt,
+            LocalDate useBy,
+            String allergens,
+            String place,
+            String verdict);
+
+    @Insert("""
+            INSERT INTO delivery (id, kitchen_id, batch_id, lot_id, station_id, call_id, litres, delivered_at)
+            VALUES (#{id}, #{kitchenId}, #{batchId}, #{lotId}, #{stationId}, #{callId}, #{litres}, #{deliveredAt})
+            """)
+    void insertDelivery(
+            String id,
+            String kitchenId,
+            String batchId,
+            String lotId,
+            String stationId,
+            String callId,
+            double litres,
+            Instant deliveredAt);
+
+    @Delete("DELETE FROM delivery WHERE batch_id = #{batchId}")
+    void forgetDeliveries(String batchId);
+
+    @Delete("DELETE FROM lot WHERE batch_id = #{batchId}")
+    void forgetLots(String batchId);
+
+    @Select(LOTS + " WHERE l.kitchen_id = #{kitchenId} AND l.left_litres > 0.01 ORDER BY l.use_by, l.made_at LIMIT 200")
+    List<LotRow> onShelf(String kitchenId);
+
+    @Select(LOTS + " WHERE l.id = #{id} AND l.kitchen_id = #{kitchenId}")
+    Optional<LotRow> byId(String id, String kitchenId);
+
+    @Select(LOTS + " WHERE l.batch_id = #{batchId} AND l.kitchen_id = #{kitchenId}")
+    Optional<LotRow> ofBatch(String batchId, String kitchenId);
+
+    @Select(DELIVERIES + """
+            WHERE d.kitchen_id = #{kitchenId} AND d.delivered_at > #{since}
+              AND (#{stationId} IS NULL OR d.station_id = #{stationId})
+            ORDER BY d.delivered_at DESC LIMIT 200
+            """)
+    List<DeliveryRow> deliveries(String kitchenId, String stationId, Instant since);
+
+    @Select(DELIVERIES + " WHERE d.lot_id = #{lotId} AND d.kitchen_id = #{kitchenId} ORDER BY d.delivered_at")
+    List<DeliveryRow> deliveriesOfLot(String lotId, String kitchenId);
+}

@@ -1,0 +1,197 @@
+package potamos.server.demo;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import potamos.core.cooling.Container;
+import potamos.core.heat.Burner;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Power;
+import potamos.core.quantity.Volume;
+import potamos.core.vessel.Shape;
+import potamos.core.vessel.Vessel;
+import potamos.server.KitchenClock;
+import potamos.server.accounts.Accounts;
+import potamos.server.accounts.Person;
+import potamos.server.accounts.Role;
+import potamos.server.formulas.Formulas;
+import potamos.server.kitchen.Kitchens;
+import potamos.server.stations.Calls;
+
+/** Loads the demo kitchen through the same doors that people use, with the clock moved to when each thing happened. */
+@Component
+@ConditionalOnProperty(name = "potamos.demo", havingValue = "true")
+class DemoKitchen implements ApplicationRunner {
+
+    private static final Logger LOG = LoggerFactory.getLogger(DemoKitchen.class);
+    private static final ZoneId ZONE = ZoneId.of("Europe/Zurich");
+    private static final LocalTime MORNING = LocalTime.of(11, 10);
+
+    private final Kitchens kitchens;
+    private final Accounts accounts;
+    private final Formulas formulas;
+    private final Calls calls;
+    private final DemoCook cook;
+    private final KitchenClock clock;
+    private final String moment;
+
+    private final Map<String, String> stations = new HashMap<>();
+    private final Map<String, String> vessels = new HashMap<>();
+    private final Map<Role, Person> people = new EnumMap<>(Role.class);
+
+    DemoKitchen(
+            Kitchens kitchens,
+            Accounts accounts,
+            Formulas formulas,
+            Calls calls,
+            DemoCook cook,
+            KitchenClock clock,
+            @Value("${potamos.demo-moment:}") String moment) {
+        this.kitchens = kitchens;
+        this.accounts = accounts;
+        this.formulas = formulas;
+        this.calls = calls;
+        this.cook = cook;
+        this.clock = clock;
+        this.moment = moment;
+    }
+
+    @Override
+    public void run(ApplicationArguments args) {
+        Instant now = moment.isEmpty()
+                ? LocalDate.ofInstant(clock.instant(), ZONE)
+                        .atTime(MORNING)
+                        .atZone(ZONE)
+                        .toInstant()
+                : Instant.parse(moment);
+        if (kitchens.none()) {
+            furnish();
+            work(now);
+            LOG.info("The demo kitchen is loaded.");
+        }
+        clock.show(now);
+    }
+
+    private void furnish() {
+        String id = kitchens.add(
+                "Kestrel Lodge",
+                Length.ofCm(115_000),
+                ZONE.getId(),
+                "metric",
+                LocalTime.of(5, 0),
+                LocalTime.of(22, 0),
+                "us-food-code");
+        formulas.stock(id);
+        for (String station : List.of("Sauce", "Soup", "Banquets", "Café")) {
+            stations.put(station, kitchens.addStation(id, station));
+        }
+        for (DemoPeople.DemoPerson p : DemoPeople.PEOPLE) {
+            String station = p.station() == null ? null : stations.get(p.station());
+            String account = accounts.add(id, station, p.signIn(), p.name(), p.role(), p.password());
+            String initials = p.name().charAt(0) + "" + p.name().charAt(p.name().indexOf(' ') + 1);
+            people.putIfAbsent(p.role(), new Person(account, id, station, p.name(), initials, p.role(), "metric"));
+        }
+        kettle(id, "K80", 55, 39.5, 12, 32);
+        pot(id, "Tall 40", 36, 40, 6.2);
+        pot(id, "Broad 40", 42, 30, 6.0);
+        pot(id, "Pot 24", 32, 30, 4.4);
+        pot(id, "Pot 12", 28, 20, 2.9);
+        pot(id, "Rondeau 15", 45, 14, 4.8);
+        for (int i = 1; i <= 4; i++) {
+            kitchens.addBurner(id, new Burner("Burner " + i, Power.ofKilowatts(i <= 2 ? 9 : 5), 0.5));
+        }
+        kitchens.addBurner(id, new Burner("Induction", Power.ofKilowatts(3.5), 0.85));
+        container(
+                id, "10 L steel bain", new Shape.Cylinder(Length.ofCm(24), Length.ofCm(25)), Container.Wall.STEEL, 10);
+        container(id, "5 L tub", new Shape.Cylinder(Length.ofCm(20), Length.ofCm(19)), Container.Wall.PLASTIC, 5);
+        Shape deep = new Shape.Pan(Length.ofCm(53), Length.ofCm(32.5), Length.ofCm(10));
+        container(id, "100 mm full pan", deep, Container.Wall.STEEL, 12);
+        Shape shallow = new Shape.Pan(Length.ofCm(53), Length.ofCm(32.5), Length.ofCm(6.5));
+        container(id, "65 mm full pan", shallow, Container.Wall.STEEL, 8);
+    }
+
+    private void kettle(String kitchen, String name, double diameter, double height, double bowl, double metal) {
+        Shape shape = new Shape.Kettle(Length.ofCm(diameter), Length.ofCm(height), Length.ofCm(bowl));
+        Vessel vessel = new Vessel(name, shape, Vessel.bookKappa(), Mass.ofKg(metal), Vessel.Handling.TILTED);
+        vessels.put(name, kitchens.addVessel(kitchen, vessel));
+    }
+
+    private void pot(String kitchen, String name, double diameter, double height, double metal) {
+        Shape shape = new Shape.Cylinder(Length.ofCm(diameter), Length.ofCm(height));
+        Vessel vessel = new Vessel(name, shape, Vessel.bookKappa(), Mass.ofKg(metal), Vessel.Handling.LIFTED);
+        vessels.put(name, kitchens.addVessel(kitchen, vessel));
+    }
+
+    private void container(String kitchen, String name, Shape shape, Container.Wall wall, double litres) {
+        kitchens.addContainer(kitchen, new Container(name, shape, wall, Length.ofMm(1.2), Volume.ofLitres(litres)));
+    }
+
+    /** Yesterday's batch on the shelf, three at work this morning, and calls that wait for a plan. */
+    private void work(Instant now) {
+        Person ilse = people.get(Role.COOK);
+        Person wen = people.get(Role.TRAINEE);
+
+        Instant yesterday = now.minus(Duration.ofHours(24));
+        clock.show(yesterday.minus(Duration.ofHours(5)));
+        String cafe = ask(ilse, "Café", 6, yesterday.plus(Duration.ofHours(9)), "for the terrace");
+        String done = cook.accept(
+                ilse,
+                cafe,
+                vessels.get("Tall 40"),
+                15,
+                yesterday.plus(Duration.ofHours(9)),
+                yesterday.minus(Duration.ofHours(5)),
+                1);
+        cook.finish(ilse, done, stations.get("Café"), cafe, 6);
+
+        clock.show(now.minus(Duration.ofMinutes(250)));
+        String soup = ask(ilse, "Soup", 9, now.plus(Duration.ofHours(4)), "");
+        String cooling =
+                cook.accept(ilse, soup, vessels.get("Pot 24"), 9, now.plus(Duration.ofHours(4)), clock.instant(), 2);
+        cook.untilCooled(ilse, cooling, 34, now);
+
+        clock.show(now.minus(Duration.ofMinutes(163)));
+        String banquets = ask(ilse, "Banquets", 13, now.plus(Duration.ofHours(7)), "consommé, keep it clear");
+        String simmering = cook.accept(
+                ilse, banquets, vessels.get("Broad 40"), 13, now.plus(Duration.ofHours(7)), clock.instant(), 3);
+        cook.untilSimmering(wen, simmering, now);
+
+        clock.show(now.minus(Duration.ofMinutes(45)));
+        String sauce = ask(ilse, "Sauce", 12, now.plus(Duration.ofHours(10)), "");
+        String coming = cook.accept(
+                ilse, sauce, vessels.get("Tall 40"), 14, now.plus(Duration.ofHours(10)), clock.instant(), 4);
+        cook.untilFirstFoam(ilse, coming, now);
+
+        clock.show(now.minus(Duration.ofMinutes(12)));
+        LocalDate tomorrow = LocalDate.ofInstant(now, ZONE).plusDays(1);
+        ask(ilse, "Soup", 20, tomorrow.atTime(10, 30).atZone(ZONE).toInstant(), "cold, for the barley soup");
+        ask(
+                ilse,
+                "Banquets",
+                30,
+                tomorrow.plusDays(1).atTime(15, 0).atZone(ZONE).toInstant(),
+                "wedding, 140 covers");
+    }
+
+    private String ask(Person person, String station, double litres, Instant readyBy, String note) {
+        String id = UUID.randomUUID().toString();
+        calls.ask(person, id, stations.get(station), "white-chicken", litres, readyBy, Set.of(), note);
+        return id;
+    }
+}

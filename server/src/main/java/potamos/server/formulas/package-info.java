@@ -1,0 +1,2 @@
+/** The kitchen's formulas, in versions. */
+package potamos.server.formulas;

@@ -1,0 +1,2 @@
+/** The kitchen: its place, its equipment, its limits, its stations. */
+package potamos.server.kitchen;

@@ -1,0 +1,139 @@
+package potamos.server.problems;
+
+import java.net.URI;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.TransactionException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
+import potamos.core.quantity.Refusal;
+import tools.jackson.core.JacksonException;
+
+/** Turns whatever was thrown into a problem that a person or a program can act on. */
+@RestControllerAdvice
+public class Problems {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    /**
+     * What is wrong with one field.
+     *
+     * @param reason why
+     * @param low    least accepted value, where there is a range
+     * @param high   greatest accepted value
+     * @param unit   of both
+     */
+    public record FieldProblem(String reason, Double low, Double high, String unit) {}
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> refusal(Refusal refusal) {
+        FieldProblem problem = refusal.hasRange()
+                ? new FieldProblem(refusal.getMessage(), refusal.low(), refusal.high(), refusal.unit())
+                : new FieldProblem(refusal.getMessage(), null, null, null);
+        return problem(
+                HttpStatus.UNPROCESSABLE_CONTENT, "refused", refusal.getMessage(), Map.of(refusal.field(), problem));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> invalid(MethodArgumentNotValidException invalid) {
+        Map<String, FieldProblem> fields = new LinkedHashMap<>();
+        invalid.getBindingResult()
+                .getFieldErrors()
+                .forEach(e -> fields.put(e.getField(), new FieldProblem(e.getDefaultMessage(), null, null, null)));
+        return problem(HttpStatus.BAD_REQUEST, "invalid", "Some fields cannot be used as they are.", fields);
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> unreadable(HttpMessageNotReadableException unreadable) {
+        Map<String, FieldProblem> fields = new LinkedHashMap<>();
+        if (unreadable.getCause() instanceof JacksonException json) {
+            // A refusal thrown inside a constructor while reading keeps its own field and range.
+            if (json.getCause() instanceof Refusal refusal) {
+                return refusal(refusal);
+            }
+            String path = json.getPath().stream()
+                    .map(step -> step.getPropertyName() == null ? "" + step.getIndex() : step.getPropertyName())
+                    .collect(Collectors.joining("."));
+            String reason = json.getOriginalMessage().contains("Unrecognized property")
+                    ? "nobody knows this field"
+                    : "not of the kind that belongs here";
+            fields.put(path.isEmpty() ? "body" : path, new FieldProblem(reason, null, null, null));
+        }
+        return problem(HttpStatus.BAD_REQUEST, "unreadable", "The request could not be read.", fields);
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> mismatch(MethodArgumentTypeMismatchException mismatch) {
+        return problem(HttpStatus.NOT_FOUND, "not-found", "There is no such address.", Map.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> noResource(NoResourceFoundException missing) {
+        return problem(HttpStatus.NOT_FOUND, "not-found", "There is no such address.", Map.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> notFound(NotFound missing) {
+        return problem(HttpStatus.NOT_FOUND, "not-found", missing.getMessage(), Map.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> forbidden(Forbidden forbidden) {
+        return problem(HttpStatus.FORBIDDEN, "forbidden", forbidden.getMessage(), Map.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> conflict(Conflict conflict) {
+        return problem(
+                HttpStatus.CONFLICT,
+                "conflict",
+                conflict.getMessage(),
+                Map.of(conflict.field(), new FieldProblem(conflict.getMessage(), null, null, null)));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> tooMany(TooMany tooMany) {
+        ProblemDetail detail = detail(HttpStatus.TOO_MANY_REQUESTS, "too-many", tooMany.getMessage(), Map.of());
+        return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
+                .header(HttpHeaders.RETRY_AFTER, Long.toString(tooMany.retryAfterS()))
+                .body(detail);
+    }
+
+    @ExceptionHandler({DataAccessException.class, TransactionException.class})
+    ResponseEntity<ProblemDetail> away(RuntimeException away) {
+        LOG.warn("The database does not answer: {}", away.getMessage());
+        ProblemDetail detail = detail(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "unavailable",
+                "The store does not answer just now. Nothing was written; try again in a moment.",
+                Map.of());
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                .header(HttpHeaders.RETRY_AFTER, "5")
+                .body(detail);
+    }
+
+    private static ResponseEntity<ProblemDetail> problem(
+            HttpStatus status, String type, String message, Map<String, FieldProblem> fields) {
+        return ResponseEntity.status(status).body(detail(status, type, message, fields));
+    }
+
+    private static ProblemDetail detail(
+            HttpStatus status, String type, String message, Map<String, FieldProblem> fields) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, message);
+        detail.setType(URI.create("urn:potamos:problem:" + type));
+        detail.setProperty("fields", fields);
+        return detail;
+    }
+}

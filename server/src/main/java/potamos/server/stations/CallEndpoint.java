@@ -1,0 +1,137 @@
+package potamos.server.stations;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import potamos.core.safety.Allergen;
+import potamos.server.accounts.Person;
+import potamos.server.formulas.Formulas;
+import potamos.server.kitchen.Kitchens;
+
+/** Calls over HTTP. */
+@RestController
+@RequestMapping("/api/calls")
+class CallEndpoint {
+
+    record CallView(
+            @NotNull String id,
+            @NotNull String stationId,
+            @NotNull String stationName,
+            @NotNull String formulaSlug,
+            @NotNull String formulaName,
+            double litres,
+            @NotNull Instant readyBy,
+            @NotNull List<Allergen> without,
+            @NotNull String note,
+            @NotNull String askedBy,
+            @NotNull Instant askedAt,
+            double deliveredL,
+            Optional<String> batchId,
+            @NotNull Calls.Status status) {}
+
+    /** What may be asked for, and by whom. */
+    record Menu(@NotNull List<MenuItem> formulas, @NotNull List<MenuStation> stations) {}
+
+    record MenuItem(
+            @NotNull String slug,
+            @NotNull String name,
+            @NotNull String family,
+            @NotNull List<Allergen> allergens) {}
+
+    record MenuStation(@NotNull String id, @NotNull String name) {}
+
+    record Ask(
+            @NotNull @Pattern(regexp = "[0-9a-f-]{36}") String id,
+            String stationId,
+            @NotBlank @Size(max = 60) String formula,
+            double litres,
+            @NotNull Instant readyBy,
+            Set<Allergen> without,
+            @Size(max = 300) String note) {}
+
+    private final Calls calls;
+    private final Formulas formulas;
+    private final Kitchens kitchens;
+
+    CallEndpoint(Calls calls, Formulas formulas, Kitchens kitchens) {
+        this.calls = calls;
+        this.formulas = formulas;
+        this.kitchens = kitchens;
+    }
+
+    @GetMapping
+    List<CallView> all(@AuthenticationPrincipal Person person) {
+        return calls.all(person).stream().map(CallEndpoint::view).toList();
+    }
+
+    @GetMapping("/menu")
+    Menu menu(@AuthenticationPrincipal Person person) {
+        return new Menu(
+                formulas.all(person.kitchenId()).stream()
+                        .map(f -> new MenuItem(f.slug(), f.name(), f.family().name(), List.copyOf(f.allergens())))
+                        .toList(),
+                kitchens.stations(person.kitchenId()).stream()
+                        .filter(s ->
+                                person.stationId() == null || person.stationId().equals(s.id()))
+                        .map(s -> new MenuStation(s.id(), s.name()))
+                        .toList());
+    }
+
+    @GetMapping("/{id}")
+    CallView one(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        return view(calls.of(person, id));
+    }
+
+    @PostMapping
+    CallView ask(@AuthenticationPrincipal Person person, @Valid @RequestBody Ask body) {
+        calls.ask(
+                person,
+                body.id(),
+                body.stationId(),
+                body.formula(),
+                body.litres(),
+                body.readyBy(),
+                body.without() == null ? Set.of() : body.without(),
+                body.note() == null ? "" : body.note());
+        return view(calls.of(person, body.id()));
+    }
+
+    @PostMapping("/{id}/withdrawal")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void withdraw(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        calls.withdraw(person, id);
+    }
+
+    private static CallView view(Calls.Call call) {
+        return new CallView(
+                call.id(),
+                call.stationId(),
+                call.stationName(),
+                call.formulaSlug(),
+                call.formulaName(),
+                call.litres(),
+                call.readyBy(),
+                call.without().stream().sorted().toList(),
+                call.note(),
+                call.askedBy(),
+                call.askedAt(),
+                call.deliveredL(),
+                call.batchId(),
+                call.status());
+    }
+}

@@ -1,0 +1,78 @@
+package potamos.server.stations;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Rows of calls, with what has become of them. */
+@Mapper
+interface CallMapper {
+
+    record CallRow(
+            String id,
+            String kitchenId,
+            String stationId,
+            String stationName,
+            String formulaSlug,
+            String formulaName,
+            double litres,
+            Instant readyBy,
+            String without,
+            String note,
+            String askedBy,
+            Instant askedAt,
+            Instant withdrawnAt,
+            double deliveredL,
+            String batchId,
+            String batchStage) {}
+
+    /** The latest batch for a call that was not given up stands for it. */
+    String CALLS = """
+            SELECT c.id, c.kitchen_id, c.station_id, s.name AS station_name, c.formula_slug,
+                   (SELECT f.name FROM formula f WHERE f.kitchen_id = c.kitchen_id AND f.slug = c.formula_slug
+                    ORDER BY f.version DESC LIMIT 1) AS formula_name,
+                   c.litres, c.ready_by, c.without, c.note, a.name AS asked_by, c.asked_at, c.withdrawn_at,
+                   COALESCE((SELECT SUM(d.litres) FROM delivery d WHERE d.call_id = c.id), 0) AS delivered_l,
+                   b.id AS batch_id, b.stage AS batch_stage
+            FROM station_call c
+            JOIN station s ON s.id = c.station_id
+            JOIN account a ON a.id = c.asked_by
+            LEFT JOIN batch b ON b.id = (
+              SELECT l.id FROM batch l WHERE l.call_id = c.id AND l.stage <> 'ABANDONED' ORDER BY l.number DESC LIMIT 1)
+            """;
+
+    @Insert("""
+            INSERT INTO station_call (id, kitchen_id, station_id, formula_slug, litres, ready_by, without, note, asked_by, asked_at)
+            VALUES (#{id}, #{kitchenId}, #{stationId}, #{formulaSlug}, #{litres}, #{readyBy}, #{without}, #{note}, #{askedBy},
+                    #{askedAt})
+            """)
+    void insert(
+            String id,
+            String kitchenId,
+            String stationId,
+            String formulaSlug,
+            double litres,
+            Instant readyBy,
+            String without,
+            String note,
+            String askedBy,
+            Instant askedAt);
+
+    @Select(CALLS + """
+            WHERE c.kitchen_id = #{kitchenId} AND c.ready_by > #{since}
+              AND (#{stationId} IS NULL OR c.station_id = #{stationId})
+            ORDER BY c.ready_by
+            LIMIT 200
+            """)
+    List<CallRow> since(String kitchenId, String stationId, Instant since);
+
+    @Select(CALLS + " WHERE c.id = #{id} AND c.kitchen_id = #{kitchenId}")
+    Optional<CallRow> byId(String id, String kitchenId);
+
+    @Update("UPDATE station_call SET withdrawn_at = #{at} WHERE id = #{id} AND withdrawn_at IS NULL")
+    void withdraw(String id, Instant at);
+}

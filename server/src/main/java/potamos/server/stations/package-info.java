@@ -1,0 +1,2 @@
+/** Stations and what they ask for. */
+package potamos.server.stations;
