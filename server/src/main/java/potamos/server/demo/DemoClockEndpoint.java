@@ -1,6 +1,7 @@
 package potamos.server.demo;
 
 import java.time.Duration;
+import io.swagger.v3.oas.annotations.Hidden;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -15,6 +16,7 @@ import potamos.server.accounts.Role;
 import potamos.server.live.Changes;
 
 /** Moves the demo's clock on, so that a day can be seen in minutes. There only in the demo. */
+@Hidden
 @RestController
 @ConditionalOnProperty(name = "potamos.demo", havingValue = "true")
 class DemoClockEndpoint {

@@ -9,6 +9,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import io.swagger.v3.oas.annotations.Hidden;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.MediaType;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -25,6 +26,7 @@ import potamos.server.accounts.Person;
  * <p>Numbers of the log are given out before their transaction ends, so a lower one can appear after a higher one. The last stretch of the log is
  * therefore read again each time, and what was told already is left out.
  */
+@Hidden
 @RestController
 class LiveEndpoint {
 

@@ -1,0 +1,61 @@
+package potamos.journeys;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ReducedMotion;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+
+/** Debian's Chromium under Playwright. */
+final class Browsers implements AutoCloseable {
+
+    private final Playwright playwright = Playwright.create(
+            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final Browser browser = playwright
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-dev-shm-usage",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
+
+    /** A visitor of their own: own cookies, own storage. */
+    BrowserContext visitor(String url, int width, int height) {
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+                .setBaseURL(url)
+                .setViewportSize(width, height)
+                .setReducedMotion(ReducedMotion.REDUCE));
+        context.setDefaultTimeout(15_000);
+        return context;
+    }
+
+    /** Signs a person of the demo in. */
+    static Page signedIn(BrowserContext visitor, String signIn) {
+        Page page = visitor.newPage();
+        page.navigate("/sign-in");
+        page.getByLabel("Sign-in name").fill(signIn);
+        page.getByLabel("Password").fill("kestrel-" + signIn);
+        page.getByRole(
+                        com.microsoft.playwright.options.AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Sign in").setExact(true))
+                .click();
+        page.getByRole(com.microsoft.playwright.options.AriaRole.NAVIGATION).waitFor();
+        return page;
+    }
+
+    @Override
+    public void close() {
+        browser.close();
+        playwright.close();
+    }
+}

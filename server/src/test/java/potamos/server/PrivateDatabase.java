@@ -1,0 +1,111 @@
+package potamos.server;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** A real MariaDB of our own for a run of tests, started and stopped by the same script as the application's. */
+public final class PrivateDatabase implements AutoCloseable {
+
+    private final Path script;
+    private final Path folder;
+    private String port;
+
+    private PrivateDatabase(Path root, Path folder) {
+        this.script = root.resolve("bin/private-mariadb");
+        this.folder = folder;
+    }
+
+    /** Starts one under a folder of the checkout's {@code .potamos}, empty of what an earlier run left. */
+    public static PrivateDatabase start(String name) {
+        Path root = root();
+        PrivateDatabase database = new PrivateDatabase(root, root.resolve(".potamos").resolve(name));
+        database.run("stop");
+        delete(database.folder);
+        database.up();
+        return database;
+    }
+
+    /** The top of the checkout, from wherever the tests were started. */
+    public static Path root() {
+        Path at = Path.of("").toAbsolutePath();
+        while (!Files.exists(at.resolve("bin/private-mariadb"))) {
+            at = at.getParent();
+            if (at == null) {
+                throw new IllegalStateException("not inside the checkout");
+            }
+        }
+        return at;
+    }
+
+    /** Starts it again after {@link #down()}, on the same port with the same rows. */
+    public void up() {
+        port = run("start").trim();
+    }
+
+    /** Stops it as a fault would: whoever is connected notices. */
+    public void down() {
+        run("stop");
+    }
+
+    public String url() {
+        return "jdbc:mariadb://127.0.0.1:" + port + "/potamos";
+    }
+
+    public String password() {
+        try {
+            return Files.readString(folder.resolve("password"));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @Override
+    public void close() {
+        down();
+        delete(folder);
+    }
+
+    private String run(String act) {
+        try {
+            List<String> command = new ArrayList<>(List.of(script.toString(), act, folder.toString()));
+            if (act.equals("start")) {
+                command.add("--fast");
+            }
+            Process process = new ProcessBuilder(command)
+                    .redirectError(ProcessBuilder.Redirect.INHERIT)
+                    .start();
+            String said;
+            try (InputStream out = process.getInputStream()) {
+                said = new String(out.readAllBytes(), StandardCharsets.UTF_8);
+            }
+            if (process.waitFor() != 0) {
+                throw new IllegalStateException("private-mariadb " + act + " failed");
+            }
+            return said;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static void delete(Path folder) {
+        if (!Files.exists(folder)) {
+            return;
+        }
+        try (var files = Files.walk(folder)) {
+            for (Path file : files.sorted(java.util.Comparator.reverseOrder()).toList()) {
+                Files.delete(file);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

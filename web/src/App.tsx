@@ -1,0 +1,72 @@
+import { lazy, Suspense } from 'react'
+import { Navigate, Route, Routes, useLocation } from 'react-router'
+import { useLive, useSession } from './api/queries'
+import { VisitContext } from './kit/session'
+import { Shell } from './kit/Shell'
+import { Empty, Failed, Loading } from './kit/Note'
+import { SignIn } from './places/visit/SignIn'
+import { FirstRun } from './places/visit/FirstRun'
+import { RangePlace } from './places/range/RangePlace'
+import { CallsPlace } from './places/calls/CallsPlace'
+
+const ChargePlace = lazy(() => import('./places/formulas/ChargePlace'))
+const FormulasPlace = lazy(() => import('./places/formulas/FormulasPlace'))
+const BatchPlace = lazy(() => import('./places/batch/BatchPlace'))
+const BatchesPlace = lazy(() => import('./places/batch/BatchesPlace'))
+const ColdPlace = lazy(() => import('./places/coldside/ColdPlace'))
+const LotPlace = lazy(() => import('./places/coldside/LotPlace'))
+const KitchenPlace = lazy(() => import('./places/kitchen/KitchenPlace'))
+
+export function App() {
+  const session = useSession()
+  const location = useLocation()
+  const person = session.data?.person
+  const connected = useLive(person !== undefined)
+  if (session.isPending) return <Loading what="the kitchen" />
+  if (session.isError)
+    return <Failed what="The kitchen" error={session.error} onRetry={() => void session.refetch()} />
+  if (session.data.firstRun) return <FirstRun />
+  if (!person) {
+    if (location.pathname === '/sign-in') return <SignIn session={session.data} />
+    return <Navigate to="/sign-in" replace state={{ from: location.pathname + location.search }} />
+  }
+  const home = person.rights.includes('READ') ? '/range' : '/calls'
+  return (
+    <VisitContext
+      value={{ person, kitchen: session.data.kitchen ?? '', zone: session.data.timeZone ?? 'UTC' }}
+    >
+      <Shell connected={connected}>
+        <Suspense fallback={<Loading what="the place" />}>
+          <Routes>
+            <Route path="/" element={<Navigate to={home} replace />} />
+            <Route path="/sign-in" element={<Back home={home} />} />
+            {person.rights.includes('READ') && (
+              <>
+                <Route path="/range" element={<RangePlace />} />
+                <Route path="/formulas" element={<FormulasPlace />} />
+                <Route path="/formulas/:slug" element={<ChargePlace />} />
+                <Route path="/batches" element={<BatchesPlace />} />
+                <Route path="/batches/:id" element={<BatchPlace />} />
+                <Route path="/cold" element={<ColdPlace />} />
+                <Route path="/kitchen" element={<KitchenPlace />} />
+              </>
+            )}
+            <Route path="/calls" element={<CallsPlace />} />
+            <Route path="/lots/:id" element={<LotPlace />} />
+            <Route
+              path="*"
+              element={<Empty title="There is no such place here">Choose one above, or go back.</Empty>}
+            />
+          </Routes>
+        </Suspense>
+      </Shell>
+    </VisitContext>
+  )
+}
+
+/** After signing in: to where the person was going. */
+function Back({ home }: { home: string }) {
+  const state: unknown = useLocation().state
+  const from = (state as { from?: string } | null)?.from
+  return <Navigate to={from && from !== '/sign-in' ? from : home} replace />
+}

@@ -1,0 +1,112 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import type { Problem } from './client'
+import { api, data, type Schemas } from './client'
+import { setServerTime } from './clock'
+
+export type Session = Schemas['SessionView']
+export type Card = Schemas['Card']
+export type Page = Schemas['Page']
+export type Call = Schemas['CallView']
+export type Charge = Schemas['ChargeView']
+export type ChargeRequest = Schemas['ChargeRequest']
+export type Lot = Schemas['LotView']
+export type Delivery = Schemas['DeliveryView']
+export type Kitchen = Schemas['KitchenView']
+
+export const useSession = () =>
+  useQuery({
+    queryKey: ['session'],
+    queryFn: async () => {
+      const session = await data(api.GET('/api/session'))
+      setServerTime(session.now)
+      return session
+    },
+    staleTime: Infinity,
+  })
+
+export const useRange = () =>
+  useQuery({
+    queryKey: ['range'],
+    queryFn: () => data(api.GET('/api/range')),
+    // Levels move by themselves; half a minute is finer than a ruler in a pot.
+    refetchInterval: 30_000,
+  })
+
+export const useBatch = (id: string) =>
+  useQuery({
+    queryKey: ['batch', id],
+    queryFn: () => data(api.GET('/api/batches/{id}', { params: { path: { id } } })),
+    refetchInterval: 30_000,
+  })
+
+export const useBatches = () =>
+  useQuery({ queryKey: ['batches'], queryFn: () => data(api.GET('/api/batches')) })
+
+export const useCalls = () => useQuery({ queryKey: ['calls'], queryFn: () => data(api.GET('/api/calls')) })
+
+export const useMenu = () =>
+  useQuery({ queryKey: ['menu'], queryFn: () => data(api.GET('/api/calls/menu')), staleTime: 60_000 })
+
+export const useLots = () => useQuery({ queryKey: ['lots'], queryFn: () => data(api.GET('/api/lots')) })
+
+export const useLot = (id: string) =>
+  useQuery({
+    queryKey: ['lot', id],
+    queryFn: () => data(api.GET('/api/lots/{id}', { params: { path: { id } } })),
+  })
+
+export const useDeliveries = () =>
+  useQuery({ queryKey: ['deliveries'], queryFn: () => data(api.GET('/api/deliveries')) })
+
+export const useKitchen = () =>
+  useQuery({ queryKey: ['kitchen'], queryFn: () => data(api.GET('/api/kitchen')), staleTime: 60_000 })
+
+/** The charge for a request; the one before stays in view while the next is on its way. */
+export const useCharge = (request: ChargeRequest | undefined) =>
+  useQuery<Charge, Problem>({
+    queryKey: ['charge', request],
+    queryFn: ({ signal }) => data(api.POST('/api/charges', { body: request!, signal })),
+    enabled: request !== undefined,
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+    retry: false,
+  })
+
+export function useChange<Input, Output>(change: (input: Input) => Promise<Output>, ...touches: string[]) {
+  const client = useQueryClient()
+  return useMutation<Output, Problem, Input>({
+    mutationFn: change,
+    onSuccess: () => Promise.all(touches.map((key) => client.invalidateQueries({ queryKey: [key] }))),
+  })
+}
+
+/** Which queries a topic of the live feed makes stale. */
+const TOUCHES: Record<string, string[]> = {
+  batches: ['range', 'batch', 'batches', 'lots', 'lot', 'deliveries', 'calls'],
+  calls: ['calls'],
+  kitchen: ['kitchen', 'charge'],
+  clock: ['session', 'range', 'batch', 'calls', 'charge'],
+}
+
+/** Listens to the live feed while someone is signed in. Tells whether it is connected. */
+export function useLive(signedIn: boolean): boolean {
+  const client = useQueryClient()
+  const [connected, setConnected] = useState(false)
+  useEffect(() => {
+    if (!signedIn) return
+    const source = new EventSource('/api/live')
+    source.addEventListener('hello', () => {
+      setConnected(true)
+      // Whatever changed while nobody was listening.
+      void client.invalidateQueries()
+    })
+    source.addEventListener('change', (event: MessageEvent<string>) => {
+      const told = JSON.parse(event.data) as { topic: string }
+      for (const key of TOUCHES[told.topic] ?? []) void client.invalidateQueries({ queryKey: [key] })
+    })
+    source.onerror = () => setConnected(false)
+    return () => source.close()
+  }, [client, signedIn])
+  return connected
+}

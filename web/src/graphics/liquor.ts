@@ -1,0 +1,22 @@
+/** Colour of a liquor by family, deepening as the bed gives itself up. The tokens are in the style sheet, so night has its own. */
+const families: Record<string, string> = {
+  WHITE: 'straw',
+  BROWN: 'umber',
+  FISH: 'pearl',
+  INFUSED: 'pearl',
+  SHELLFISH: 'coral',
+  VEGETABLE: 'moss',
+}
+
+/** Gelatin at which a liquor counts as fully coloured, g/L. */
+const FULL = 14
+
+export function liquorColour(family: string, gelatinGPerL: number): string {
+  const name = families[family] ?? 'straw'
+  const depth = Math.max(0, Math.min(1, gelatinGPerL / FULL))
+  if (depth < 0.15) {
+    const share = Math.round((depth / 0.15) * 100)
+    return `color-mix(in oklab, var(--${name}-pale) ${share}%, var(--water))`
+  }
+  return `color-mix(in oklab, var(--${name}-deep) ${Math.round(((depth - 0.15) / 0.85) * 100)}%, var(--${name}-pale))`
+}

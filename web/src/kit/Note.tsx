@@ -1,0 +1,55 @@
+import type { ReactNode } from 'react'
+import { Button } from './Button'
+
+/** Something to know before going on: amber to watch, hazard for safety only. */
+export function Note({
+  tone = 'amber',
+  children,
+}: {
+  tone?: 'amber' | 'hazard' | 'plain'
+  children: ReactNode
+}) {
+  const look = {
+    amber: 'border-amber bg-amber-ground text-amber',
+    hazard: 'border-hazard text-hazard bg-raised',
+    plain: 'border-river bg-raised text-ink',
+  }[tone]
+  return <div className={`text-15 border-l-4 px-3 py-2 ${look}`}>{children}</div>
+}
+
+export function Loading({ what }: { what: string }) {
+  return (
+    <p role="status" className="text-18 text-quiet p-8">
+      Fetching {what} …
+    </p>
+  )
+}
+
+export function Failed({ what, error, onRetry }: { what: string; error: Error; onRetry: () => void }) {
+  return (
+    <div role="alert" className="grid justify-items-start gap-3 p-8">
+      <p className="text-18 m-0">
+        {what} could not be fetched. {error.message}
+      </p>
+      <Button onClick={onRetry}>Try again</Button>
+    </div>
+  )
+}
+
+export function Empty({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <div className="grid max-w-[60ch] gap-2 py-8">
+      <p className="text-24 m-0 font-bold">{title}</p>
+      <div className="text-18 text-quiet">{children}</div>
+    </div>
+  )
+}
+
+export function Heading({ children, aside }: { children: ReactNode; aside?: ReactNode }) {
+  return (
+    <div className="mb-3 flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
+      <h2 className="text-18 m-0 font-bold">{children}</h2>
+      {aside && <div className="text-15 text-quiet">{aside}</div>}
+    </div>
+  )
+}

@@ -1,0 +1,247 @@
+import { useMemo, useState, type ReactNode } from 'react'
+import { useQueryClient } from '@tanstack/react-query'
+import { DropdownMenu } from 'radix-ui'
+import { NavLink, useNavigate } from 'react-router'
+import { api, data } from '../api/client'
+import { act, dismissRefused, forgetLast, log, useOutbox } from '../api/outbox'
+import { eventName } from '../words/en'
+import { Button } from './Button'
+import { Moon, Sun } from './icons'
+import { keySheet, useKeys } from './keys'
+import { useMay, useTimes, useVisit } from './session'
+import { Sheet } from './Sheet'
+
+const places = [
+  { to: '/range', name: 'Range', right: 'READ' },
+  { to: '/calls', name: 'Calls', right: 'ASK' },
+  { to: '/formulas', name: 'Formulas', right: 'READ' },
+  { to: '/cold', name: 'Cold side', right: 'READ' },
+  { to: '/batches', name: 'Batches', right: 'READ' },
+  { to: '/kitchen', name: 'Kitchen', right: 'READ' },
+] as const
+
+/** What every place stands in: its name and the others', the kitchen's clock, what waits to be sent, and the way back. */
+export function Shell({ connected, children }: { connected: boolean; children: ReactNode }) {
+  const may = useMay()
+  const navigate = useNavigate()
+  const { now, clock } = useTimes()
+  const [keysOpen, setKeysOpen] = useState(false)
+  const outbox = useOutbox()
+  const undo = useUndo()
+  useKeys(
+    useMemo(
+      () => ({ '?': () => setKeysOpen(true), g: () => void navigate('/range'), z: () => void undo?.() }),
+      [navigate, undo],
+    ),
+  )
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <header className="border-ink bg-surface sticky top-0 z-10 flex items-center gap-x-6 border-b-2 px-4 md:px-6">
+        <NavLink
+          to="/"
+          className="text-18 text-ink hidden font-bold no-underline md:block"
+          aria-label="Potamos, home"
+        >
+          <Wordmark />
+        </NavLink>
+        <nav aria-label="Places" className="-mx-2 flex flex-1 overflow-x-auto">
+          {places
+            .filter((place) => may(place.right))
+            .map((place) => (
+              <NavLink
+                key={place.to}
+                to={place.to}
+                className={({ isActive }) =>
+                  `text-15 relative flex min-h-[52px] items-center px-3 font-semibold whitespace-nowrap no-underline ${isActive ? 'text-ink' : 'text-quiet'}`
+                }
+              >
+                {({ isActive }) => (
+                  <>
+                    {place.name}
+                    {isActive && <Waterline />}
+                  </>
+                )}
+              </NavLink>
+            ))}
+        </nav>
+        <time className="text-24 hidden font-mono sm:block" aria-label="Kitchen time">
+          {clock(now)}
+        </time>
+        <PersonMenu onKeys={() => setKeysOpen(true)} />
+      </header>
+      {(!connected || outbox.waiting.length > 0) && (
+        <p
+          role="status"
+          className="border-amber bg-amber-ground text-15 text-amber m-0 border-b px-4 py-2 md:px-6"
+        >
+          {connected ? '' : 'No connection. What you log is kept here and sent when it is back. '}
+          {outbox.waiting.length > 0 &&
+            `${outbox.waiting.length} ${outbox.waiting.length === 1 ? 'act waits' : 'acts wait'} to be sent.`}
+        </p>
+      )}
+      {outbox.refused.length > 0 && (
+        <div
+          role="alert"
+          className="border-amber bg-amber-ground text-15 text-amber flex flex-wrap items-center gap-4 border-b px-4 py-2 md:px-6"
+        >
+          {outbox.refused.map((refused) => (
+            <span key={refused.act.id}>
+              {eventName[refused.act.kind] ?? refused.act.kind} at {clock(refused.act.at)} was not taken:{' '}
+              {refused.problem.message}.
+            </span>
+          ))}
+          <Button tone="quiet" onClick={dismissRefused}>
+            Understood
+          </Button>
+        </div>
+      )}
+      <main className="mx-auto w-full max-w-[1440px] flex-1 px-4 py-4 md:px-6 md:py-5">{children}</main>
+      {outbox.last && undo && (
+        <div
+          role="status"
+          className="border-ink bg-raised sticky bottom-0 z-10 flex items-center justify-between gap-4 border-t-2 px-4 py-1 md:px-6"
+        >
+          <span>
+            <b className="font-semibold">{eventName[outbox.last.act.kind] ?? outbox.last.act.kind}</b> at{' '}
+            {clock(outbox.last.act.at)}
+          </span>
+          <span className="flex">
+            <Button tone="quiet" onClick={() => void undo()}>
+              Undo
+            </Button>
+            <Button tone="quiet" onClick={forgetLast}>
+              Keep
+            </Button>
+          </span>
+        </div>
+      )}
+      <Sheet title="Keys" open={keysOpen} onClose={() => setKeysOpen(false)}>
+        <dl className="text-18 grid grid-cols-[80px_1fr] gap-y-3">
+          {keySheet.map(([key, does]) => (
+            <div key={key} className="contents">
+              <dt className="font-mono font-semibold">{key}</dt>
+              <dd className="m-0">{does}</dd>
+            </div>
+          ))}
+        </dl>
+      </Sheet>
+    </div>
+  )
+}
+
+const UNDO_MS = 60_000
+
+/** Takes back the last act, within a minute: as a withdrawal in the record, never as if it had not been. */
+function useUndo() {
+  const outbox = useOutbox()
+  const { now } = useTimes()
+  const last = outbox.last
+  const fresh = last !== undefined && now - new Date(last.act.at).getTime() < UNDO_MS
+  return useMemo(
+    () =>
+      fresh && last
+        ? async () => {
+            forgetLast()
+            await log(last.batchId, act('withdrawn', { corrects: last.act.id, words: 'undone' }))
+          }
+        : undefined,
+    [fresh, last],
+  )
+}
+
+function PersonMenu({ onKeys }: { onKeys: () => void }) {
+  const { person, kitchen } = useVisit()
+  const client = useQueryClient()
+  const [night, setNight] = useState(() => document.documentElement.dataset.watch === 'night')
+  const watch = () => {
+    document.documentElement.dataset.watch = night ? 'day' : 'night'
+    localStorage.setItem('watch', night ? 'day' : 'night')
+    setNight(!night)
+  }
+  const units = async () => {
+    const session = await data(
+      api.PUT('/api/session/units', { body: { units: person.units === 'metric' ? 'us' : 'metric' } }),
+    )
+    client.setQueryData(['session'], session)
+  }
+  const signOut = async () => {
+    await api.DELETE('/api/session')
+    client.clear()
+    window.location.assign('/sign-in')
+  }
+  const item =
+    'flex min-h-[48px] items-center px-4 text-15 outline-none data-[highlighted]:bg-sunken cursor-pointer'
+  return (
+    <div className="flex items-center">
+      <button
+        onClick={watch}
+        className="grid size-12 place-items-center"
+        aria-label={night ? 'Day watch' : 'Night watch'}
+      >
+        {night ? <Sun /> : <Moon />}
+      </button>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger
+          className="grid size-12 place-items-center font-semibold"
+          aria-label={`${person.name}, ${kitchen}`}
+        >
+          <span className="border-ink grid size-9 place-items-center rounded-md border-2">
+            {person.initials}
+          </span>
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content align="end" className="border-ink bg-raised z-40 min-w-[220px] border-2">
+            <DropdownMenu.Label className="border-rule text-15 border-b px-4 py-3">
+              <b className="font-semibold">{person.name}</b>
+              <br />
+              <span className="text-quiet">{kitchen}</span>
+            </DropdownMenu.Label>
+            <DropdownMenu.Item className={item} onSelect={() => void units()}>
+              {person.units === 'metric' ? 'Show gallons, pounds, °F' : 'Show litres, kilograms, °C'}
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={onKeys}>
+              Keys
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => void signOut()}>
+              Sign out
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </div>
+  )
+}
+
+function Waterline() {
+  return (
+    <svg
+      aria-hidden
+      className="absolute inset-x-3 bottom-1 h-[6px] w-[calc(100%-24px)]"
+      preserveAspectRatio="none"
+      viewBox="0 0 60 6"
+    >
+      <path d="M0 3q7.5 -5 15 0t15 0t15 0t15 0" fill="none" stroke="var(--river)" strokeWidth="2.5" />
+    </svg>
+  )
+}
+
+export function Wordmark() {
+  return (
+    <span className="inline-flex items-center gap-2">
+      <svg width="26" height="26" viewBox="0 0 32 32" aria-hidden>
+        <path
+          d="M4 6v18a4 4 0 0 0 4 4h16a4 4 0 0 0 4-4V6"
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="3"
+          strokeLinecap="round"
+        />
+        <path
+          d="M6 15c4-3 7 3 11 0s6-2 9 0v8.5a2.5 2.5 0 0 1-2.5 2.5h-15A2.5 2.5 0 0 1 6 23.5z"
+          fill="var(--river)"
+        />
+      </svg>
+      Potamos
+    </span>
+  )
+}

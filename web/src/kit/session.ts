@@ -1,0 +1,43 @@
+import { createContext, useContext, useMemo } from 'react'
+import type { Session } from '../api/queries'
+import { useNow } from '../api/clock'
+import { formatters, type Units } from '../words/units'
+import { clockTime, dayTime } from '../words/time'
+
+export type Person = NonNullable<Session['person']>
+export interface Visit {
+  person: Person
+  kitchen: string
+  zone: string
+}
+
+export const VisitContext = createContext<Visit | null>(null)
+
+export function useVisit(): Visit {
+  const visit = useContext(VisitContext)
+  if (!visit) throw new Error('outside a visit')
+  return visit
+}
+
+export const useMay = () => {
+  const { person } = useVisit()
+  return (right: Person['rights'][number]) => person.rights.includes(right)
+}
+
+/** Figures in the reader's units. */
+export function useUnits() {
+  const { person } = useVisit()
+  return useMemo(() => formatters(person.units as Units), [person.units])
+}
+
+/** Times on the kitchen's clock. */
+export function useTimes() {
+  const { zone } = useVisit()
+  const now = useNow()
+  return {
+    now,
+    zone,
+    clock: (at: string | number) => clockTime(at, zone),
+    day: (at: string | number) => dayTime(at, now, zone),
+  }
+}

@@ -1,0 +1,74 @@
+import { useState } from 'react'
+import { useBatch, type Card } from '../../api/queries'
+import type { Problem } from '../../api/client'
+import { Button } from '../../kit/Button'
+import { Note } from '../../kit/Note'
+import { useMay, useUnits } from '../../kit/session'
+import { fromNow } from '../../words/time'
+import { asksFirst, dueWords, kindOf, logAll, usual, type Due } from './acts'
+import { ActSheet } from './ActSheet'
+
+// What a kitchen usually draws and adds; the figure can be told right on the batch page.
+const FILL_C = 12
+const TOP_UP_C = 85
+
+/** The next act as one large button: a tap logs it, or opens the sheet where a figure has to be read first. */
+export function ActButton({ card, due, now }: { card: Card; due: Due; now: number }) {
+  const may = useMay()
+  const units = useUnits()
+  const [sheet, setSheet] = useState(false)
+  const [problem, setProblem] = useState<Problem>()
+  const minutes = (new Date(due.due).getTime() - now) / 60_000
+  const isDue = minutes <= 0
+  const late = new Date(due.lateAt).getTime() < now
+  const amount = amountWords(due, units)
+  if (!may('ACT')) {
+    return (
+      <p className="text-18 m-0 flex min-h-[64px] items-center font-semibold">
+        {dueWords(due)} {fromNow(due.due, now)}
+      </p>
+    )
+  }
+  const tap = async () => {
+    if (asksFirst(due)) {
+      setSheet(true)
+      return
+    }
+    setProblem(undefined)
+    const outcome = await logAll(card.id, usual(due, FILL_C, TOP_UP_C))
+    if (outcome.kind === 'refused') setProblem(outcome.problem)
+  }
+  return (
+    <div className="grid gap-2">
+      <Button
+        tone={isDue ? 'due' : 'act'}
+        large
+        className="w-full flex-wrap justify-between! gap-y-0 py-2 text-left!"
+        onClick={() => void tap()}
+      >
+        <span>
+          {dueWords(due)}
+          {amount && <span className="font-mono font-normal"> {amount}</span>}
+        </span>
+        <span className="text-15 font-mono font-normal">
+          {late ? fromNow(due.due, now) : isDue ? 'now' : fromNow(due.due, now)}
+        </span>
+      </Button>
+      {problem && <Note>{problem.message}.</Note>}
+      {sheet && <SheetFor id={card.id} kind={kindOf(due)} due={due} onClose={() => setSheet(false)} />}
+    </div>
+  )
+}
+
+function SheetFor({ id, kind, due, onClose }: { id: string; kind: string; due: Due; onClose: () => void }) {
+  const batch = useBatch(id)
+  if (!batch.data) return null
+  return <ActSheet page={batch.data} kind={kind} due={due} onClose={onClose} />
+}
+
+export function amountWords(due: Due, units: ReturnType<typeof useUnits>): string {
+  if (due.kind === 'FILL' || due.kind === 'TOP_UP') return units.litres(due.amount)
+  if (due.kind === 'WEIGH') return units.kg(due.amount)
+  if (due.kind === 'TURN_DOWN') return units.celsius(due.amount, 1)
+  return ''
+}

@@ -1,0 +1,140 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import type { Page } from '../../api/queries'
+import type { Problem } from '../../api/client'
+import { act } from '../../api/outbox'
+import { Button } from '../../kit/Button'
+import { Heading, Note } from '../../kit/Note'
+import { useMay, useTimes, useUnits } from '../../kit/session'
+import { costName } from '../../words/en'
+import { fromNow } from '../../words/time'
+import { ActButton, amountWords } from './ActButton'
+import { dueWords, kindOf, logAll, type Due } from './acts'
+import { Deliver } from '../coldside/Deliver'
+
+/** What is next, what comes after, and what may be logged at any time. */
+export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: string) => void }) {
+  const may = useMay()
+  const { now } = useTimes()
+  const { card } = page
+  const [next, ...later] = card.due
+  const onShelf = card.stage === 'ON_SHELF' || (card.stage === 'DONE' && page.storedL > 0)
+  return (
+    <section aria-label="Acts">
+      <Heading aside={next && new Date(next.lateAt).getTime() < now ? costName[next.cost] : undefined}>
+        Next
+      </Heading>
+      {next && <ActButton card={card} due={next} now={now} />}
+      {onShelf && <Deliver page={page} />}
+      {!next && !onShelf && <p className="text-18 text-quiet m-0">Nothing is left to do here.</p>}
+      {later.length > 0 && (
+        <ol className="m-0 mt-4 grid list-none p-0">
+          {later.map((due, i) => (
+            <Later key={i} page={page} due={due} now={now} onAsk={onAsk} />
+          ))}
+        </ol>
+      )}
+      {may('ACT') && card.pot.filled && card.strainedL === undefined && (
+        <div className="mt-5 flex flex-wrap gap-2">
+          <Button onClick={() => onAsk('level-read')}>Level</Button>
+          <Button onClick={() => onAsk('temperature-read')}>Temperature</Button>
+          <Button onClick={() => onAsk('skimmed')}>Skimmed</Button>
+          <Button onClick={() => onAsk('topped-up')}>Water in</Button>
+          {card.stage === 'SIMMER' && may('JUDGE') && (
+            <Button onClick={() => onAsk('judged-enough')}>Judge</Button>
+          )}
+        </div>
+      )}
+      {may('JUDGE') && card.strainedL === undefined && card.stage !== 'ABANDONED' && <GiveUp page={page} />}
+    </section>
+  )
+}
+
+function Later({
+  page,
+  due,
+  now,
+  onAsk,
+}: {
+  page: Page
+  due: Due
+  now: number
+  onAsk: (kind: string) => void
+}) {
+  const may = useMay()
+  const units = useUnits()
+  const { clock } = useTimes()
+  const late = new Date(due.lateAt).getTime() < now
+  const single = due.kind !== 'ADD'
+  const tap = () => {
+    if (single) onAsk(kindOf(due))
+    else
+      void logAll(
+        page.card.id,
+        due.parts.map((part) => act('added', { part: part.id, kg: part.kg })),
+      )
+  }
+  const simple = [
+    'SKIM',
+    'TOP_UP',
+    'READ_LEVEL',
+    'READ_TEMPERATURE',
+    'JUDGE',
+    'ADD',
+    'READ_COOLING',
+  ].includes(due.kind)
+  return (
+    <li className="border-rule flex min-h-[56px] items-center gap-3 border-b">
+      <span className={`text-15 w-14 shrink-0 font-mono ${late ? 'text-ember font-semibold' : 'text-quiet'}`}>
+        {clock(due.due)}
+      </span>
+      <span className="text-18 flex-1">
+        {dueWords(due)} <span className="text-15 font-mono">{amountWords(due, units)}</span>
+        {due.kind === 'ADD' && (
+          <span className="text-13 text-quiet block">
+            {due.parts.map((part) => `${part.name.toLowerCase()} ${units.kg(part.kg)}`).join(', ')}
+          </span>
+        )}
+      </span>
+      <span className="text-15 text-quiet whitespace-nowrap">{fromNow(due.due, now)}</span>
+      {may('ACT') && simple && (
+        <Button aria-label={`${dueWords(due)}: log now`} onClick={tap}>
+          Log
+        </Button>
+      )}
+    </li>
+  )
+}
+
+function GiveUp({ page }: { page: Page }) {
+  const [asked, setAsked] = useState(false)
+  const [problem, setProblem] = useState<Problem>()
+  if (!asked) {
+    return (
+      <p className="mt-4 mb-0">
+        <Button tone="quiet" className="px-0!" onClick={() => setAsked(true)}>
+          Give this batch up
+        </Button>
+      </p>
+    )
+  }
+  const giveUp = async () => {
+    const outcome = await logAll(page.card.id, [act('abandoned', { words: 'given up by the cook' })])
+    if (outcome.kind === 'refused') setProblem(outcome.problem)
+  }
+  return (
+    <div className="mt-4 grid gap-2">
+      <Note>
+        The vessel is freed and the call waits for a plan again. The record stays.{' '}
+        <Link to="/calls">See the calls</Link>
+      </Note>
+      <div className="flex gap-2">
+        <Button onClick={() => void giveUp()}>Give it up</Button>
+        <Button tone="quiet" onClick={() => setAsked(false)}>
+          Keep it
+        </Button>
+      </div>
+      {problem && <Note>{problem.message}.</Note>}
+    </div>
+  )
+}

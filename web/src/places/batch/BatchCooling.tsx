@@ -1,0 +1,96 @@
+import type { Page } from '../../api/queries'
+import { Wedge } from '../../graphics/Wedge'
+import { Heading, Note } from '../../kit/Note'
+import { useTimes, useUnits } from '../../kit/session'
+import { limitsNote, outcomeName } from '../../words/en'
+import { duration } from '../../words/time'
+
+const PROJECT_MIN = 8 * 60
+
+/** Readings against the limits, where they lead, and the verdict in words. */
+export function BatchCooling({ page }: { page: Page }) {
+  const units = useUnits()
+  const { now, clock } = useTimes()
+  const cooling = page.card.cooling
+  const zero = new Date(cooling.strainedAt ?? now).getTime()
+  const minute = (at: string | number) => (new Date(at).getTime() - zero) / 60_000
+  const readings = cooling.readings.map((r) => ({ minute: minute(r.at), celsius: r.celsius }))
+  const last = readings[readings.length - 1]
+  const projection =
+    last &&
+    cooling.perMinute !== undefined &&
+    cooling.mediumC !== undefined &&
+    last.celsius > cooling.coldestC
+      ? Array.from({ length: PROJECT_MIN / 10 }, (_, i) => ({
+          minute: last.minute + i * 10,
+          celsius:
+            cooling.mediumC! + (last.celsius - cooling.mediumC!) * Math.exp(-cooling.perMinute! * i * 10),
+        })).filter((p) => p.celsius > cooling.coldestC - 2)
+      : []
+  const bad = ['FAILED', 'WILL_FAIL', 'NOT_SHOWN'].includes(cooling.overall)
+  return (
+    <div>
+      <Heading aside={`${cooling.profile}, ${cooling.source}`}>
+        Cooling: <span className={bad ? 'text-hazard' : 'text-frost'}>{outcomeName[cooling.overall]}</span>
+      </Heading>
+      <Wedge
+        readings={readings}
+        plan={cooling.plan.curve}
+        stages={cooling.stages.map((s) => ({
+          fromC: s.fromC,
+          toC: s.toC,
+          startMin: s.started ? minute(s.started) : undefined,
+          deadlineMin: s.deadline ? minute(s.deadline) : undefined,
+          failed: ['FAILED', 'WILL_FAIL'].includes(s.outcome),
+        }))}
+        projection={projection}
+        nowMin={Math.min(
+          minute(now),
+          Math.max(60, ...cooling.stages.map((s) => (s.deadline ? minute(s.deadline) : 0))) + 30,
+        )}
+        temperature={(c) => units.celsius(c, 1)}
+        clock={(m) => clock(zero + m * 60_000)}
+        label={`Cooling against ${cooling.profile}: ${outcomeName[cooling.overall]}`}
+      />
+      <table className="text-15 mt-2 w-full">
+        <thead className="text-quiet text-left">
+          <tr>
+            <th className="font-normal">Stage</th>
+            <th className="font-normal">Clock from</th>
+            <th className="font-normal">By</th>
+            <th className="font-normal">Crossed</th>
+            <th className="font-normal">Verdict</th>
+          </tr>
+        </thead>
+        <tbody>
+          {cooling.stages.map((s) => (
+            <tr key={`${s.fromC}${s.toC}`} className="border-rule border-t">
+              <td className="py-1">
+                {units.celsius(s.fromC, 1)} to {units.celsius(s.toC, 1)} in {duration(s.withinMin)}
+              </td>
+              <td className="font-mono">{s.started ? clock(s.started) : '–'}</td>
+              <td className="font-mono">{s.deadline ? clock(s.deadline) : '–'}</td>
+              <td className="font-mono">
+                {s.crossed ? clock(s.crossed) : s.projected ? `about ${clock(s.projected)}` : '–'}
+              </td>
+              <td className="font-semibold">{outcomeName[s.outcome]}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="text-15 text-quiet mt-3 mb-0">
+        Planned: {cooling.plan.count} × {cooling.plan.container}, {units.litres(cooling.plan.eachL)} each,
+        stirred in ice water with at least {units.kg(cooling.plan.iceKg)} of ice. {limitsNote}
+      </p>
+      {cooling.overall === 'WILL_FAIL' && (
+        <Note tone="hazard">
+          Going by the readings it will not make its limit. Split it into more containers, add ice, stir, and
+          read again.
+        </Note>
+      )}
+      {cooling.overall === 'TIGHT' && (
+        <Note>It will be tight. More ice and a stir now buy the minutes that are missing later.</Note>
+      )}
+    </div>
+  )
+}

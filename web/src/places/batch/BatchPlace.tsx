@@ -1,0 +1,133 @@
+import { useMemo, useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { useBatch, type Page } from '../../api/queries'
+import { liquorColour } from '../../graphics/liquor'
+import { Mouths } from '../../graphics/Mouths'
+import { useKeys } from '../../kit/keys'
+import { Failed, Heading, Loading } from '../../kit/Note'
+import { useMay, useTimes, useUnits } from '../../kit/session'
+import { stageName } from '../../words/en'
+import { duration } from '../../words/time'
+import { asksFirst, kindOf, logAll, usual } from './acts'
+import { ActSheet } from './ActSheet'
+import { BatchActs } from './BatchActs'
+import { BatchCooling } from './BatchCooling'
+import { BatchPot } from './BatchPot'
+import { BatchRecord } from './BatchRecord'
+import { BatchStream } from './BatchStream'
+import { Steps } from './Steps'
+
+/** One batch from bed to delivery. */
+export default function BatchPlace() {
+  const { id = '' } = useParams()
+  const batch = useBatch(id)
+  if (batch.isPending) return <Loading what="the batch" />
+  if (!batch.data)
+    return <Failed what="The batch" error={batch.error!} onRetry={() => void batch.refetch()} />
+  return <Batch page={batch.data} />
+}
+
+function Batch({ page }: { page: Page }) {
+  const units = useUnits()
+  const { day } = useTimes()
+  const card = page.card
+  const colour = liquorColour(card.family, card.pot.gelatinGPerL || page.forecast.gelatinGPerL)
+  const [asked, setAsked] = useState<string>()
+  useBatchKeys(page, setAsked)
+  const inPot = !['COOL', 'STORE', 'ON_SHELF', 'DONE', 'ABANDONED'].includes(card.stage)
+  const late = card.lateMin > 0
+  return (
+    <>
+      <div className="mb-4 flex flex-wrap items-baseline justify-between gap-x-8 gap-y-1">
+        <h1 className="text-24 m-0 font-bold">
+          {card.formulaName}
+          <span className="text-quiet font-normal">
+            {' '}
+            in {card.vessel.name}, batch {card.number}
+          </span>
+        </h1>
+        <p className="text-18 m-0">
+          {page.call && (
+            <>
+              for <Link to="/calls">{page.call.stationName}</Link>, {units.litres(page.call.litres)} by{' '}
+              {day(card.readyBy)}.{' '}
+            </>
+          )}
+          {['ON_SHELF', 'DONE', 'ABANDONED'].includes(card.stage) ? (
+            <b className="font-semibold">{stageName[card.stage]}</b>
+          ) : (
+            <b className={`font-semibold ${late ? 'text-ember' : ''}`}>
+              Ready {day(card.readyAt)}
+              {late ? `, ${duration(card.lateMin)} late` : ''}
+            </b>
+          )}
+        </p>
+      </div>
+      <Steps page={page} />
+      <div className="mt-5 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <section aria-label={inPot ? 'The pot' : 'Cooling'}>
+          {inPot ? <BatchPot page={page} colour={colour} /> : <BatchCooling page={page} />}
+        </section>
+        <BatchActs page={page} onAsk={setAsked} />
+      </div>
+      <section className="mt-8">
+        <Heading aside="planned dashed, happened filled; temperature below">The stream</Heading>
+        <BatchStream page={page} colour={colour} />
+      </section>
+      <div className="mt-8 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <section>
+          <Heading
+            aside={
+              card.strainedL !== undefined
+                ? `${units.litres(card.strainedL)} out, planned ${units.estimate(page.forecast.yieldL)}`
+                : 'so far'
+            }
+          >
+            Where every litre went
+          </Heading>
+          <Mouths
+            entries={page.ledger.entries}
+            yieldL={page.ledger.yieldL}
+            unexplainedL={page.ledger.unexplainedL}
+            litres={(value) => units.litres(value)}
+            colour={colour}
+            measured={card.strainedL !== undefined}
+          />
+        </section>
+        <BatchRecord page={page} />
+      </div>
+      {asked && (
+        <ActSheet
+          page={page}
+          kind={asked}
+          due={card.due.find((due) => kindOf(due) === asked)}
+          onClose={() => setAsked(undefined)}
+        />
+      )}
+    </>
+  )
+}
+
+function useBatchKeys(page: Page, ask: (kind: string) => void) {
+  const may = useMay()
+  const card = page.card
+  useKeys(
+    useMemo<Record<string, () => void>>(() => {
+      const none: Record<string, () => void> = {}
+      if (!may('ACT')) return none
+      const next = card.due[0]
+      return {
+        n: () => {
+          if (!next) return
+          if (asksFirst(next)) ask(kindOf(next))
+          else void logAll(card.id, usual(next, page.fillC, page.topUpC))
+        },
+        l: () => ask('level-read'),
+        t: () => ask(card.strainedL === undefined ? 'temperature-read' : 'cooling-read'),
+        k: () => ask('skimmed'),
+        w: () => ask(card.pot.filled ? 'topped-up' : 'filled'),
+        j: () => ask('judged-enough'),
+      }
+    }, [may, card, page.fillC, page.topUpC, ask]),
+  )
+}

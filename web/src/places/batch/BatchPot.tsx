@@ -1,0 +1,90 @@
+import type { Page } from '../../api/queries'
+import { Cutaway, type Mark } from '../../graphics/Cutaway'
+import { useUnits } from '../../kit/session'
+import { bodyName } from '../../words/en'
+
+/** The pot as it should stand now, with the figures to read off from two metres. */
+export function BatchPot({ page, colour }: { page: Page; colour: string }) {
+  const units = useUnits()
+  const { card } = page
+  const pot = card.pot
+  const vessel = card.vessel
+  const planned = page.forecast.course[0]
+  const level = pot.filled ? pot.levelCm : undefined
+  const marks: Mark[] = []
+  if (pot.filled) {
+    marks.push({ cm: pot.levelCm, label: 'now', tone: 'river' })
+    if (Math.abs(pot.markCm - pot.levelCm) > 0.4) marks.push({ cm: pot.markCm, label: 'mark', tone: 'quiet' })
+    marks.push({ cm: pot.bedTopCm, label: 'bed bare', tone: 'amber' })
+  } else if (planned) {
+    marks.push({ cm: planned.levelCm, label: 'fill to here', tone: 'river' })
+  }
+  return (
+    <div className="flex flex-wrap items-end gap-x-8 gap-y-4">
+      <Cutaway
+        vessel={vessel}
+        levelCm={level}
+        bedCm={page.weighedKg['bed'] || pot.filled ? pot.bedTopCm : undefined}
+        colour={colour}
+        marks={marks}
+        scale={Math.min(7, 270 / vessel.heightCm, 300 / vessel.widthCm)}
+        lit={['BRING_UP', 'SIMMER'].includes(card.stage)}
+        foam={card.stage === 'BRING_UP' && pot.celsius > 80}
+        ruler={
+          units.units === 'us'
+            ? { unit: 'in', perCm: 1 / 2.54, every: 2 }
+            : { unit: 'cm', perCm: 1, every: 5 }
+        }
+        label={`${vessel.name} in section, ${pot.filled ? `${units.litres(pot.liquorL)}, ${units.cm(pot.belowRimCm)} below the rim` : 'empty'}`}
+      />
+      <dl className="m-0 grid min-w-[150px] gap-3">
+        {pot.filled ? (
+          <>
+            <Figure name="In the pot" value={units.litres(pot.liquorL)} large />
+            <Figure name="Below the rim" value={units.cm(pot.belowRimCm)} />
+            <Figure name="Liquor" value={units.celsius(pot.celsius, 1)} />
+            <Figure name="Steam" value={`${units.litres(pot.steamLPerH)}/h`} />
+            <Figure name="Cold it" value={bodyName[pot.body] ?? ''} />
+            <Figure
+              name="Expected out"
+              value={`${units.estimate(card.expectedL)}`}
+              note={units.spread(card.expectedL)}
+            />
+          </>
+        ) : (
+          <>
+            <Figure name={page.bedName} value={units.kg(page.plannedBedKg)} large />
+            <Figure name="Water" value={units.litres(page.plannedWaterL)} />
+            <Figure
+              name="Expected out"
+              value={units.estimate(page.forecast.yieldL)}
+              note={units.spread(page.forecast.yieldL)}
+            />
+          </>
+        )}
+      </dl>
+    </div>
+  )
+}
+
+export function Figure({
+  name,
+  value,
+  note,
+  large,
+}: {
+  name: string
+  value: string
+  note?: string
+  large?: boolean
+}) {
+  return (
+    <div>
+      <dt className="text-13 text-quiet">{name}</dt>
+      <dd className={`m-0 font-mono font-semibold ${large ? 'text-36' : 'text-18'}`}>
+        {value}
+        {note && <span className="text-13 text-quiet block font-normal">likely {note}</span>}
+      </dd>
+    </div>
+  )
+}

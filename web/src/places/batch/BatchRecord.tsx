@@ -1,0 +1,102 @@
+import { useState } from 'react'
+import type { Schemas } from '../../api/client'
+import type { Page } from '../../api/queries'
+import { Button } from '../../kit/Button'
+import { Heading } from '../../kit/Note'
+import { useMay, useTimes, useUnits } from '../../kit/session'
+import { eventName } from '../../words/en'
+import { duration } from '../../words/time'
+import { CorrectSheet } from './CorrectSheet'
+
+type Event = Schemas['EventView']
+type Figures = Schemas['Figures']
+
+const correctable = new Set([
+  'weighed-in',
+  'filled',
+  'skimmed',
+  'level-read',
+  'temperature-read',
+  'topped-up',
+  'added',
+  'strained',
+  'cooling-read',
+])
+
+/** Every entry with its time and initials; what was corrected is struck through, never gone. */
+export function BatchRecord({ page }: { page: Page }) {
+  const may = useMay()
+  const { clock } = useTimes()
+  const words = useFigureWords(page)
+  const [correcting, setCorrecting] = useState<Event>()
+  const shown = page.events.filter((e) => e.kind !== 'corrected' && e.kind !== 'withdrawn')
+  return (
+    <section>
+      <Heading
+        aside={
+          <>
+            <a href={`/api/batches/${page.card.id}/record.csv`}>CSV</a>,{' '}
+            <a href={`/api/batches/${page.card.id}/record.json`}>JSON</a>
+          </>
+        }
+      >
+        The record
+      </Heading>
+      {shown.length === 0 && <p className="text-18 text-quiet">The first act writes the first line.</p>}
+      <ol reversed className="m-0 list-none p-0" aria-label="Entries, latest first">
+        {[...shown].reverse().map((event) => (
+          <li
+            key={event.id}
+            className="border-rule text-15 flex min-h-[40px] items-center gap-3 border-b py-1"
+          >
+            <span className="w-12 shrink-0 font-mono">{clock(event.at)}</span>
+            <span className="w-8 shrink-0 font-semibold" title={event.byName}>
+              {event.by}
+            </span>
+            <span className={`flex-1 ${event.withdrawn ? 'text-quiet line-through' : ''}`}>
+              {eventName[event.kind] ?? event.kind}{' '}
+              <span className={event.correctedTo ? 'text-quiet font-mono line-through' : 'font-mono'}>
+                {words(event.figures)}
+              </span>
+              {event.correctedTo && (
+                <span className="font-mono font-semibold"> {words(event.correctedTo)}</span>
+              )}
+              {event.reason && <span className="text-13 text-quiet block">{event.reason}</span>}
+            </span>
+            {may('JUDGE') && !event.withdrawn && correctable.has(event.kind) && (
+              <Button
+                tone="quiet"
+                className="min-h-[36px]! px-1!"
+                onClick={() => setCorrecting(event)}
+                aria-label={`Correct ${eventName[event.kind]} at ${clock(event.at)}`}
+              >
+                Correct
+              </Button>
+            )}
+          </li>
+        ))}
+      </ol>
+      {correcting && <CorrectSheet page={page} event={correcting} onClose={() => setCorrecting(undefined)} />}
+    </section>
+  )
+}
+
+function useFigureWords(page: Page) {
+  const units = useUnits()
+  return (figures: Figures): string => {
+    const part =
+      page.parts.find((p) => p.id === figures.part)?.name ?? (figures.part ? page.bedName : undefined)
+    return [
+      part,
+      figures.kg !== undefined && units.kg(figures.kg),
+      figures.litres !== undefined &&
+        (figures.litres < 0.2 ? `${Math.round(figures.litres * 1000)} mL` : units.litres(figures.litres)),
+      figures.belowRimCm !== undefined && `${units.cm(figures.belowRimCm)} below the rim`,
+      figures.litres === undefined && figures.celsius !== undefined && units.celsius(figures.celsius),
+      figures.longerMin !== undefined && `+${duration(figures.longerMin)}`,
+      figures.words,
+    ]
+      .filter(Boolean)
+      .join(', ')
+  }
+}

@@ -1,0 +1,56 @@
+import { Link } from 'react-router'
+import { useBatches } from '../../api/queries'
+import { Empty, Failed, Loading } from '../../kit/Note'
+import { useTimes, useUnits } from '../../kit/session'
+import { stageName } from '../../words/en'
+
+/** Batches, latest first: what was called, planned and came out. */
+export default function BatchesPlace() {
+  const batches = useBatches()
+  const units = useUnits()
+  const { day } = useTimes()
+  if (batches.isPending) return <Loading what="the batches" />
+  if (!batches.data)
+    return <Failed what="The batches" error={batches.error} onRetry={() => void batches.refetch()} />
+  if (batches.data.length === 0)
+    return (
+      <Empty title="No batch yet">
+        Accept a plan, and the batch keeps its record here from the first act on.
+      </Empty>
+    )
+  return (
+    <>
+      <h1 className="text-24 mt-0 mb-4 font-bold">Batches</h1>
+      <ul className="m-0 list-none p-0">
+        {batches.data.map((batch) => {
+          const off = batch.strainedL === undefined ? 0 : batch.strainedL - batch.expectedL
+          return (
+            <li key={batch.id} className="border-rule border-t last:border-b">
+              <Link
+                to={`/batches/${batch.id}`}
+                className="text-ink grid min-h-[64px] grid-cols-[56px_1fr_auto] items-center gap-x-4 no-underline md:grid-cols-[64px_2fr_1fr_1fr_1fr]"
+              >
+                <span className="text-24 font-mono font-semibold">{batch.number}</span>
+                <span>
+                  <b className="font-semibold">{batch.formulaName}</b>
+                  <span className="text-15 text-quiet block">
+                    {batch.vesselName}, {day(batch.acceptedAt)}
+                  </span>
+                </span>
+                <span className="text-15 hidden font-mono md:block">
+                  called {units.litres(batch.calledL)}
+                </span>
+                <span className="text-15 hidden font-mono md:block">
+                  {batch.strainedL === undefined
+                    ? `planned ${units.litres(batch.expectedL)}`
+                    : `out ${units.litres(batch.strainedL)} (${off >= 0 ? '+' : '−'}${units.litres(Math.abs(off))})`}
+                </span>
+                <span className="text-15 text-right font-semibold">{stageName[batch.stage]}</span>
+              </Link>
+            </li>
+          )
+        })}
+      </ul>
+    </>
+  )
+}

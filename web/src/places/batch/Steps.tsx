@@ -1,0 +1,55 @@
+import type { Page } from '../../api/queries'
+import { useTimes } from '../../kit/session'
+import { stageName } from '../../words/en'
+
+const order = [
+  'WEIGH_IN',
+  'BLANCH',
+  'FILL',
+  'BRING_UP',
+  'SIMMER',
+  'REST',
+  'STRAIN',
+  'COOL',
+  'STORE',
+  'ON_SHELF',
+  'DONE',
+]
+
+/** The stages on one line: done, now, and when the rest begins by the plan as it has moved. */
+export function Steps({ page }: { page: Page }) {
+  const { clock } = useTimes()
+  const at = order.indexOf(page.card.stage)
+  return (
+    <ol aria-label="Stages" className="m-0 flex list-none gap-0 overflow-x-auto p-0">
+      {page.planned.map((step) => {
+        const index = order.indexOf(step.stage)
+        const state = index < at ? 'done' : index === at ? 'now' : 'ahead'
+        const moved = page.outlook.find((o) => o.stage === step.stage)
+        const look = {
+          done: 'border-river text-quiet',
+          now: 'border-ember text-ink',
+          ahead: 'border-rule text-quiet',
+        }[state]
+        return (
+          <li
+            key={step.stage}
+            aria-current={state === 'now' ? 'step' : undefined}
+            className={`min-w-[88px] flex-1 border-t-4 pt-1 pr-3 ${look}`}
+          >
+            <span className={`text-15 block ${state === 'now' ? 'font-bold' : 'font-semibold'}`}>
+              {stageName[step.stage]}
+            </span>
+            <span className="text-13 block font-mono whitespace-nowrap">
+              {state === 'ahead'
+                ? clock(moved?.from ?? step.from)
+                : state === 'done'
+                  ? 'done'
+                  : `to ${clock(moved?.to ?? step.to)}`}
+            </span>
+          </li>
+        )
+      })}
+    </ol>
+  )
+}

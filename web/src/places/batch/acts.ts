@@ -1,0 +1,114 @@
+import type { Schemas } from '../../api/client'
+import type { Page } from '../../api/queries'
+import { act, log, type Act, type Outcome } from '../../api/outbox'
+import { dueName } from '../../words/en'
+
+export type Due = Schemas['DueView']
+
+/** Which event an act due becomes. */
+const kinds: Record<string, string> = {
+  WEIGH: 'weighed-in',
+  BLANCH: 'blanched',
+  FILL: 'filled',
+  LIGHT: 'heat-on',
+  FIRST_FOAM: 'first-foam',
+  TURN_DOWN: 'simmer-reached',
+  SKIM: 'skimmed',
+  READ_LEVEL: 'level-read',
+  READ_TEMPERATURE: 'temperature-read',
+  TOP_UP: 'topped-up',
+  ADD: 'added',
+  JUDGE: 'judged-enough',
+  STRAIN: 'strained',
+  BEGIN_COOLING: 'cooling-began',
+  READ_COOLING: 'cooling-read',
+  RESCUE: 'reheated',
+  STORE: 'stored',
+}
+
+/** Acts that carry a figure only a person can read, or a choice; these open a sheet, the others log at a tap. */
+const asks = new Set([
+  'READ_LEVEL',
+  'READ_TEMPERATURE',
+  'READ_COOLING',
+  'JUDGE',
+  'STRAIN',
+  'STORE',
+  'WEIGH',
+  'RESCUE',
+])
+
+export const kindOf = (due: Due) => kinds[due.kind] ?? 'noted'
+export const asksFirst = (due: Due) => asks.has(due.kind)
+
+export function dueWords(due: Due): string {
+  const name = dueName[due.kind] ?? due.kind
+  if (due.kind !== 'ADD') return name
+  const parts = due.parts.map((part) => part.name.toLowerCase())
+  if (parts.length > 3) return 'Sachet in'
+  return `Put in ${parts.join(', ')}`
+}
+
+/** What a tap logs: the usual amounts. Several parts that go in together are several entries of one tap. */
+export function usual(due: Due, fillC: number, topUpC: number): Act[] {
+  switch (due.kind) {
+    case 'FILL':
+      return [act('filled', { litres: due.amount, celsius: fillC })]
+    case 'TOP_UP':
+      return [act('topped-up', { litres: Math.max(0.1, due.amount), celsius: topUpC })]
+    case 'SKIM':
+      return [act('skimmed', { litres: due.amount })]
+    case 'FIRST_FOAM':
+      return [act('first-foam'), act('skimmed', { litres: due.amount })]
+    case 'ADD':
+      return due.parts.map((part) => act('added', { part: part.id, kg: part.kg }))
+    default:
+      return [act(kindOf(due))]
+  }
+}
+
+/** Logs acts one after another and tells what became of the first that was not simply taken. */
+export async function logAll(batchId: string, acts: Act[]): Promise<Outcome> {
+  const outcomes = await Promise.all(acts.map((one) => log(batchId, one)))
+  return outcomes.find((outcome) => outcome.kind !== 'sent') ?? outcomes[outcomes.length - 1]!
+}
+
+/** Which part of the figure a sheet asks for, and what stands there first. */
+export interface Question {
+  kind: string
+  field: 'litres' | 'kg' | 'celsius' | 'belowRimCm'
+  start: number | undefined
+  label: string
+  part?: string
+}
+
+export function question(kind: string, page: Page, due?: Due): Question | undefined {
+  const pot = page.card.pot
+  const last = page.card.cooling.readings[page.card.cooling.readings.length - 1]
+  switch (kind) {
+    case 'weighed-in': {
+      const part = due?.parts[0]?.id ?? 'bed'
+      return { kind, field: 'kg', start: due?.amount ?? page.plannedBedKg, label: 'On the scale', part }
+    }
+    case 'filled':
+      return { kind, field: 'litres', start: due?.amount ?? page.plannedWaterL, label: 'Water drawn' }
+    case 'skimmed':
+      return { kind, field: 'litres', start: due?.amount ?? 0.1, label: 'Liquor lost with the scum' }
+    case 'topped-up':
+      return { kind, field: 'litres', start: due ? due.amount : 1, label: 'Water added' }
+    case 'level-read':
+      return { kind, field: 'belowRimCm', start: pot.belowRimCm, label: 'Below the rim' }
+    case 'temperature-read':
+      return { kind, field: 'celsius', start: pot.celsius, label: 'In the liquor' }
+    case 'strained':
+      return { kind, field: 'litres', start: page.card.expectedL.p50, label: 'Litres out' }
+    case 'cooling-read':
+      return { kind, field: 'celsius', start: last?.celsius ?? 85, label: 'In the stock' }
+    case 'reheated':
+      return { kind, field: 'celsius', start: page.card.cooling.reheatC, label: 'Reheated to' }
+    case 'stored':
+      return { kind, field: 'litres', start: due?.amount ?? page.card.strainedL, label: 'Put away' }
+    default:
+      return undefined
+  }
+}

@@ -1,0 +1,93 @@
+import { Link, useParams } from 'react-router'
+import { useBatch, useLot } from '../../api/queries'
+import { Failed, Heading, Loading, Note } from '../../kit/Note'
+import { useMay, useTimes, useUnits } from '../../kit/session'
+import { allergenName, outcomeName } from '../../words/en'
+import { plainDay } from '../../words/time'
+import { Figure } from '../batch/BatchPot'
+import { Deliver } from './Deliver'
+
+/** A lot, as its label's code opens it. */
+export default function LotPlace() {
+  const { id = '' } = useParams()
+  const lot = useLot(id)
+  const may = useMay()
+  const units = useUnits()
+  const { day } = useTimes()
+  if (lot.isPending) return <Loading what="the lot" />
+  if (!lot.data) return <Failed what="The lot" error={lot.error!} onRetry={() => void lot.refetch()} />
+  const it = lot.data
+  return (
+    <>
+      <h1 className="text-24 mt-0 mb-1 font-bold">
+        {it.formulaName} <span className="text-quiet font-normal">lot {it.code}</span>
+      </h1>
+      <p className="text-18 mt-0 mb-5">
+        {it.place || 'Cold store'}.{' '}
+        {may('READ') && (
+          <>
+            From <Link to={`/batches/${it.batchId}`}>batch {it.batchNumber}</Link>.
+          </>
+        )}
+      </p>
+      {it.pastUseBy && (
+        <Note tone="hazard">Past its use-by day. Do not hand it out; discard it with initials.</Note>
+      )}
+      <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <section>
+          <dl className="m-0 grid grid-cols-2 gap-5">
+            <Figure name="Use by" value={plainDay(it.useBy)} large />
+            <Figure name="Left" value={units.litres(it.leftL)} large />
+            <Figure name="Put away" value={`${units.litres(it.litres)}, ${day(it.madeAt)}`} />
+            <Figure name="Cooling" value={outcomeName[it.verdict] ?? it.verdict} />
+            <Figure
+              name="Contains"
+              value={it.allergens.length ? it.allergens.map(allergenName).join(', ') : 'no listed allergen'}
+            />
+          </dl>
+          {may('READ') && (
+            <p className="mt-6">
+              <a
+                href={`/api/lots/${it.id}/label.pdf`}
+                target="_blank"
+                rel="noreferrer"
+                className="border-ink bg-raised text-ink inline-flex min-h-[48px] items-center rounded-md border-2 px-4 font-semibold no-underline"
+              >
+                Label (PDF)
+              </a>
+            </p>
+          )}
+          <div className="mt-8">
+            <Heading>Slips from this lot</Heading>
+            {it.deliveries.length === 0 && <p className="text-18 text-quiet">Nothing has left it yet.</p>}
+            <ul className="m-0 list-none p-0">
+              {it.deliveries.map((slip) => (
+                <li
+                  key={slip.id}
+                  className="border-rule text-15 flex min-h-[44px] items-center justify-between gap-4 border-b"
+                >
+                  <b className="font-semibold">{slip.stationName}</b>
+                  <span className="font-mono">{units.litres(slip.litres)}</span>
+                  <span className="text-quiet">
+                    {day(slip.deliveredAt)}, {slip.deliveredBy}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </div>
+        </section>
+        {may('READ') && (
+          <section>
+            <Heading>Deliver</Heading>
+            <DeliverFor batchId={it.batchId} />
+          </section>
+        )}
+      </div>
+    </>
+  )
+}
+
+function DeliverFor({ batchId }: { batchId: string }) {
+  const batch = useBatch(batchId)
+  return batch.data ? <Deliver page={batch.data} /> : null
+}

@@ -1,0 +1,129 @@
+import { Slider } from 'radix-ui'
+import type { Problem } from '../../api/client'
+import type { Charge } from '../../api/queries'
+import { Choice } from '../../kit/Choice'
+import { NumberField } from '../../kit/NumberField'
+import { Note } from '../../kit/Note'
+import { useUnits } from '../../kit/session'
+import { duration } from '../../words/time'
+import type { GoalKind, Wish } from './ChargePlace'
+
+interface Props {
+  charge: Charge
+  wish: Wish
+  onWish: (wish: Wish) => void
+  problem?: Problem
+}
+
+const fieldOf: Record<GoalKind, string> = {
+  LITRES: 'litres',
+  BED: 'bedKg',
+  WATER: 'waterL',
+  VESSEL: 'vessel',
+}
+
+/** What is given, where, and by which school. */
+export function ChargeControls({ charge, wish, onWish, problem }: Props) {
+  const units = useUnits()
+  const start: Record<GoalKind, number | undefined> = {
+    LITRES: Math.round(charge.forecast.yieldL.p50 * 2) / 2,
+    BED: Math.round(charge.bedKg * 2) / 2,
+    WATER: Math.round(charge.waterL * 2) / 2,
+    VESSEL: undefined,
+  }
+  const fieldProblem = problem?.fields[fieldOf[wish.goal]] ?? problem?.fields.value
+  return (
+    <section aria-label="What is given" className="grid content-start gap-5">
+      <div className="grid gap-1">
+        <span className="text-15 font-semibold">Solve from</span>
+        <Choice<GoalKind>
+          label="Solve from"
+          value={wish.goal}
+          onValue={(goal) =>
+            onWish({
+              ...wish,
+              goal,
+              value: start[goal],
+              vessel: goal === 'VESSEL' ? charge.vessel.id : wish.vessel,
+            })
+          }
+          options={[
+            { value: 'LITRES', name: 'Litres' },
+            { value: 'BED', name: 'Bones' },
+            { value: 'VESSEL', name: 'Full pot' },
+            { value: 'WATER', name: 'Water' },
+          ]}
+        />
+      </div>
+      {wish.goal !== 'VESSEL' && (
+        <NumberField
+          label={
+            { LITRES: 'Litres out, strained', BED: 'Bones in hand', WATER: 'Water to draw', VESSEL: '' }[
+              wish.goal
+            ]
+          }
+          dimension={wish.goal === 'BED' ? 'kg' : 'litres'}
+          units={units.units}
+          value={wish.value}
+          step={1}
+          onValue={(value) => value !== undefined && onWish({ ...wish, value })}
+          problem={fieldProblem}
+        />
+      )}
+      {problem && !fieldProblem && <Note>{problem.message}.</Note>}
+      <fieldset className="m-0 grid gap-1 border-0 p-0">
+        <legend className="text-15 mb-1 p-0 font-semibold">Vessel</legend>
+        <div className="grid grid-cols-2 gap-2">
+          {charge.vessels.map((vessel) => (
+            <button
+              key={vessel.id}
+              type="button"
+              aria-pressed={vessel.id === charge.vessel.id}
+              onClick={() => onWish({ ...wish, vessel: vessel.id })}
+              className="border-ink bg-raised text-15 aria-pressed:bg-ink aria-pressed:text-surface grid min-h-[52px] rounded-md border-2 px-3 py-1 text-left font-semibold"
+            >
+              {vessel.name}
+              <span className="text-13 font-normal opacity-90">
+                {units.litres(vessel.brimfulL, units.units === 'us' ? 0.1 : 1)},{' '}
+                {!vessel.free ? 'in use' : vessel.fits ? 'fits' : 'does not fit'}
+              </span>
+            </button>
+          ))}
+        </div>
+      </fieldset>
+      <div className="grid gap-1">
+        <span className="text-15 font-semibold">Blanch</span>
+        <Choice
+          label="Blanch"
+          value={charge.blanched ? 'yes' : 'no'}
+          onValue={(value) => onWish({ ...wish, blanch: value === 'yes' })}
+          options={[
+            { value: 'no', name: 'No, for flavour' },
+            { value: 'yes', name: 'Yes, for clarity' },
+          ]}
+        />
+      </div>
+      <div className="grid gap-2">
+        <span className="text-15 flex justify-between font-semibold" id="simmer-length">
+          Simmer <span className="font-mono">{duration(charge.simmerMin)}</span>
+        </span>
+        <Slider.Root
+          className="relative flex h-12 touch-none items-center select-none"
+          min={Math.min(charge.leastSimmerMin, 60)}
+          max={Math.max(charge.mostSimmerMin, 360)}
+          step={15}
+          value={[wish.simmerMin ?? charge.simmerMin]}
+          onValueChange={([simmerMin]) => onWish({ ...wish, simmerMin })}
+        >
+          <Slider.Track className="bg-rule relative h-[6px] grow">
+            <Slider.Range className="bg-river absolute h-full" />
+          </Slider.Track>
+          <Slider.Thumb
+            aria-label="Length of the simmer in minutes"
+            className="border-river bg-raised block h-10 w-6 rounded-md border-2"
+          />
+        </Slider.Root>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,80 @@
+import type { Charge } from '../../api/queries'
+import { Cutaway } from '../../graphics/Cutaway'
+import { litresAt } from '../../graphics/vessel'
+import { useUnits } from '../../kit/session'
+import { bodyName } from '../../words/en'
+import { duration } from '../../words/time'
+import { Figure } from '../batch/BatchPot'
+import type { Wish } from './ChargePlace'
+
+/** The pot in section with a water line that can be dragged; what follows from it stands beside. */
+export function ChargePot({
+  charge,
+  colour,
+  wish,
+  onWish,
+}: {
+  charge: Charge
+  colour: string
+  wish: Wish
+  onWish: (wish: Wish) => void
+}) {
+  const units = useUnits()
+  const { vessel, levels, forecast } = charge
+  const filledL = litresAt(vessel, levels.filledCm)
+  const drag = (cm: number) => {
+    // Water and contents keep their ratio along a charge, so the level asks for so much water.
+    const water = (charge.waterL / filledL) * litresAt(vessel, cm)
+    onWish({ ...wish, goal: 'WATER', value: Math.max(0.5, Math.round(water * 10) / 10), vessel: vessel.id })
+  }
+  const bare = forecast.bedBareAtMin
+  return (
+    <section aria-label="The pot" className="grid content-start justify-items-center gap-4">
+      <Cutaway
+        vessel={vessel}
+        levelCm={levels.filledCm}
+        bedCm={levels.bedRawCm}
+        colour={colour}
+        scale={Math.min(7.5, 330 / vessel.heightCm, 330 / vessel.widthCm)}
+        marks={[
+          { cm: levels.filledCm, label: 'water line', tone: 'river' },
+          { cm: levels.bedSettledCm, label: 'bed, settled', tone: 'quiet' },
+          { cm: levels.fillLineCm, label: 'fill line', tone: 'quiet' },
+        ]}
+        ruler={
+          units.units === 'us'
+            ? { unit: 'in', perCm: 1 / 2.54, every: 2 }
+            : { unit: 'cm', perCm: 1, every: 5 }
+        }
+        onLevel={drag}
+        levelText={`${units.litres(charge.waterL)} of water, ${units.cm(levels.filledBelowRimCm)} below the rim`}
+        label={`${vessel.name} in section with ${units.kg(charge.bedKg)} of ${charge.bedName} under ${units.litres(charge.waterL)} of water`}
+      />
+      <dl className="m-0 grid w-full grid-cols-2 gap-x-6 gap-y-3 sm:grid-cols-3">
+        <Figure
+          name="Litres out"
+          value={units.estimate(forecast.yieldL)}
+          note={units.spread(forecast.yieldL)}
+          large
+        />
+        <Figure name="Water" value={units.litres(charge.waterL)} note={undefined} large />
+        <Figure name="Bones" value={units.kg(charge.bedKg)} large />
+        <Figure name="Below the rim" value={units.cm(levels.filledBelowRimCm)} />
+        <Figure name="Over the bed" value={units.cm(levels.coverCm)} />
+        <Figure name="Bring-up" value={duration(forecast.bringUpMin)} />
+        <Figure name="Simmer at" value={units.celsius(forecast.simmerC, 1)} />
+        <Figure name="Steam, all" value={units.litres(forecast.evaporatedL)} />
+        <Figure
+          name="Top-ups"
+          value={
+            forecast.topUps.length
+              ? units.litres(forecast.topUps.reduce((sum, t) => sum + t.litres, 0))
+              : 'none'
+          }
+        />
+        <Figure name="Cold it" value={bodyName[forecast.body] ?? ''} />
+        {bare !== undefined && <Figure name="Bed bare after" value={duration(bare)} />}
+      </dl>
+    </section>
+  )
+}

@@ -1,0 +1,99 @@
+import type { Problem } from '../../api/client'
+import type { Call, Charge } from '../../api/queries'
+import { Button } from '../../kit/Button'
+import { Choice } from '../../kit/Choice'
+import { Heading, Note } from '../../kit/Note'
+import { useMay, useTimes } from '../../kit/session'
+import { stageName } from '../../words/en'
+import { duration } from '../../words/time'
+
+interface Props {
+  charge: Charge
+  call?: Call
+  startNow: boolean
+  onStartNow: (startNow: boolean) => void
+  busy: boolean
+  problem?: Problem
+  onAccept: () => void
+}
+
+const tones: Record<string, string> = {
+  BRING_UP: 'var(--ember)',
+  SIMMER: 'var(--straw-deep)',
+  COOL: 'var(--frost)',
+}
+
+/** The stages on the clock, backwards from when it is wanted, and the word that freezes them. */
+export function PlanStrip({ charge, call, startNow, onStartNow, busy, problem, onAccept }: Props) {
+  const may = useMay()
+  const { day, clock } = useTimes()
+  const plan = charge.plan
+  if (!plan) return null
+  const start = new Date(plan.startAt).getTime()
+  const whole = new Date(plan.readyAt).getTime() - start
+  const free = charge.vessels.find((v) => v.id === charge.vessel.id)?.free ?? false
+  return (
+    <section className="ruled mt-6">
+      <Heading
+        aside={plan.inTime ? `${duration(plan.spareMin)} to spare` : `${duration(plan.spareMin)} too late`}
+      >
+        Start {day(plan.startAt)}, ready {day(plan.readyAt)}
+      </Heading>
+      <div
+        className="border-ink flex h-[52px] w-full overflow-hidden border-2"
+        role="img"
+        aria-label={plan.steps.map((s) => `${stageName[s.stage]} ${clock(s.from)}`).join(', ')}
+      >
+        {plan.steps.map((step) => {
+          const length = new Date(step.to).getTime() - new Date(step.from).getTime()
+          return (
+            <div
+              key={step.stage}
+              className="border-ink text-13 grid min-w-[3px] content-center overflow-hidden border-r px-1 whitespace-nowrap last:border-r-0"
+              style={{
+                flexGrow: Math.max(length / whole, 0.004),
+                flexBasis: 0,
+                background: tones[step.stage]
+                  ? `color-mix(in oklab, ${tones[step.stage]} 30%, var(--raised))`
+                  : 'var(--raised)',
+              }}
+            >
+              {length / whole > 0.07 && (
+                <>
+                  <b className="font-semibold">{stageName[step.stage]}</b>
+                  <span className="font-mono">{clock(step.from)}</span>
+                </>
+              )}
+            </div>
+          )
+        })}
+      </div>
+      <ul className="text-15 text-quiet m-0 mt-2 flex list-none flex-wrap gap-x-5 gap-y-1 p-0">
+        {plan.steps.map((step) => (
+          <li key={step.stage}>
+            {stageName[step.stage]} <span className="text-ink font-mono">{clock(step.from)}</span>
+          </li>
+        ))}
+      </ul>
+      {may('PLAN') && (
+        <div className="mt-4 flex flex-wrap items-center gap-4">
+          <Choice
+            label="When to start"
+            value={startNow ? 'now' : 'latest'}
+            onValue={(value) => onStartNow(value === 'now')}
+            options={[
+              { value: 'latest', name: 'As late as will do' },
+              { value: 'now', name: 'Start now' },
+            ]}
+          />
+          <Button tone="act" large disabled={busy || !charge.fits || !free} onClick={onAccept}>
+            Accept this plan
+          </Button>
+          {!charge.fits && <span className="text-15 text-quiet">It has to fit its vessel first.</span>}
+          {!call && <span className="text-15 text-quiet">No call behind it: it goes to the shelf.</span>}
+        </div>
+      )}
+      {problem && <Note>{problem.message}</Note>}
+    </section>
+  )
+}

@@ -1,0 +1,100 @@
+import type { Schemas } from '../../api/client'
+import type { Charge } from '../../api/queries'
+import { Button } from '../../kit/Button'
+import { useUnits, useTimes } from '../../kit/session'
+import { duration } from '../../words/time'
+import type { Wish } from './ChargePlace'
+
+type Warning = Schemas['WarningView']
+
+/** What an old hand would say before the burner is lit, each with what to do. */
+export function Warnings({
+  charge,
+  wish,
+  onWish,
+}: {
+  charge: Charge
+  wish: Wish
+  onWish: (wish: Wish) => void
+}) {
+  const words = useWords(charge)
+  const fitting = charge.vessels.find((v) => v.fits && v.free && v.id !== charge.vessel.id)
+  const here = charge.vessels.find((v) => v.id === charge.vessel.id)
+  if (charge.warnings.length === 0 && here?.free) return null
+  const tooSmall = charge.warnings.some((w) => w.kind === 'RUNS_OVER' || w.kind === 'OVER_THE_LINE')
+  return (
+    <ul aria-label="Warnings" className="m-0 mt-5 grid list-none gap-2 p-0">
+      {!here?.free && (
+        <li className="border-amber bg-amber-ground text-15 text-amber border-l-4 px-3 py-2">
+          <b className="font-semibold">{charge.vessel.name} is in use.</b> Choose another vessel to accept a
+          plan now.
+        </li>
+      )}
+      {charge.warnings.map((warning) => (
+        <li
+          key={warning.kind}
+          className="border-amber bg-amber-ground text-15 text-amber border-l-4 px-3 py-2"
+        >
+          <b className="font-semibold">{words(warning)[0]}</b> {words(warning)[1]}
+        </li>
+      ))}
+      {tooSmall && (
+        <li className="flex flex-wrap gap-2">
+          {fitting && (
+            <Button onClick={() => onWish({ ...wish, vessel: fitting.id })}>Take {fitting.name}</Button>
+          )}
+          <Button
+            onClick={() => onWish({ ...wish, goal: 'VESSEL', value: undefined, vessel: charge.vessel.id })}
+          >
+            Fill this one instead
+          </Button>
+        </li>
+      )}
+    </ul>
+  )
+}
+
+function useWords(charge: Charge) {
+  const units = useUnits()
+  useTimes()
+  return (warning: Warning): [string, string] => {
+    const most = units.litres(charge.mostOutL)
+    switch (warning.kind) {
+      case 'RUNS_OVER':
+        return [
+          `${charge.vessel.name} would run over.`,
+          `It would have to hold ${units.litres(warning.value)} and takes ${units.litres(warning.limit)}. Filled to its line it gives ${most}; take a larger vessel or split the call.`,
+        ]
+      case 'OVER_THE_LINE':
+        return [
+          'Too full to skim and simmer.',
+          `${units.litres(warning.value)} stand above the fill line at ${units.litres(warning.limit)}. Filled to its line it gives ${most}.`,
+        ]
+      case 'BED_PROUD':
+        return [
+          'The bed would stand proud.',
+          `Draw ${units.litres(warning.limit)} instead of ${units.litres(warning.value)}, or take a narrower pot.`,
+        ]
+      case 'BED_BARE_LATER':
+        return [
+          'The bed will be laid bare.',
+          `After ${duration(warning.value)} the liquor is below it. Top up, or put a paper lid on.`,
+        ]
+      case 'HEAVY_LIFT':
+        return [
+          'Too heavy to lift alone.',
+          `Full it weighs ${units.kg(warning.value)}. Ladle or draw it off where it stands; nobody lifts above ${units.kg(warning.limit)}.`,
+        ]
+      case 'UNUSUAL_RATIO':
+        return [
+          'An unusual ratio.',
+          `${warning.value.toFixed(2)} L for each kg of bed; the usual end is ${warning.limit.toFixed(1)}.`,
+        ]
+      default:
+        return [
+          'Next to nothing would come out.',
+          'The steam takes it. Take a narrower pot, a lid, or more bones.',
+        ]
+    }
+  }
+}

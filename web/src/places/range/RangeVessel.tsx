@@ -1,0 +1,168 @@
+import { Link } from 'react-router'
+import type { Card } from '../../api/queries'
+import { Cutaway } from '../../graphics/Cutaway'
+import { liquorColour } from '../../graphics/liquor'
+import { useTimes, useUnits } from '../../kit/session'
+import { stageName } from '../../words/en'
+import { duration, fromNow } from '../../words/time'
+import { ActButton } from '../batch/ActButton'
+import { dueWords } from '../batch/acts'
+
+/** One working vessel: its section, its litres, its clock, its next act. */
+export function RangeVessel({
+  card,
+  place,
+  scale,
+  now,
+}: {
+  card: Card
+  place: number
+  scale: number
+  now: number
+}) {
+  const units = useUnits()
+  const { clock, day } = useTimes()
+  const next = card.due[0]
+  const cooling = card.stage === 'COOL' || card.stage === 'STORE'
+  const last = card.cooling.readings[card.cooling.readings.length - 1]
+  const litres = cooling ? (card.strainedL ?? 0) : card.pot.liquorL
+  const hot = ['BRING_UP', 'SIMMER'].includes(card.stage)
+  const late = card.lateMin > 0
+  return (
+    <article aria-label={`${card.vessel.name}, ${stageName[card.stage]}`} className="grid content-end">
+      <Link to={`/batches/${card.id}`} className="text-ink grid place-items-center no-underline">
+        {cooling ? (
+          <Bath celsius={last ? units.celsius(last.celsius, 1) : '–'} />
+        ) : (
+          <Cutaway
+            vessel={card.vessel}
+            levelCm={card.pot.filled ? card.pot.levelCm : undefined}
+            bedCm={card.pot.bedTopCm}
+            colour={liquorColour(card.family, card.pot.gelatinGPerL)}
+            scale={scale}
+            lit={hot}
+            foam={card.stage === 'BRING_UP' && card.pot.celsius > 80}
+            ruler={
+              units.units === 'us'
+                ? { unit: 'in', perCm: 1 / 2.54, every: 2 }
+                : { unit: 'cm', perCm: 1, every: 5 }
+            }
+            label={`${card.vessel.name} in section: ${card.pot.filled ? `${units.litres(card.pot.liquorL)} of liquor, ${units.cm(card.pot.belowRimCm)} below the rim` : 'not filled yet'}`}
+          />
+        )}
+      </Link>
+      <div className={`border-t-4 pt-3 ${cooling ? 'border-frost' : 'border-ink'}`}>
+        <div className="flex items-baseline justify-between gap-3">
+          <h2 className="text-18 m-0 font-bold">
+            <Link to={`/batches/${card.id}`} className="text-ink no-underline">
+              <span className="text-15 text-quiet mr-2 font-mono">{place}</span>
+              {card.vessel.name}
+            </Link>
+          </h2>
+          <span
+            className={`text-15 font-semibold ${cooling ? 'text-frost' : hot ? 'text-ember' : 'text-quiet'}`}
+          >
+            {stageName[card.stage]}
+          </span>
+        </div>
+        <p className="text-15 text-quiet m-0">{card.formulaName}</p>
+        <div className="mt-2 flex items-end justify-between gap-3">
+          <span className="text-36 font-mono font-semibold">
+            {card.pot.filled ? units.litres(litres) : '–'}
+          </span>
+          <span className="text-24 text-right font-mono">{clockOf(card, now, units.celsius)}</span>
+        </div>
+        <p className={`text-15 mt-1 mb-3 ${late ? 'text-ember font-semibold' : 'text-quiet'}`}>
+          Ready {day(card.readyAt)}, wanted {clock(card.readyBy)}
+          {late && `: ${duration(card.lateMin)} late`}
+        </p>
+        {next ? (
+          <ActButton card={card} due={next} now={now} />
+        ) : (
+          <p className="text-18 text-quiet m-0 flex min-h-[64px] items-center">Nothing due</p>
+        )}
+        {card.due[1] && (
+          <p className="text-15 text-quiet mt-2 mb-0">
+            Then {nextWords(card)} {fromNow(card.due[1].due, now)}
+          </p>
+        )}
+      </div>
+    </article>
+  )
+}
+
+const nextWords = (card: Card) => (card.due[1] ? dueWords(card.due[1]).toLowerCase() : '')
+
+/** How long it has been, or has left, in this stage. */
+function clockOf(card: Card, now: number, celsius: (c: number, step?: number) => string): string {
+  if (card.stage === 'SIMMER' && card.simmer.plannedEnd) {
+    const left = (new Date(card.simmer.plannedEnd).getTime() - now) / 60_000
+    return left >= 0 ? `${duration(left)} left` : `${duration(left)} over`
+  }
+  if (card.stage === 'BRING_UP') return celsius(card.pot.celsius, 1)
+  return duration((now - new Date(card.since).getTime()) / 60_000)
+}
+
+/** Containers in ice water. */
+function Bath({ celsius }: { celsius: string }) {
+  return (
+    <svg
+      viewBox="0 0 230 150"
+      width={230}
+      height={150}
+      role="img"
+      aria-label={`In the ice bath at ${celsius}`}
+      className="max-w-full"
+    >
+      <path d="M8 42h214" stroke="var(--frost)" strokeWidth="2" strokeDasharray="6 5" />
+      {[28, 126].map((left) => (
+        <g key={left}>
+          <path
+            d={`M${left} 22v84a8 8 0 0 0 8 8h60a8 8 0 0 0 8-8V22`}
+            fill="var(--raised)"
+            stroke="var(--ink)"
+            strokeWidth="3"
+          />
+          <path
+            d={`M${left + 2} 40h72v66a6 6 0 0 1-6 6H${left + 8}a6 6 0 0 1-6-6z`}
+            fill="var(--straw-pale)"
+          />
+        </g>
+      ))}
+      <path
+        d="M4 30v96a12 12 0 0 0 12 12h198a12 12 0 0 0 12-12V30"
+        fill="none"
+        stroke="var(--frost)"
+        strokeWidth="4"
+        strokeLinecap="round"
+      />
+      {[14, 108, 206, 112, 18, 208].map((x, i) => (
+        <rect
+          key={i}
+          x={x}
+          y={48 + ((i * 37) % 60)}
+          width="11"
+          height="11"
+          rx="2"
+          fill="none"
+          stroke="var(--frost)"
+          strokeWidth="1.5"
+          transform={`rotate(${i * 23} ${x + 5} ${54 + ((i * 37) % 60)})`}
+        />
+      ))}
+      <text
+        x="115"
+        y="92"
+        textAnchor="middle"
+        fontSize="30"
+        fontWeight="750"
+        fill="var(--ink)"
+        stroke="var(--raised)"
+        strokeWidth="6"
+        paintOrder="stroke"
+      >
+        {celsius}
+      </text>
+    </svg>
+  )
+}

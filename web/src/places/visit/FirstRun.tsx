@@ -1,0 +1,169 @@
+import { useState, type FormEvent } from 'react'
+import { useQueryClient } from '@tanstack/react-query'
+import { api } from '../../api/client'
+import { useChange } from '../../api/queries'
+import { Button } from '../../kit/Button'
+import { Choice } from '../../kit/Choice'
+import { Note } from '../../kit/Note'
+import { NumberField } from '../../kit/NumberField'
+import { SelectField } from '../../kit/SelectField'
+import { Wordmark } from '../../kit/Shell'
+import { TextField } from '../../kit/TextField'
+import type { Units } from '../../words/units'
+import { PotPreview } from '../kitchen/PotPreview'
+
+const profiles = [
+  { value: 'us-food-code', name: 'US model food code' },
+  { value: 'au-nz-3-2-2', name: 'Australia and New Zealand' },
+  { value: 'ca-retail', name: 'Canada' },
+  { value: 'fr-2009', name: 'France' },
+  { value: 'uk-cook-chill', name: 'UK cook-chill practice' },
+]
+
+/** Makes the kitchen, its first account and its first pot. */
+export function FirstRun() {
+  const client = useQueryClient()
+  const [units, setUnits] = useState<Units>('metric')
+  const [texts, setTexts] = useState({ kitchen: '', name: '', signIn: '', password: '', pot: 'Pot 1' })
+  const [limits, setLimits] = useState('us-food-code')
+  const [altitude, setAltitude] = useState('0')
+  const [diameter, setDiameter] = useState<number | undefined>(36)
+  const [height, setHeight] = useState<number | undefined>(40)
+  const [kw, setKw] = useState('9')
+  const make = useChange(async () => {
+    await api.POST('/api/kitchen', {
+      body: {
+        kitchen: texts.kitchen,
+        altitudeM: Number(altitude.replace(',', '.')),
+        timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+        units,
+        limits,
+        name: texts.name,
+        signIn: texts.signIn,
+        password: texts.password,
+        pot: { name: texts.pot, diameterCm: diameter ?? 0, heightCm: height ?? 0 },
+        burnerKw: Number(kw.replace(',', '.')),
+      },
+    })
+    await api.POST('/api/session', { body: { signIn: texts.signIn, password: texts.password } })
+    await client.invalidateQueries()
+  })
+  const problem = make.error
+  const field = (name: keyof typeof texts, label: string, more: object = {}, key: string = name) => (
+    <TextField
+      label={label}
+      value={texts[name]}
+      onValue={(value) => setTexts({ ...texts, [name]: value })}
+      problem={problem?.fields[key]}
+      required
+      {...more}
+    />
+  )
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    make.mutate(undefined)
+  }
+  const shown = [
+    'kitchen',
+    'name',
+    'signIn',
+    'password',
+    'altitudeM',
+    'diameterCm',
+    'heightCm',
+    'ratedKw',
+    'burnerKw',
+    'timeZone',
+  ]
+  return (
+    <main className="mx-auto max-w-[760px] px-4 py-10">
+      <h1 className="text-36 m-0 mb-2 font-bold">
+        <Wordmark />
+      </h1>
+      <p className="text-18 text-quiet mt-0 mb-8 max-w-[56ch]">
+        There is no kitchen here yet. Say where it stands, who you are and which pot you have; the rest can
+        follow.
+      </p>
+      <form onSubmit={submit} className="grid gap-10">
+        <section className="ruled grid gap-5 md:grid-cols-2">
+          <h2 className="text-18 m-0 font-bold md:col-span-2">The kitchen</h2>
+          {field('kitchen', 'Name of the kitchen', { autoFocus: true })}
+          <TextField
+            label="Height above the sea in metres"
+            value={altitude}
+            onValue={setAltitude}
+            inputMode="decimal"
+            problem={problem?.fields.altitudeM}
+            hint="It sets where water boils"
+          />
+          <div className="grid content-start gap-1">
+            <span className="text-15 font-semibold">Units</span>
+            <Choice
+              label="Units"
+              value={units}
+              onValue={setUnits}
+              options={[
+                { value: 'metric', name: 'L, kg, °C' },
+                { value: 'us', name: 'gal, lb, °F' },
+              ]}
+            />
+          </div>
+          <SelectField label="Cooling limits" value={limits} onValue={setLimits} options={profiles} />
+          <p className="text-15 text-quiet m-0 md:col-span-2">
+            The limits are examples. Your local code and your food-safety plan decide. Clocks run in{' '}
+            {Intl.DateTimeFormat().resolvedOptions().timeZone}.
+          </p>
+        </section>
+        <section className="ruled grid gap-5 md:grid-cols-2">
+          <h2 className="text-18 m-0 font-bold md:col-span-2">You</h2>
+          {field('name', 'Your name')}
+          {field('signIn', 'Sign-in name', {
+            autoComplete: 'username',
+            hint: 'Letters, digits, points, hyphens',
+          })}
+          {field('password', 'Password', {
+            type: 'password',
+            autoComplete: 'new-password',
+            hint: 'At least 10 characters',
+          })}
+        </section>
+        <section className="ruled grid gap-5 md:grid-cols-2">
+          <h2 className="text-18 m-0 font-bold md:col-span-2">The first pot</h2>
+          <div className="grid gap-5">
+            {field('pot', 'Name of the pot', {}, 'pot.name')}
+            <NumberField
+              label="Inside diameter"
+              dimension="cm"
+              units={units}
+              value={diameter}
+              onValue={setDiameter}
+              step={1}
+              problem={problem?.fields.diameterCm}
+            />
+            <NumberField
+              label="Inside height"
+              dimension="cm"
+              units={units}
+              value={height}
+              onValue={setHeight}
+              step={1}
+              problem={problem?.fields.heightCm}
+            />
+            <TextField
+              label="Its burner in kW"
+              value={kw}
+              onValue={setKw}
+              inputMode="decimal"
+              problem={problem?.fields.ratedKw ?? problem?.fields.burnerKw}
+            />
+          </div>
+          <PotPreview diameter={diameter} height={height} />
+        </section>
+        {problem && !shown.some((name) => problem.fields[name]) && <Note>{problem.message}</Note>}
+        <Button type="submit" tone="act" large disabled={make.isPending}>
+          {make.isPending ? 'Making the kitchen …' : 'Make the kitchen'}
+        </Button>
+      </form>
+    </main>
+  )
+}

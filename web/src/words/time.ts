@@ -1,0 +1,86 @@
+/** Times as the kitchen's clock shows them, whatever zone the tablet thinks it is in. */
+export function clockTime(instant: string | number | Date, zone: string): string {
+  return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(
+    new Date(instant),
+  )
+}
+
+export function dayOf(instant: string | number | Date, zone: string): string {
+  return new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(new Date(instant))
+}
+
+/** «14:30», «tomorrow 10:30», «Thu 26 Nov 10:30». */
+export function dayTime(instant: string | number | Date, now: number, zone: string): string {
+  const time = clockTime(instant, zone)
+  const day = dayOf(instant, zone)
+  if (day === dayOf(now, zone)) return time
+  if (day === dayOf(now + 86_400_000, zone)) return `tomorrow ${time}`
+  if (day === dayOf(now - 86_400_000, zone)) return `yesterday ${time}`
+  const date = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: zone,
+  }).format(new Date(instant))
+  return `${date} ${time}`
+}
+
+/** A day without a time: «Fri 27 Nov». */
+export function plainDay(day: string): string {
+  return new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  }).format(new Date(`${day}T12:00:00Z`))
+}
+
+/** «45 min», «3 h 05». */
+export function duration(minutes: number): string {
+  const whole = Math.round(Math.abs(minutes))
+  if (whole < 60) return `${whole} min`
+  const rest = whole % 60
+  return rest === 0
+    ? `${Math.floor(whole / 60)} h`
+    : `${Math.floor(whole / 60)} h ${String(rest).padStart(2, '0')}`
+}
+
+/** «now», «in 12 min», «8 min late». */
+export function fromNow(instant: string | number, now: number): string {
+  const minutes = Math.round((new Date(instant).getTime() - now) / 60_000)
+  if (minutes > 0) return `in ${duration(minutes)}`
+  return minutes > -1 ? 'now' : `${duration(minutes)} late`
+}
+
+/** The instant of a wall-clock date and time in a zone; what a datetime-local field means there. */
+export function instantOf(local: string, zone: string): Date {
+  const asUtc = new Date(`${local}:00Z`)
+  const offset = (at: Date) => {
+    const parts = new Intl.DateTimeFormat('en-CA', {
+      timeZone: zone,
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+    }).formatToParts(at)
+    const part = (type: string) => parts.find((p) => p.type === type)?.value ?? '0'
+    const shown = Date.UTC(
+      Number(part('year')),
+      Number(part('month')) - 1,
+      Number(part('day')),
+      Number(part('hour')),
+      Number(part('minute')),
+    )
+    return shown - Math.floor(at.getTime() / 60_000) * 60_000
+  }
+  // The offset at the guess can differ from the one at the answer only across a change of the clocks; a second look settles it.
+  const guess = new Date(asUtc.getTime() - offset(asUtc))
+  return new Date(asUtc.getTime() - offset(guess))
+}
+
+/** A wall-clock value for a datetime-local field. */
+export function localOf(instant: number, zone: string): string {
+  return `${dayOf(instant, zone)}T${clockTime(instant, zone)}`
+}

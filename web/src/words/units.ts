@@ -1,0 +1,100 @@
+/** Kitchen units: the server always speaks metric; people read and type in theirs. Conversions are exact. */
+export type Units = 'metric' | 'us'
+export type Dimension = 'litres' | 'kg' | 'celsius' | 'cm' | 'minutes'
+
+const L_PER_GAL = 3.785411784
+const KG_PER_LB = 0.45359237
+const CM_PER_IN = 2.54
+
+interface Scale {
+  unit: string
+  to: (metric: number) => number
+  from: (shown: number) => number
+  /** The finest step anyone reads. */
+  step: number
+}
+
+const same = (unit: string, step: number): Scale => ({ unit, to: (v) => v, from: (v) => v, step })
+
+const scales: Record<Units, Record<Dimension, Scale>> = {
+  metric: {
+    litres: same('L', 0.1),
+    kg: same('kg', 0.05),
+    celsius: same('°C', 0.5),
+    cm: same('cm', 0.5),
+    minutes: same('min', 1),
+  },
+  us: {
+    litres: { unit: 'gal', to: (v) => v / L_PER_GAL, from: (v) => v * L_PER_GAL, step: 0.05 },
+    kg: { unit: 'lb', to: (v) => v / KG_PER_LB, from: (v) => v * KG_PER_LB, step: 0.1 },
+    celsius: { unit: '°F', to: (v) => v * 1.8 + 32, from: (v) => (v - 32) / 1.8, step: 1 },
+    cm: { unit: 'in', to: (v) => v / CM_PER_IN, from: (v) => v * CM_PER_IN, step: 0.25 },
+    minutes: same('min', 1),
+  },
+}
+
+export function scaleOf(units: Units, dimension: Dimension): Scale {
+  return scales[units][dimension]
+}
+
+/** Digits after the point that a step needs: 0.1 → 1, 0.25 → 2, 5 → 0. */
+export function digitsOf(step: number): number {
+  const text = step.toString()
+  const point = text.indexOf('.')
+  return point < 0 ? 0 : text.length - point - 1
+}
+
+/** A figure at a step, without unit. A minus sign is a real one; nothing is ever shown as minus nothing. */
+export function figure(value: number, step: number): string {
+  const rounded = Math.round(value / step) * step
+  const text = Math.abs(rounded).toFixed(Math.min(3, digitsOf(step)))
+  return rounded < 0 && Number(text) !== 0 ? '−' + text : text
+}
+
+/**
+ * The step to which a figure may be shown given the width of its 10–90 % band: never finer than a tenth of it.
+ */
+export function stepFor(bandWidth: number, finest: number): number {
+  const wanted = Math.max(bandWidth / 10, finest)
+  const power = 10 ** Math.floor(Math.log10(wanted))
+  const lead = wanted / power
+  return (lead < 1.5 ? 1 : lead < 3.5 ? 2 : lead < 7.5 ? 5 : 10) * power
+}
+
+/** Weights as a kitchen says them: grams below a pound or so, kilograms above; ounces and pounds in US kitchens. */
+export function weight(kg: number, units: Units): string {
+  if (units === 'us') {
+    const lb = kg / KG_PER_LB
+    return lb < 1 ? `${figure(lb * 16, lb * 16 < 1 ? 0.05 : 0.1)} oz` : `${figure(lb, 0.1)} lb`
+  }
+  if (kg < 0.01) return `${figure(kg * 1000, 0.1)} g`
+  if (kg < 1) return `${figure(kg * 1000, kg < 0.1 ? 1 : 5)} g`
+  return `${figure(kg, 0.05)} kg`
+}
+
+export function formatters(units: Units) {
+  const show = (dimension: Dimension) => (value: number, step?: number) => {
+    const scale = scaleOf(units, dimension)
+    return `${figure(scale.to(value), step ?? scale.step)} ${scale.unit}`
+  }
+  return {
+    units,
+    litres: show('litres'),
+    cm: show('cm'),
+    celsius: show('celsius'),
+    kg: (value: number) => weight(value, units),
+    /** Litres that are an estimate: no finer than their band deserves. */
+    estimate: (band: { p10: number; p50: number; p90: number }) => {
+      const scale = scaleOf(units, 'litres')
+      const step = stepFor(scale.to(band.p90) - scale.to(band.p10), scale.step)
+      return `${figure(scale.to(band.p50), step)} ${scale.unit}`
+    },
+    spread: (band: { p10: number; p90: number }) => {
+      const scale = scaleOf(units, 'litres')
+      const step = stepFor(scale.to(band.p90) - scale.to(band.p10), scale.step)
+      return `${figure(scale.to(band.p10), step)}–${figure(scale.to(band.p90), step)} ${scale.unit}`
+    },
+  }
+}
+
+export type Formatters = ReturnType<typeof formatters>
