@@ -19,6 +19,7 @@ interface Props {
 const HOUR = 60
 const BEHIND = 6
 const ROW = 34
+const FLIP = 44
 
 /** The coming hour: every act where it falls, so that two which meet are seen ahead. */
 export function ActsRuler({ acts, clock, onOpen }: Props) {
@@ -53,14 +54,11 @@ export function ActsRuler({ acts, clock, onOpen }: Props) {
           key={act.id}
           role="listitem"
           className="absolute"
-          style={{
-            left: `${x(Math.max(-BEHIND + 1, Math.min(HOUR - 1, act.minute)))}%`,
-            top: rows[i]! * ROW + 2,
-          }}
+          style={{ ...side(act.minute, x), top: rows[i]! * ROW + 2 }}
         >
           <button
             onClick={() => onOpen(act.href)}
-            className={`bg-raised text-13 flex min-h-[30px] items-center gap-1 border-l-4 pr-2 pl-1.5 whitespace-nowrap ${act.late ? 'border-ember text-ember font-semibold' : 'border-river text-ink'} ${act.minute > 44 ? '-translate-x-full border-r-4 border-l-0 pr-1.5 pl-2' : ''}`}
+            className={`bg-raised text-13 flex min-h-[30px] items-center gap-1 border-l-4 pr-2 pl-1.5 whitespace-nowrap ${act.late ? 'border-ember text-ember font-semibold' : 'border-river text-ink'} ${act.minute > FLIP ? 'border-r-4 border-l-0 pr-1.5 pl-2' : ''}`}
           >
             <b className="font-semibold">{act.vessel}</b> {act.words}
           </button>
@@ -70,11 +68,17 @@ export function ActsRuler({ acts, clock, onOpen }: Props) {
   )
 }
 
+/** Labels hang to the right of their moment, and to the left of it where the hour runs out. */
+function side(minute: number, x: (minute: number) => number) {
+  const at = x(Math.max(-BEHIND + 1, Math.min(HOUR - 1, minute)))
+  return minute > FLIP ? { right: `${100 - at}%` } : { left: `${at}%` }
+}
+
 /** Acts that would cover each other go below one another. A label is about a sixth of the hour wide. */
 function layRows(acts: RulerAct[]): number[] {
   const ends: number[] = []
   return acts.map((act) => {
-    const start = act.minute > 44 ? act.minute - 17 : Math.max(act.minute, -BEHIND)
+    const start = act.minute > FLIP ? act.minute - 17 : Math.max(act.minute, -BEHIND)
     const row = ends.findIndex((end) => end <= start)
     const place = row < 0 ? ends.length : row
     ends[place] = start + 17

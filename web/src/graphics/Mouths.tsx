@@ -56,8 +56,8 @@ export function Mouths({ entries, yieldL, unexplainedL, litres, colour, measured
     .nodePadding(18)
     .nodeSort(null)
     .extent([
-      [150, 16],
-      [WIDTH - 190, HEIGHT - 16],
+      [176, 16],
+      [WIDTH - 176, HEIGHT - 16],
     ])({ nodes: nodes.map((n) => ({ ...n })), links: links.map((l) => ({ ...l })) })
   const path = sankeyLinkHorizontal()
 

@@ -137,10 +137,8 @@ function Delta({
   const half = thick(out.litres) / 2
   const deliveredL = out.mouths.reduce((sum, mouth) => sum + mouth.litres, 0)
   const rest = Math.max(0, out.litres - deliveredL)
-  const mouths = [
-    ...out.mouths,
-    ...(rest > 0.05 ? [{ name: out.mouths.length ? 'Left' : 'Out', litres: rest }] : []),
-  ]
+  const mouths =
+    out.mouths.length === 0 ? [] : [...out.mouths, ...(rest > 0.05 ? [{ name: 'Left', litres: rest }] : [])]
   let at = middle - half
   return (
     <g>
@@ -160,6 +158,11 @@ function Delta({
         fill="none"
         stroke="var(--ink)"
       />
+      {mouths.length === 0 && (
+        <text x={end + 10} y={middle + 6} fontSize={18} fontWeight={750} fill="var(--ink)">
+          {litres(out.litres)}
+        </text>
+      )}
       {mouths.map((mouth, i) => {
         const height = thick(mouth.litres)
         const top = at

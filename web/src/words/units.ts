@@ -69,7 +69,7 @@ export function weight(kg: number, units: Units): string {
   }
   if (kg < 0.01) return `${figure(kg * 1000, 0.1)} g`
   if (kg < 1) return `${figure(kg * 1000, kg < 0.1 ? 1 : 5)} g`
-  return `${figure(kg, 0.05)} kg`
+  return `${figure(kg, kg < 10 ? 0.05 : 0.1)} kg`
 }
 
 export function formatters(units: Units) {

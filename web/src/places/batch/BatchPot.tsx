@@ -27,7 +27,7 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
         bedCm={page.weighedKg['bed'] || pot.filled ? pot.bedTopCm : undefined}
         colour={colour}
         marks={marks}
-        scale={Math.min(7, 270 / vessel.heightCm, 300 / vessel.widthCm)}
+        scale={Math.min(6, 250 / vessel.heightCm, 236 / vessel.widthCm)}
         lit={['BRING_UP', 'SIMMER'].includes(card.stage)}
         foam={card.stage === 'BRING_UP' && pot.celsius > 80}
         ruler={

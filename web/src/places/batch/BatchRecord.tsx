@@ -23,12 +23,16 @@ const correctable = new Set([
   'cooling-read',
 ])
 
+/** So many of the latest entries are in view at once; the rest are a tap away. */
+const LATEST = 12
+
 /** Every entry with its time and initials; what was corrected is struck through, never gone. */
 export function BatchRecord({ page }: { page: Page }) {
   const may = useMay()
   const { clock } = useTimes()
   const words = useFigureWords(page)
   const [correcting, setCorrecting] = useState<Event>()
+  const [all, setAll] = useState(false)
   const shown = page.events.filter((e) => e.kind !== 'corrected' && e.kind !== 'withdrawn')
   return (
     <section>
@@ -44,38 +48,46 @@ export function BatchRecord({ page }: { page: Page }) {
       </Heading>
       {shown.length === 0 && <p className="text-18 text-quiet">The first act writes the first line.</p>}
       <ol reversed className="m-0 list-none p-0" aria-label="Entries, latest first">
-        {[...shown].reverse().map((event) => (
-          <li
-            key={event.id}
-            className="border-rule text-15 flex min-h-[40px] items-center gap-3 border-b py-1"
-          >
-            <span className="w-12 shrink-0 font-mono">{clock(event.at)}</span>
-            <span className="w-8 shrink-0 font-semibold" title={event.byName}>
-              {event.by}
-            </span>
-            <span className={`flex-1 ${event.withdrawn ? 'text-quiet line-through' : ''}`}>
-              {eventName[event.kind] ?? event.kind}{' '}
-              <span className={event.correctedTo ? 'text-quiet font-mono line-through' : 'font-mono'}>
-                {words(event.figures)}
+        {[...shown]
+          .reverse()
+          .slice(0, all ? undefined : LATEST)
+          .map((event) => (
+            <li
+              key={event.id}
+              className="border-rule text-15 flex min-h-[40px] items-center gap-3 border-b py-1"
+            >
+              <span className="w-12 shrink-0 font-mono">{clock(event.at)}</span>
+              <span className="w-8 shrink-0 font-semibold" title={event.byName}>
+                {event.by}
               </span>
-              {event.correctedTo && (
-                <span className="font-mono font-semibold"> {words(event.correctedTo)}</span>
+              <span className={`flex-1 ${event.withdrawn ? 'text-quiet line-through' : ''}`}>
+                {eventName[event.kind] ?? event.kind}{' '}
+                <span className={event.correctedTo ? 'text-quiet font-mono line-through' : 'font-mono'}>
+                  {words(event.figures)}
+                </span>
+                {event.correctedTo && (
+                  <span className="font-mono font-semibold"> {words(event.correctedTo)}</span>
+                )}
+                {event.reason && <span className="text-13 text-quiet block">{event.reason}</span>}
+              </span>
+              {may('JUDGE') && !event.withdrawn && correctable.has(event.kind) && (
+                <Button
+                  tone="quiet"
+                  className="min-h-[36px]! px-1!"
+                  onClick={() => setCorrecting(event)}
+                  aria-label={`Correct ${eventName[event.kind]} at ${clock(event.at)}`}
+                >
+                  Correct
+                </Button>
               )}
-              {event.reason && <span className="text-13 text-quiet block">{event.reason}</span>}
-            </span>
-            {may('JUDGE') && !event.withdrawn && correctable.has(event.kind) && (
-              <Button
-                tone="quiet"
-                className="min-h-[36px]! px-1!"
-                onClick={() => setCorrecting(event)}
-                aria-label={`Correct ${eventName[event.kind]} at ${clock(event.at)}`}
-              >
-                Correct
-              </Button>
-            )}
-          </li>
-        ))}
+            </li>
+          ))}
       </ol>
+      {shown.length > LATEST && !all && (
+        <Button tone="quiet" className="px-0!" onClick={() => setAll(true)}>
+          All {shown.length} entries
+        </Button>
+      )}
       {correcting && <CorrectSheet page={page} event={correcting} onClose={() => setCorrecting(undefined)} />}
     </section>
   )

@@ -118,9 +118,11 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
         </section>
         <section>
           <Heading>Mind</Heading>
-          <ul className="text-15 m-0 grid gap-2 pl-5">
+          <ul className="text-15 m-0 grid list-none gap-2 p-0">
             {it.cautions.map((caution) => (
-              <li key={caution}>{cautionName[caution]}</li>
+              <li key={caution} className="border-rule border-l-4 pl-3">
+                {cautionName[caution]}
+              </li>
             ))}
           </ul>
           {!it.plan?.inTime && it.plan && (

@@ -15,7 +15,10 @@ export function WeighOut({ charge }: { charge: Charge }) {
       <table className="text-18 w-full">
         <tbody>
           <Group words="Cold, at the start" />
-          <Row name={charge.bedName} value={units.kg(charge.bedKg)} />
+          <Row
+            name={charge.bedName.charAt(0).toUpperCase() + charge.bedName.slice(1)}
+            value={units.kg(charge.bedKg)}
+          />
           <Row name="Cold water" value={units.litres(charge.waterL)} />
           {[...groups.entries()]
             .sort(([a], [b]) => a - b)

@@ -81,11 +81,9 @@ export function RangeVessel({
         ) : (
           <p className="text-18 text-quiet m-0 flex min-h-[64px] items-center">Nothing due</p>
         )}
-        {card.due[1] && (
-          <p className="text-15 text-quiet mt-2 mb-0">
-            Then {nextWords(card)} {fromNow(card.due[1].due, now)}
-          </p>
-        )}
+        <p className="text-15 text-quiet mt-2 mb-0 min-h-[1.45em]">
+          {card.due[1] && `Then ${nextWords(card)} ${fromNow(card.due[1].due, now)}`}
+        </p>
       </div>
     </article>
   )
