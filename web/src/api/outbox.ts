@@ -35,6 +35,7 @@ const RETRY_MS = 3000
 let database: Promise<IDBPDatabase> | undefined
 let state: OutboxState = { waiting: [], refused: [] }
 let sending: Promise<void> | undefined
+let again = false
 let retry: ReturnType<typeof setTimeout> | undefined
 const outcomes = new Map<string, (outcome: Outcome) => void>()
 const listeners = new Set<() => void>()
@@ -116,9 +117,18 @@ async function drain() {
   }
 }
 
+async function drainWhileAsked() {
+  while (again) {
+    again = false
+    await drain()
+  }
+}
+
 /** Sends what waits, oldest first, one at a time. */
 export function flush(): Promise<void> {
-  sending ??= drain().finally(() => (sending = undefined))
+  // Asked for while a pass is just giving up, another one follows it.
+  again = true
+  sending ??= drainWhileAsked().finally(() => (sending = undefined))
   return sending
 }
 

@@ -28,9 +28,9 @@ export function Loading({ what }: { what: string }) {
 export function Failed({ what, error, onRetry }: { what: string; error: Error; onRetry: () => void }) {
   return (
     <div role="alert" className="grid justify-items-start gap-3 p-8">
-      <p className="text-18 m-0">
+      <h1 className="text-18 m-0 font-semibold">
         {what} could not be fetched. {error.message}
-      </p>
+      </h1>
       <Button onClick={onRetry}>Try again</Button>
     </div>
   )

@@ -1,4 +1,4 @@
-import { useMemo, useState, type ReactNode } from 'react'
+import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import { useQueryClient } from '@tanstack/react-query'
 import { DropdownMenu } from 'radix-ui'
 import { NavLink, useNavigate } from 'react-router'
@@ -68,17 +68,8 @@ export function Shell({ connected, children }: { connected: boolean; children: R
           {clock(now)}
         </time>
         <PersonMenu onKeys={() => setKeysOpen(true)} />
+        <Waiting connected={connected} />
       </header>
-      {(!connected || outbox.waiting.length > 0) && (
-        <p
-          role="status"
-          className="border-amber bg-amber-ground text-15 text-amber m-0 border-b px-4 py-2 md:px-6"
-        >
-          {connected ? '' : 'No connection. What you log is kept here and sent when it is back. '}
-          {outbox.waiting.length > 0 &&
-            `${outbox.waiting.length} ${outbox.waiting.length === 1 ? 'act waits' : 'acts wait'} to be sent.`}
-        </p>
-      )}
       {outbox.refused.length > 0 && (
         <div
           role="alert"
@@ -126,6 +117,35 @@ export function Shell({ connected, children }: { connected: boolean; children: R
         </dl>
       </Sheet>
     </div>
+  )
+}
+
+/** Shorter than this is no matter for words: every act waits for a moment, and every page connects anew. */
+const WORTH_SAYING_MS = 1500
+
+/** What has not reached the server yet. Hangs below the header, over the page: nothing that a hand is about to tap may move. */
+function Waiting({ connected }: { connected: boolean }) {
+  const { waiting } = useOutbox()
+  const trouble = !connected || waiting.length > 0
+  const [long, setLong] = useState(false)
+  useEffect(() => {
+    if (!trouble) return
+    const timer = setTimeout(() => setLong(true), WORTH_SAYING_MS)
+    return () => {
+      clearTimeout(timer)
+      setLong(false)
+    }
+  }, [trouble])
+  if (!trouble || !long) return null
+  return (
+    <p
+      role="status"
+      className="border-amber bg-amber-ground text-15 text-amber absolute inset-x-0 top-full m-0 border-b px-4 py-2 md:px-6"
+    >
+      {connected ? '' : 'No connection. What you log is kept here and sent when it is back. '}
+      {waiting.length > 0 &&
+        `${waiting.length} ${waiting.length === 1 ? 'act waits' : 'acts wait'} to be sent.`}
+    </p>
   )
 }
 

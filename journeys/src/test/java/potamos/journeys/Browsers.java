@@ -13,8 +13,8 @@ import java.util.Map;
 /** Debian's Chromium under Playwright. */
 final class Browsers implements AutoCloseable {
 
-    private final Playwright playwright = Playwright.create(
-            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final Playwright playwright =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
     private final Browser browser = playwright
             .chromium()
             .launch(new BrowserType.LaunchOptions()

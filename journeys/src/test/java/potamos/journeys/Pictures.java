@@ -66,8 +66,10 @@ final class Pictures {
             Page page = Browsers.signedIn(visitor, shot.signIn());
             page.navigate(resolve(page, shot.path()));
             page.waitForLoadState(LoadState.LOAD);
-            page.locator("h1").first().waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
-                    .setState(com.microsoft.playwright.options.WaitForSelectorState.ATTACHED));
+            page.locator("h1")
+                    .first()
+                    .waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
+                            .setState(com.microsoft.playwright.options.WaitForSelectorState.ATTACHED));
             page.waitForFunction("document.fonts.status === 'loaded' && !document.querySelector('[role=status]')");
             page.screenshot(new Page.ScreenshotOptions()
                     .setPath(folder.resolve(shot.name() + ".png"))

@@ -65,7 +65,8 @@ final class RunningPotamos implements AutoCloseable {
         builder.environment().put("POTAMOS_PORT", Integer.toString(port));
         try {
             Files.createDirectories(log.getParent());
-            process = builder.redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile())).start();
+            process = builder.redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()))
+                    .start();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -74,7 +75,8 @@ final class RunningPotamos implements AutoCloseable {
 
     private void awaitReady() {
         HttpClient client = HttpClient.newHttpClient();
-        HttpRequest ready = HttpRequest.newBuilder(URI.create(url() + "/actuator/health/readiness")).build();
+        HttpRequest ready = HttpRequest.newBuilder(URI.create(url() + "/actuator/health/readiness"))
+                .build();
         long end = System.nanoTime() + LONGEST_START.toNanos();
         while (System.nanoTime() < end) {
             if (!process.isAlive()) {

@@ -30,7 +30,8 @@ class Contract {
     ModelConverter figuresAreRequired() {
         return new ModelConverter() {
             @Override
-            public Schema<?> resolve(AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
+            public Schema<?> resolve(
+                    AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
                 Schema<?> schema = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
                 Class<?> raw = Json.mapper().constructType(type.getType()).getRawClass();
                 Schema<?> defined = context.getDefinedModels().get(raw.getSimpleName());
@@ -49,11 +50,13 @@ class Contract {
     @Bean
     OpenAPI openApi() {
         return new OpenAPI()
-                .info(new Info()
-                        .title("Potamos")
-                        .version("1")
-                        .description("Quantities carry their unit in the name: waterL, bedKg, celsius, belowRimCm."
-                                + " Times are instants in UTC. Problems are application/problem+json with a map of fields."))
+                .info(
+                        new Info()
+                                .title("Potamos")
+                                .version("1")
+                                .description(
+                                        "Quantities carry their unit in the name: waterL, bedKg, celsius, belowRimCm."
+                                                + " Times are instants in UTC. Problems are application/problem+json with a map of fields."))
                 .servers(List.of(new Server().url("/").description("this server")));
     }
 }

@@ -10,9 +10,15 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 @EnableScheduling
 public class Potamos {
 
-    public static void main(String[] args) {
+    static {
+        // A connection is tried before it is used, always: one that died with the database would fail an act that could
+        // have waited.
+        System.setProperty("com.zaxxer.hikari.aliveBypassWindowMs", "0");
         // Times are kept in UTC; the kitchen's own zone is applied where people see them.
         TimeZone.setDefault(TimeZone.getTimeZone("UTC"));
+    }
+
+    public static void main(String[] args) {
         SpringApplication.run(Potamos.class, args);
     }
 }

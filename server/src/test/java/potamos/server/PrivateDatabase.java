@@ -24,7 +24,8 @@ public final class PrivateDatabase implements AutoCloseable {
     /** Starts one under a folder of the checkout's {@code .potamos}, empty of what an earlier run left. */
     public static PrivateDatabase start(String name) {
         Path root = root();
-        PrivateDatabase database = new PrivateDatabase(root, root.resolve(".potamos").resolve(name));
+        PrivateDatabase database =
+                new PrivateDatabase(root, root.resolve(".potamos").resolve(name));
         database.run("stop");
         delete(database.folder);
         database.up();

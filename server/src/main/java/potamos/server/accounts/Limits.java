@@ -13,9 +13,11 @@ import java.time.Duration;
 import java.util.Arrays;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Limits on how large and how often: no body above a quarter of a megabyte, no session above forty requests a second for long. */
@@ -44,7 +46,13 @@ class Limits extends OncePerRequestFilter {
             response.setHeader(HttpHeaders.RETRY_AFTER, "1");
             refuse(response, 429, "too-many", "Too many requests; wait a second.");
         } else {
-            chain.doFilter(request, response);
+            try {
+                chain.doFilter(request, response);
+            } catch (DataAccessException | TransactionException away) {
+                // The session lies in the database too, so this can happen before any endpoint is reached.
+                response.setHeader(HttpHeaders.RETRY_AFTER, "5");
+                refuse(response, 503, "unavailable", "The store does not answer just now. Nothing was written.");
+            }
         }
     }
 

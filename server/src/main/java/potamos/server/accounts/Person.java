@@ -20,7 +20,6 @@ public record Person(
         return id;
     }
 
-
     /** @throws Forbidden when this person's role does not include it */
     public void require(Role.Right right) {
         if (!role.may(right)) {

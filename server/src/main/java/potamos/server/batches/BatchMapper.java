@@ -87,6 +87,9 @@ interface BatchMapper {
             """)
     void insertEvent(EventRow row);
 
+    @Select("SELECT MAX(recorded_at) FROM batch_event")
+    Instant latestEntry();
+
     @Select("SELECT batch_id FROM batch_event WHERE id = #{id}")
     Optional<String> batchOfEvent(String id);
 

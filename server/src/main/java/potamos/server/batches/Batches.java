@@ -274,6 +274,11 @@ public class Batches {
         return loaded(mapper.byId(batchId, person.kitchenId()).orElseThrow(() -> new NotFound("batch")));
     }
 
+    /** When anything was last recorded anywhere. */
+    public Optional<Instant> latestEntry() {
+        return Optional.ofNullable(mapper.latestEntry());
+    }
+
     /** Batches that somebody still has to look after. */
     @Transactional(readOnly = true)
     List<Loaded> open(Person person) {

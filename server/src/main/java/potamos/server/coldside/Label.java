@@ -75,7 +75,7 @@ final class Label {
                                 .collect(Collectors.joining(", "));
                 float room = WIDTH - 3 * MARGIN - CODE;
                 text(ink, font, true, fitting(font, contains, 13, room), MARGIN, top - 123, contains);
-                text(ink, font, false, 9, MARGIN, MARGIN, "Initials ________   Keep cold, lid ajar until cold");
+                text(ink, font, false, 9, MARGIN, MARGIN, "Initials ____________");
                 code(ink, address, WIDTH - MARGIN - CODE, MARGIN);
             }
             ByteArrayOutputStream out = new ByteArrayOutputStream();

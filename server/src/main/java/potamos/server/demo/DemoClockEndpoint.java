@@ -1,7 +1,7 @@
 package potamos.server.demo;
 
-import java.time.Duration;
 import io.swagger.v3.oas.annotations.Hidden;
+import java.time.Duration;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

@@ -30,6 +30,7 @@ import potamos.server.KitchenClock;
 import potamos.server.accounts.Accounts;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
+import potamos.server.batches.Batches;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.stations.Calls;
@@ -48,6 +49,7 @@ class DemoKitchen implements ApplicationRunner {
     private final Formulas formulas;
     private final Calls calls;
     private final DemoCook cook;
+    private final Batches batches;
     private final KitchenClock clock;
     private final String moment;
 
@@ -61,6 +63,7 @@ class DemoKitchen implements ApplicationRunner {
             Formulas formulas,
             Calls calls,
             DemoCook cook,
+            Batches batches,
             KitchenClock clock,
             @Value("${potamos.demo-moment:}") String moment) {
         this.kitchens = kitchens;
@@ -68,6 +71,7 @@ class DemoKitchen implements ApplicationRunner {
         this.formulas = formulas;
         this.calls = calls;
         this.cook = cook;
+        this.batches = batches;
         this.clock = clock;
         this.moment = moment;
     }
@@ -85,7 +89,8 @@ class DemoKitchen implements ApplicationRunner {
             work(now);
             LOG.info("The demo kitchen is loaded.");
         }
-        clock.show(now);
+        // A demo that goes on after a stop must not fall back behind what was logged in it.
+        clock.show(batches.latestEntry().filter(now::isBefore).orElse(now));
     }
 
     private void furnish() {

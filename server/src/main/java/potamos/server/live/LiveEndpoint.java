@@ -1,5 +1,6 @@
 package potamos.server.live;
 
+import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.util.List;
@@ -9,7 +10,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import io.swagger.v3.oas.annotations.Hidden;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.MediaType;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -56,26 +58,28 @@ class LiveEndpoint {
         }
         screen.onCompletion(() -> screens.remove(screen));
         screen.onError(error -> screens.remove(screen));
+        // From here on nothing is missed: the screen asks for everything once it is greeted.
+        begin();
         screens.put(screen, person.kitchenId());
         screen.send(SseEmitter.event().name("hello").data("{}", MediaType.APPLICATION_JSON));
         return screen;
     }
 
+    private synchronized void begin() {
+        if (latest < 0) {
+            latest = changes.latest();
+            told = changes.after(latest - OVERLAP).stream()
+                    .map(Changes.Change::seq)
+                    .collect(Collectors.toSet());
+        }
+    }
+
     @Scheduled(fixedDelay = 200)
-    void tell() {
-        if (screens.isEmpty()) {
-            latest = -1;
+    synchronized void tell() {
+        if (latest < 0) {
             return;
         }
         try {
-            if (latest < 0) {
-                latest = changes.latest();
-                told = changes.after(latest - OVERLAP).stream()
-                        .map(Changes.Change::seq)
-                        .collect(Collectors.toSet());
-                // A screen that came before this first look asks for everything itself when it opens.
-                return;
-            }
             List<Changes.Change> recent = changes.after(latest - OVERLAP);
             for (Changes.Change change : recent) {
                 if (!told.contains(change.seq())) {
@@ -101,6 +105,12 @@ class LiveEndpoint {
                 }
             }
         });
+    }
+
+    /** Open lines would hold up a shutdown; screens call again by themselves. */
+    @EventListener
+    void hangUp(ContextClosedEvent closing) {
+        screens.keySet().forEach(SseEmitter::complete);
     }
 
     /** Proxies and phones drop a line on which nothing is said. */

@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -23,6 +25,7 @@ import tools.jackson.core.JacksonException;
 
 /** Turns whatever was thrown into a problem that a person or a program can act on. */
 @RestControllerAdvice
+@Order(Ordered.HIGHEST_PRECEDENCE)
 public class Problems {
 
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);

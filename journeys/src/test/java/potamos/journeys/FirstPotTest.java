@@ -1,0 +1,268 @@
+package potamos.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+
+/** One white chicken stock from a station's call to litres delivered, and what goes wrong on the way. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class FirstPotTest {
+
+    private RunningPotamos potamos;
+    private Browsers browsers;
+
+    @BeforeAll
+    void start() {
+        potamos = RunningPotamos.demo("journeys");
+        browsers = new Browsers();
+    }
+
+    @AfterAll
+    void stop() {
+        browsers.close();
+        potamos.close();
+    }
+
+    private BrowserContext visitor() {
+        return browsers.visitor(potamos.url(), 1280, 800);
+    }
+
+    private Journey as(BrowserContext visitor, String who) {
+        return new Journey(Browsers.signedIn(visitor, who));
+    }
+
+    @Test
+    void fromTheCallToTheLitresDelivered() {
+        try (BrowserContext station = visitor();
+                BrowserContext kitchen = visitor()) {
+            Journey cook = as(kitchen, "ilse").open("/calls");
+
+            // Call: the station asks, and the cook's open screen shows it.
+            Journey soup = as(station, "bram").open("/calls");
+            soup.tap("Ask for litres").type("How much, cold and strained", "19").type("For what", "leek broth");
+            soup.stumblesNobody().tap("Ask").see("leek broth");
+            cook.see("leek broth");
+
+            // Charge: the pot stands in a vessel that fits; the water line is moved by the keys.
+            cook.page()
+                    .getByRole(AriaRole.LISTITEM)
+                    .filter(new Locator.FilterOptions().setHasText("leek broth"))
+                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Plan it"))
+                    .click();
+            cook.see("Weigh out").see("in K80").stumblesNobody();
+            Locator waterLine =
+                    cook.page().getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Water line"));
+            String before = waterLine.getAttribute("aria-valuetext");
+            waterLine.press("ArrowUp");
+            cook.page()
+                    .waitForFunction(
+                            "before => document.querySelector('[aria-label=\"Water line\"]').getAttribute('aria-valuetext') !== before",
+                            before);
+            cook.page()
+                    .getByText("Litres", new Page.GetByTextOptions().setExact(true))
+                    .first()
+                    .click();
+            cook.type("Litres out, strained", "19").see("19.0 L");
+
+            // Plan: backwards from when it is wanted; accepting freezes it.
+            cook.page().getByText("Start now").click();
+            cook.tap("Accept this plan").see("in K80, batch 5");
+            String batch = cook.page().url();
+
+            // Run: weigh in, fill, bring up, skim, read, add, top up, judge.
+            cook.read("Weigh in", "On the scale", "14.5")
+                    .tap("Fill to the line")
+                    .tap("Light the burner");
+            cook.see("Burner lit").wait(50);
+            cook.tap("First foam").tap("Turn down to the simmer").see("Simmer reached");
+            cook.wait(20).tap("Skim").see("Skimmed at");
+            cook.tap("Undo").see("undone");
+            cook.tap("Skim");
+            cook.wait(40).read("Temperature", "In the liquor", "89.5").see("89.5 °C");
+            cook.read("Level", "Below the rim", "19").see("19.0 cm below the rim");
+            cook.wait(20).tap("Put in onion");
+            cook.see("Celery");
+            cook.wait(45).tap("Sachet in: log now").see("Bay leaf");
+            cook.read("Water in", "Water added", "5").see("5.0 L");
+
+            // A misread figure is corrected, and both stay in the record.
+            cook.page()
+                    .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Correct Topped up"))
+                    .first()
+                    .click();
+            cook.type("Volume", "4.5").type("Why", "read the wrong mark").tap("Correct the record");
+            cook.see("read the wrong mark");
+            assertThat(cook.page()
+                            .locator(".line-through")
+                            .filter(new Locator.FilterOptions().setHasText("5.0 L"))
+                            .count())
+                    .isPositive();
+
+            cook.wait(60).tap("Judge").see("Not yet").stumblesNobody();
+            cook.tap("+15 min").see("Judged: not yet");
+            cook.wait(15).tap("Judge").tap("Enough: off the heat").see("Judged: enough");
+
+            // Strain and measure: the ledger closes, and says what it cannot explain.
+            cook.wait(21).read("Strain and measure", "Litres out", "18.4").see("Litres out 18.4 L");
+
+            // Cool: readings against the limits.
+            cook.tap("Start cooling").see("Cooling started");
+            for (String celsius : new String[] {"82", "57", "33", "20", "9", "4.5"}) {
+                cook.wait(12).read("Read the cooling", "In the stock", celsius);
+            }
+            cook.see("Passed").stumblesNobody();
+
+            // Store and deliver: a lot, two slips, the call met, the rest on the shelf.
+            cook.read("Put away", "Where", "Cold store, shelf 1").see("on the shelf of");
+            cook.choose("Soup");
+            cook.type("Litres on this slip", "15").tap("Deliver 15.0 L to Soup").see("3.4 L");
+            soup.open("/calls").see("Partly delivered: 15.0 L");
+            cook.choose("Sauce");
+            cook.type("Litres on this slip", "2").tap("Deliver 2.0 L to Sauce").see("1.4 L");
+
+            // Look back: everything with its time and initials, as a table and as JSON.
+            cook.follow("Lot and label")
+                    .see("celery")
+                    .see("Slips from this lot")
+                    .stumblesNobody();
+            cook.open(batch).tap("All");
+            for (String entry : new String[] {"Weighed in", "First foam", "Strained", "Delivered"}) {
+                cook.see(entry);
+            }
+            Object csv = cook.page()
+                    .evaluate(
+                            "id => fetch(`/api/batches/${id}/record.csv`).then(r => r.text())",
+                            batch.substring(batch.lastIndexOf('/') + 1));
+            assertThat(csv.toString()).contains("read the wrong mark").contains(",IV,Ilse Varga,strained,");
+        }
+    }
+
+    @Test
+    void refusalsAreSaidBesideTheFieldAndNothingIsLost() {
+        try (BrowserContext kitchen = visitor()) {
+            Journey cook = as(kitchen, "ilse").open("/calls");
+            cook.tap("Ask for litres").type("How much, cold and strained", "0").tap("Ask");
+            cook.see("Between 0.5 and 300.0 L");
+            cook.type("How much, cold and strained", "abc").see("A number is needed here");
+            cook.type("How much, cold and strained", "5")
+                    .type("Ready by", "2020-01-01T10:00")
+                    .tap("Ask")
+                    .see("already past");
+            assertThat(cook.page()
+                            .getByLabel("How much, cold and strained", new Page.GetByLabelOptions().setExact(true))
+                            .inputValue())
+                    .isEqualTo("5.0");
+            cook.page().keyboard().press("Escape");
+
+            cook.open("/formulas/white-chicken?goal=LITRES&value=60");
+            cook.page()
+                    .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Pot 12"))
+                    .click();
+            cook.see("Pot 12 would run over.").see("Fill this one instead").stumblesNobody();
+            assertThat(cook.button("Accept this plan").isDisabled()).isTrue();
+            cook.tap("Fill this one instead").see("Full pot");
+            cook.open("/formulas/white-chicken?goal=LITRES&value=-3").see("could not be fetched");
+            cook.open("/batches/00000000-0000-0000-0000-000000000000").see("could not be fetched");
+
+            cook.open("/batches").follow("Broad 40").see("The record");
+            cook.tap("Temperature").type("In the liquor", "400").tap("Log").see("Above the boiling point here");
+            cook.page().keyboard().press("Escape");
+        }
+    }
+
+    @Test
+    void whatIsTappedWithoutAConnectionIsKeptAndSentOnce() {
+        try (BrowserContext kitchen = visitor();
+                BrowserContext other = visitor()) {
+            Journey cook = as(kitchen, "ilse").open("/batches");
+            cook.page()
+                    .getByRole(AriaRole.LINK)
+                    .filter(new Locator.FilterOptions().setHasText("Broad 40"))
+                    .first()
+                    .click();
+            cook.see("The record");
+            String batch = cook.page().url();
+            Journey chef = as(other, "tomaz").open(batch);
+            int before = skims(chef);
+            kitchen.setOffline(true);
+            cook.tap("Skimmed").type("Liquor lost with the scum", "0.3").tap("Log");
+            cook.see("1 act waits to be sent");
+            assertThat(skims(chef)).isEqualTo(before);
+            kitchen.setOffline(false);
+            cook.page()
+                    .getByText("waits to be sent")
+                    .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+            chef.see("0.3 L");
+            assertThat(skims(chef)).isEqualTo(before + 1);
+        }
+    }
+
+    @Test
+    void theServerKilledWhileActsAreLoggedLosesNothingAndDoublesNothing() {
+        try (BrowserContext kitchen = visitor()) {
+            Journey cook = as(kitchen, "tomaz").open("/batches");
+            cook.page()
+                    .getByRole(AriaRole.LINK)
+                    .filter(new Locator.FilterOptions().setHasText("Broad 40"))
+                    .first()
+                    .click();
+            cook.see("The record");
+            int before = skims(cook);
+            potamos.kill();
+            cook.tap("Skimmed")
+                    .type("Liquor lost with the scum", "0.4")
+                    .tap("Log")
+                    .see("1 act waits to be sent");
+            potamos.up();
+            cook.page()
+                    .getByText("waits to be sent")
+                    .waitFor(new Locator.WaitForOptions()
+                            .setState(WaitForSelectorState.HIDDEN)
+                            .setTimeout(30_000));
+            assertThat(skims(cook)).isEqualTo(before + 1);
+        }
+    }
+
+    @Test
+    void everyPlaceIsThereForEverybody() {
+        try (BrowserContext kitchen = visitor();
+                BrowserContext phone = browsers.visitor(potamos.url(), 390, 844)) {
+            Journey stranger = new Journey(kitchen.newPage()).open("/sign-in").stumblesNobody();
+            stranger.page().close();
+            Journey cook = as(kitchen, "ilse");
+            for (String place : new String[] {"/range", "/calls", "/formulas", "/cold", "/batches", "/kitchen"}) {
+                cook.open(place).stumblesNobody();
+                assertThat(fitsAcross(cook.page())).as("%s at 1280", place).isTrue();
+            }
+            cook.tap("Night watch").stumblesNobody();
+            Journey onPhone = as(phone, "ilse");
+            for (String place :
+                    new String[] {"/range", "/calls", "/formulas/white-chicken?value=9", "/cold", "/kitchen"}) {
+                onPhone.open(place);
+                assertThat(fitsAcross(onPhone.page())).as("%s at 390", place).isTrue();
+            }
+        }
+    }
+
+    private static boolean fitsAcross(Page page) {
+        return (Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth");
+    }
+
+    /** Skimmings as the server knows them. */
+    private static int skims(Journey who) {
+        String url = who.page().url();
+        return ((Number) who.page()
+                        .evaluate(
+                                "id => fetch(`/api/batches/${id}`).then(r => r.json()).then(b => b.card.simmer.skims)",
+                                url.substring(url.lastIndexOf('/') + 1)))
+                .intValue();
+    }
+}

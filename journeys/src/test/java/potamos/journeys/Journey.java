@@ -1,0 +1,113 @@
+package potamos.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
+
+/** What a person does at a page, in a person's words. */
+final class Journey {
+
+    private final Page page;
+
+    Journey(Page page) {
+        this.page = page;
+    }
+
+    Page page() {
+        return page;
+    }
+
+    Journey open(String path) {
+        page.navigate(path);
+        page.locator("h1").first().waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.ATTACHED));
+        return this;
+    }
+
+    Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
+                .first();
+    }
+
+    Journey tap(String name) {
+        try {
+            button(name).click();
+        } catch (RuntimeException e) {
+            page.screenshot(new Page.ScreenshotOptions()
+                    .setPath(java.nio.file.Path.of("/tmp/pics/fail.png"))
+                    .setFullPage(true));
+            throw e;
+        }
+        return this;
+    }
+
+    /** Chooses one of a few that stand as labelled boxes. */
+    Journey choose(String label) {
+        page.locator("label")
+                .filter(new Locator.FilterOptions().setHasText(label))
+                .click();
+        return this;
+    }
+
+    Journey follow(String name) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name))
+                .first()
+                .click();
+        return this;
+    }
+
+    Journey type(String label, String value) {
+        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(value);
+        return this;
+    }
+
+    /** Waits until words are in view. */
+    Journey see(String words) {
+        page.getByText(words).first().waitFor();
+        return this;
+    }
+
+    /** Lets the kitchen's clock run on, as the demo allows, and the page with it. */
+    Journey wait(int minutes) {
+        Object status = page.evaluate("""
+                minutes => fetch('/api/demo/clock', {
+                  method: 'POST',
+                  headers: {
+                    'Content-Type': 'application/json',
+                    'X-XSRF-TOKEN': document.cookie.split('; ').find(c => c.startsWith('XSRF-TOKEN=')).slice(11),
+                  },
+                  body: JSON.stringify({ minutes }),
+                }).then(answer => answer.status)
+                """, minutes);
+        assertThat(status).isEqualTo(204);
+        page.reload();
+        page.locator("h1").first().waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.ATTACHED));
+        return this;
+    }
+
+    /** Opens the sheet of an act, types what was read, and logs it. */
+    Journey read(String act, String label, String value) {
+        tap(act);
+        type(label, value);
+        tap("Log");
+        page.getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+        return this;
+    }
+
+    /** Nothing that a person with a screen reader, a keyboard or weak eyes would stumble over. */
+    Journey stumblesNobody() {
+        var results = new AxeBuilder(page).analyze();
+        assertThat(results.getViolations())
+                .as(
+                        "%s: %s",
+                        page.url(),
+                        results.getViolations().stream()
+                                .map(v -> v.getId() + " " + v.getNodes().get(0).getHtml())
+                                .toList())
+                .isEmpty();
+        return this;
+    }
+}

@@ -1,0 +1,115 @@
+package potamos.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.UUID;
+
+/** A batch worked over HTTP, one act after another, with the clock moved between them. */
+final class TestBatch {
+
+    private final Visitor cook;
+    private final String id;
+
+    private TestBatch(Visitor cook, String id) {
+        this.cook = cook;
+        this.id = id;
+    }
+
+    /** A fresh batch in a pot of its own. */
+    static TestBatch accepted(Visitor cook, double litres) {
+        return acceptedFor(cook, litres, null);
+    }
+
+    static TestBatch acceptedFor(Visitor cook, double litres, String call) {
+        String id = UUID.randomUUID().toString();
+        Visitor.Answer answer = cook.post("/api/batches", acceptance(id, TestKitchen.freshPot(cook), litres, call));
+        assertThat(answer.status()).as("%s", answer.body()).isEqualTo(201);
+        return new TestBatch(cook, id);
+    }
+
+    static String acceptance(String id, String vessel, double litres, String call) {
+        return """
+        {"id": "%s", "callId": %s, "charge": {"formula": "white-chicken", "goal": "LITRES", "value": %s,
+         "vesselId": "%s", "readyBy": "%s"}}
+        """.formatted(
+                id, call == null ? "null" : "\"" + call + "\"", litres, vessel, now().plus(Duration.ofHours(30)));
+    }
+
+    String id() {
+        return id;
+    }
+
+    Visitor.Answer page() {
+        return cook.get("/api/batches/" + id);
+    }
+
+    String stage() {
+        return page().at("/card/stage").asString();
+    }
+
+    /** Logs an act with more fields, such as {@code "litres": 3}, and wants it taken. */
+    Visitor.Answer log(String kind, String fields) {
+        Visitor.Answer answer = tryLog(UUID.randomUUID().toString(), kind, fields);
+        assertThat(answer.status()).as("%s: %s", kind, answer.body()).isEqualTo(200);
+        return answer;
+    }
+
+    Visitor.Answer tryLog(String act, String kind, String fields) {
+        return cook.post(path(), act(act, kind, fields));
+    }
+
+    String path() {
+        return "/api/batches/" + id + "/acts";
+    }
+
+    static String act(String act, String kind, String fields) {
+        return """
+        {"id": "%s", "kind": "%s", "at": "%s"%s}
+        """.formatted(act, kind, now(), fields.isEmpty() ? "" : ", " + fields);
+    }
+
+    TestBatch simmering() {
+        log("weighed-in", "\"part\": \"bed\", \"kg\": 9");
+        log("filled", "\"litres\": 15.3, \"celsius\": 12");
+        log("heat-on", "");
+        wait(40);
+        log("first-foam", "");
+        log("simmer-reached", "");
+        return this;
+    }
+
+    TestBatch strained() {
+        simmering();
+        wait(180);
+        log("judged-enough", "");
+        wait(21);
+        log("strained", "\"litres\": 11, \"passes\": 2");
+        log("cooling-began", "");
+        return this;
+    }
+
+    TestBatch cold() {
+        strained();
+        for (double celsius : new double[] {80, 57, 21, 9, 4.5}) {
+            log("cooling-read", "\"celsius\": " + celsius);
+            wait(25);
+        }
+        return this;
+    }
+
+    TestBatch stored(double litres) {
+        cold();
+        log("stored", "\"litres\": " + litres + ", \"words\": \"Cold store\"");
+        return this;
+    }
+
+    static void wait(int minutes) {
+        TestKitchen.bean(KitchenClock.class).advance(Duration.ofMinutes(minutes));
+    }
+
+    static Instant now() {
+        return TestKitchen.bean(KitchenClock.class).instant();
+    }
+}

@@ -1,0 +1,84 @@
+package potamos.server;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Mass;
+import potamos.core.vessel.Shape;
+import potamos.core.vessel.Vessel;
+import potamos.server.kitchen.Kitchens;
+
+/** The application with its demo kitchen on a real database, started once for the whole run and tested from outside. */
+public final class TestKitchen implements BeforeAllCallback {
+
+    private static final String NAMESPACE = TestKitchen.class.getName();
+
+    private static Running running;
+
+    private record Running(ConfigurableApplicationContext context, PrivateDatabase database, int port)
+            implements ExtensionContext.Store.CloseableResource {
+        @Override
+        public void close() {
+            context.close();
+            database.close();
+        }
+    }
+
+    @Override
+    public void beforeAll(ExtensionContext extension) {
+        running = extension
+                .getRoot()
+                .getStore(ExtensionContext.Namespace.create(NAMESPACE))
+                .getOrComputeIfAbsent(NAMESPACE, key -> start(), Running.class);
+    }
+
+    private static Running start() {
+        PrivateDatabase database = PrivateDatabase.start("server-tests");
+        SpringApplication application = new SpringApplication(Potamos.class);
+        ConfigurableApplicationContext context = application.run(
+                "--server.port=0",
+                "--potamos.demo=true",
+                "--potamos.demo-moment=2026-03-03T10:10:00Z",
+                "--spring.datasource.url=" + database.url() + "?timezone=UTC&connectTimeout=3000",
+                "--spring.datasource.password=" + database.password());
+        int port = ((ServletWebServerApplicationContext) context).getWebServer().getPort();
+        return new Running(context, database, port);
+    }
+
+    static String url() {
+        return "http://127.0.0.1:" + running.port();
+    }
+
+    static PrivateDatabase database() {
+        return running.database();
+    }
+
+    static <T> T bean(Class<T> type) {
+        return running.context().getBean(type);
+    }
+
+    /** A pot that no other test has a batch in. */
+    static String freshPot(Visitor cook) {
+        String kitchenId = bean(Kitchens.class).of(kitchenOf(cook)).id();
+        Vessel pot = new Vessel(
+                "Test " + UUID.randomUUID().toString().substring(0, 8),
+                new Shape.Cylinder(Length.ofCm(36), Length.ofCm(40)),
+                Vessel.bookKappa(),
+                Mass.ofKg(6),
+                Vessel.Handling.LIFTED);
+        return bean(Kitchens.class).addVessel(kitchenId, pot);
+    }
+
+    /** The kitchen that a visitor works in, by what its session says. */
+    static String kitchenOf(Visitor visitor) {
+        List<Map<String, Object>> rows = bean(org.springframework.jdbc.core.JdbcTemplate.class)
+                .queryForList("SELECT kitchen_id FROM account WHERE id = ?", visitor.personId());
+        return (String) rows.get(0).get("kitchen_id");
+    }
+}

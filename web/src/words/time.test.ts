@@ -1,0 +1,35 @@
+import { describe, expect, it } from 'vitest'
+import { clockTime, dayTime, duration, fromNow, instantOf, localOf } from './time'
+
+const zone = 'Europe/Zurich'
+const now = new Date('2026-03-03T10:10:00Z').getTime()
+
+describe('time', () => {
+  it('shows the kitchen’s clock, not the tablet’s', () => {
+    expect(clockTime(now, zone)).toBe('11:10')
+    expect(clockTime(now, 'America/Denver')).toBe('03:10')
+  })
+
+  it('names the days next to today', () => {
+    expect(dayTime('2026-03-03T13:00:00Z', now, zone)).toBe('14:00')
+    expect(dayTime('2026-03-04T09:30:00Z', now, zone)).toBe('tomorrow 10:30')
+    expect(dayTime('2026-03-02T09:30:00Z', now, zone)).toBe('yesterday 10:30')
+    expect(dayTime('2026-03-06T09:30:00Z', now, zone)).toMatch(/^Fri,? 6 Mar 10:30$/)
+  })
+
+  it('says lengths and distances in words', () => {
+    expect(duration(45)).toBe('45 min')
+    expect(duration(180)).toBe('3 h')
+    expect(duration(185)).toBe('3 h 05')
+    expect(fromNow(new Date(now + 12 * 60_000).toISOString(), now)).toBe('in 12 min')
+    expect(fromNow(new Date(now).toISOString(), now)).toBe('now')
+    expect(fromNow(new Date(now - 8 * 60_000).toISOString(), now)).toBe('8 min late')
+  })
+
+  it('reads a wall-clock field in the kitchen’s zone, across a change of the clocks too', () => {
+    expect(instantOf('2026-03-04T10:30', zone).toISOString()).toBe('2026-03-04T09:30:00.000Z')
+    expect(instantOf('2026-03-29T10:30', zone).toISOString()).toBe('2026-03-29T08:30:00.000Z')
+    expect(instantOf('2026-03-29T01:30', zone).toISOString()).toBe('2026-03-29T00:30:00.000Z')
+    expect(localOf(now, zone)).toBe('2026-03-03T11:10')
+  })
+})
