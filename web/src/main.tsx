@@ -25,12 +25,25 @@ startOutbox((page) => {
   void client.invalidateQueries({ queryKey: ['range'] })
 })
 
-createRoot(document.getElementById('root')!).render(
-  <StrictMode>
-    <QueryClientProvider client={client}>
-      <BrowserRouter>
-        <App />
-      </BrowserRouter>
-    </QueryClientProvider>
-  </StrictMode>,
+// Letters that change width after the first paint would move a button from under a thumb. They come from the same server, so they are worth the wait.
+const LONGEST_WAIT_FOR_LETTERS_MS = 1500
+const letters = Promise.all(
+  ['400', '600', '750'].flatMap((weight) =>
+    ['Next', 'Mono'].map((cut) =>
+      document.fonts.load(`${weight} 15px "Atkinson Hyperlegible ${cut} Variable"`),
+    ),
+  ),
+)
+const patience = new Promise((resolve) => setTimeout(resolve, LONGEST_WAIT_FOR_LETTERS_MS))
+
+void Promise.race([letters, patience]).finally(() =>
+  createRoot(document.getElementById('root')!).render(
+    <StrictMode>
+      <QueryClientProvider client={client}>
+        <BrowserRouter>
+          <App />
+        </BrowserRouter>
+      </QueryClientProvider>
+    </StrictMode>,
+  ),
 )

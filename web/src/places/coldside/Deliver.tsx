@@ -24,9 +24,11 @@ export function Deliver({ page }: { page: Page }) {
   const open = (calls.data ?? []).filter((c) => ['OPEN', 'PLANNED', 'PARTLY_MET'].includes(c.status))
   const own = open.find((c) => c.id === page.call?.id)
   const station = chosen ?? own?.stationId ?? stations[0]?.id
-  const call = open.find(
-    (c) => c.stationId === station && (c.id === page.call?.id || c.formulaName === page.card.formulaName),
-  )
+  // The batch was made for its own call; only a station beside it is met from another of theirs.
+  const call =
+    own?.stationId === station
+      ? own
+      : open.find((c) => c.stationId === station && c.formulaName === page.card.formulaName)
   const wanted = call ? Math.min(left, call.litres - call.deliveredL) : Math.min(left, 1)
   const amount = litres ?? wanted
   const submit = async (event: FormEvent) => {

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
+import java.util.regex.Pattern;
 
 /** What a person does at a page, in a person's words. */
 final class Journey {
@@ -33,14 +34,7 @@ final class Journey {
     }
 
     Journey tap(String name) {
-        try {
-            button(name).click();
-        } catch (RuntimeException e) {
-            page.screenshot(new Page.ScreenshotOptions()
-                    .setPath(java.nio.file.Path.of("/tmp/pics/fail.png"))
-                    .setFullPage(true));
-            throw e;
-        }
+        button(name).click();
         return this;
     }
 
@@ -67,6 +61,12 @@ final class Journey {
     /** Waits until words are in view. */
     Journey see(String words) {
         page.getByText(words).first().waitFor();
+        return this;
+    }
+
+    /** The same for words with figures in them that the kitchen computed. */
+    Journey seeLike(String pattern) {
+        page.getByText(Pattern.compile(pattern)).first().waitFor();
         return this;
     }
 

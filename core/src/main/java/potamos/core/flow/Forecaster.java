@@ -124,6 +124,7 @@ public final class Forecaster {
         boolean lastDone = false;
         Temperature at = run.simmerAt();
         double speed = Gelatin.speed(at);
+        double steamLPerM2H = heat.steamLPerM2H(at);
         for (double minute = 0; minute < length - 1e-9; ) {
             double dt = Math.min(STEP_MIN, length - minute);
             double end = minute + dt;
@@ -135,7 +136,7 @@ public final class Forecaster {
                 }
             }
             Length level = run.vessel().shape().levelAt(Volume.ofLitres(Math.max(0, course.contents)));
-            double steam = heat.steamLPerH(at, level) * dt / 60;
+            double steam = steamLPerM2H * run.vessel().shape().surfaceDm2(level) / 100 * dt / 60;
             double skimmed = skim * dt / length;
             course.evaporated += steam;
             course.skimmed += skimmed;

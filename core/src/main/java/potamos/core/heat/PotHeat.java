@@ -25,7 +25,7 @@ public record PotHeat(Vessel vessel, double solidsKjPerK, Volume solidsVolume, A
     private static final double WALL_W_PER_M2_K = 12;
 
     private static final double STEEL_KJ_PER_KG_K = 0.5;
-    private static final double STEP_S = 30;
+    private static final double STEP_S = 60;
     private static final double LONGEST_BRING_UP_H = 12;
 
     /** Nothing in an open pot gets hotter; keeps a nearly empty one from running away within a step. */
@@ -49,9 +49,13 @@ public record PotHeat(Vessel vessel, double solidsKjPerK, Volume solidsVolume, A
 
     /** Steam in L/h at a temperature and level. */
     public double steamLPerH(Temperature t, Length level) {
-        double m2 = vessel.shape().surfaceDm2(level) / 100;
+        return steamLPerM2H(t) * vessel.shape().surfaceDm2(level) / 100;
+    }
+
+    /** Steam in L/h from each m² of surface; the costly half of {@link #steamLPerH}, for a caller who keeps one temperature. */
+    public double steamLPerM2H(Temperature t) {
         // Steam leaves as mass; a litre missing from the pot is read cold, so a kilogram counts as a litre.
-        return Evaporation.kgPerM2H(t, air, cover, kappa) * m2;
+        return Evaporation.kgPerM2H(t, air, cover, kappa);
     }
 
     /** Heat lost through the walls, W. */

@@ -13,17 +13,15 @@ import potamos.server.accounts.Role;
 class ChargeEndpoint {
 
     private final Planning planning;
-    private final VesselsInUse inUse;
 
-    ChargeEndpoint(Planning planning, VesselsInUse inUse) {
+    ChargeEndpoint(Planning planning) {
         this.planning = planning;
-        this.inUse = inUse;
     }
 
     @PostMapping("/api/charges")
     ChargeView solve(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
         person.require(Role.Right.READ);
         Planning.Proposed proposed = planning.propose(person.kitchenId(), request);
-        return ChargeView.of(proposed, request.readyBy(), inUse.of(person.kitchenId()));
+        return ChargeView.of(proposed, request.readyBy());
     }
 }

@@ -181,7 +181,7 @@ public record ChargeView(
 
     public record FitView(@NotNull String id, @NotNull String name, double brimfulL, boolean fits, boolean free) {}
 
-    static ChargeView of(Planning.Proposed proposed, Instant readyBy, List<String> vesselsInUse) {
+    static ChargeView of(Planning.Proposed proposed, Instant readyBy) {
         Charge charge = proposed.charge();
         Formula formula = charge.formula();
         Charge.Levels levels = charge.levels();
@@ -235,7 +235,7 @@ public record ChargeView(
                                 f.vessel().name(),
                                 f.vessel().figures().shape().brimful().litres(),
                                 f.fits(),
-                                !vesselsInUse.contains(f.vessel().id())))
+                                f.free()))
                         .toList(),
                 formula.cautions());
     }

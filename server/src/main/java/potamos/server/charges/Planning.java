@@ -50,16 +50,18 @@ public class Planning {
 
     private final Formulas formulas;
     private final Kitchens kitchens;
+    private final VesselsInUse inUse;
     private final KitchenClock clock;
 
-    Planning(Formulas formulas, Kitchens kitchens, KitchenClock clock) {
+    Planning(Formulas formulas, Kitchens kitchens, VesselsInUse inUse, KitchenClock clock) {
         this.formulas = formulas;
         this.kitchens = kitchens;
+        this.inUse = inUse;
         this.clock = clock;
     }
 
-    /** What a vessel would do with the same goal. */
-    public record Fit(Thing<Vessel> vessel, boolean fits) {}
+    /** What a vessel would do with the same goal, and whether it stands free. */
+    public record Fit(Thing<Vessel> vessel, boolean fits, boolean free) {}
 
     /**
      * A proposal.
@@ -89,8 +91,9 @@ public class Planning {
         Formula formula = schooled(formulas.of(kitchenId, request.formula()), request);
         Goal goal = goal(request);
         Thing<Burner> burner = burner(kitchenId, request.burnerId());
+        List<String> taken = inUse.of(kitchenId);
         List<Fit> fits = kitchens.vessels(kitchenId).stream()
-                .map(v -> new Fit(v, fits(formula, kitchen, burner, v, goal)))
+                .map(v -> new Fit(v, fits(formula, kitchen, burner, v, goal), !taken.contains(v.id())))
                 .toList();
         Thing<Vessel> vessel = vessel(fits, request.vesselId());
         Pot pot = new Pot(vessel.figures(), burner.figures(), kitchen.air());
@@ -181,7 +184,7 @@ public class Planning {
         }
     }
 
-    /** The vessel asked for; else the smallest that fits; else the largest, so that its warning can say what it takes. */
+    /** The vessel asked for; else the smallest that fits, a free one before one in use; else the largest, so that its warning can say what it takes. */
     private static Thing<Vessel> vessel(List<Fit> fits, String id) {
         Comparator<Fit> bySize = Comparator.comparingDouble(
                 f -> f.vessel().figures().shape().brimful().litres());
@@ -191,7 +194,7 @@ public class Planning {
         if (id == null) {
             return fits.stream()
                     .filter(Fit::fits)
-                    .min(bySize)
+                    .min(Comparator.comparing((Fit f) -> !f.free()).thenComparing(bySize))
                     .orElseGet(() -> fits.stream().max(bySize).orElseThrow())
                     .vessel();
         }

@@ -6,7 +6,7 @@ import org.apache.ibatis.annotations.Select;
 
 /** Which vessels have a batch in them or one accepted for them. */
 @Mapper
-public interface VesselsInUse {
+interface VesselsInUse {
 
     @Select("""
             SELECT vessel_id FROM batch

@@ -1,0 +1,75 @@
+package potamos.bench;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import potamos.core.Samples;
+import potamos.core.batch.Batch;
+import potamos.core.batch.BatchEvent;
+import potamos.core.batch.BatchState;
+import potamos.core.batch.DueAct;
+import potamos.core.batch.DueActs;
+import potamos.core.batch.Plan;
+import potamos.core.charge.Charge;
+import potamos.core.charge.Goal;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+import potamos.core.vessel.Vessel;
+
+/** What a drag on the cutaway and a look at a long batch cost. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+public class CoreBench {
+
+    private static final int EVENTS = 500;
+
+    private final Vessel vessel = Samples.cylinder(36, 40);
+    private final Goal litres = Samples.litres(15);
+    private final Plan plan = Samples.plan();
+    private final List<BatchEvent> events = longDay();
+    private final Instant now = Samples.at(EVENTS + 100).at();
+
+    @Benchmark
+    public Charge chargeForLitres() {
+        return Samples.charge(vessel, litres);
+    }
+
+    @Benchmark
+    public List<DueAct> replayOf500EventsWithDueActs() {
+        BatchState state = Batch.replay(plan, events, now);
+        return DueActs.of(plan, state);
+    }
+
+    /** A pot that is read every minute, with a skim and a top-up now and then. */
+    private static List<BatchEvent> longDay() {
+        List<BatchEvent> day = new ArrayList<>();
+        day.add(new BatchEvent.WeighedIn(Samples.at(0), BatchEvent.BED, Mass.ofKg(12), ""));
+        day.add(new BatchEvent.Filled(Samples.at(1), Volume.ofLitres(20), Temperature.ofCelsius(12)));
+        day.add(new BatchEvent.HeatOn(Samples.at(2)));
+        day.add(new BatchEvent.FirstFoam(Samples.at(45)));
+        day.add(new BatchEvent.SimmerReached(Samples.at(50)));
+        day.add(new BatchEvent.Judged(Samples.at(51), false, Duration.ofHours(8)));
+        for (int i = day.size(); i < EVENTS; i++) {
+            BatchEvent.Stamp stamp = Samples.at(52 + i);
+            day.add(
+                    switch (i % 5) {
+                        case 0 -> new BatchEvent.Skimmed(stamp, Volume.ofLitres(0.02));
+                        case 1 -> new BatchEvent.ToppedUp(stamp, Volume.ofLitres(0.1), Temperature.ofCelsius(85));
+                        case 2 -> new BatchEvent.LevelRead(stamp, Length.ofCm(9));
+                        default -> new BatchEvent.TemperatureRead(stamp, Temperature.ofCelsius(92 + i % 3));
+                    });
+        }
+        return day;
+    }
+}

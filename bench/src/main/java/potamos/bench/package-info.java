@@ -1,0 +1,2 @@
+/** Measures, outside the tests: how long the core takes, and how the server answers with many screens open. */
+package potamos.bench;
