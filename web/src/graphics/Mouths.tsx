@@ -13,8 +13,8 @@ interface Props {
   unexplainedL: number
   litres: (value: number) => string
   colour: string
-  /** Whether the yield was measured or is still expected. */
-  measured: boolean
+  /** What the yield is called: measured, expected by a plan, or what there would be if it were strained now. */
+  yieldName: string
 }
 
 interface Node {
@@ -34,14 +34,14 @@ const tones: Record<string, string> = {
 }
 
 /** Where every litre went: in on the left, out through its mouths on the right, as thick as there was of it. */
-export function Mouths({ entries, yieldL, unexplainedL, litres, colour, measured }: Props) {
+export function Mouths({ entries, yieldL, unexplainedL, litres, colour, yieldName }: Props) {
   const flows = entries.filter((entry) => entry.litres > 0.02)
   const more = Math.abs(unexplainedL) > 0.02
   const nodes: Node[] = [{ id: 'pot', label: '', tone: colour }]
   const links: { source: string; target: string; value: number; tone: string }[] = []
   const add = (cause: string, value: number, inward: boolean) => {
     const tone = cause === 'YIELD' ? colour : (tones[cause] ?? 'var(--steel)')
-    nodes.push({ id: cause, label: `${name(cause, measured)} ${litres(value)}`, tone })
+    nodes.push({ id: cause, label: `${name(cause, yieldName)} ${litres(value)}`, tone })
     links.push(
       inward ? { source: cause, target: 'pot', value, tone } : { source: 'pot', target: cause, value, tone },
     )
@@ -118,7 +118,7 @@ export function Mouths({ entries, yieldL, unexplainedL, litres, colour, measured
               { cause: 'UNEXPLAINED', litres: unexplainedL, inward: false },
             ].map((entry) => (
               <tr key={entry.cause}>
-                <th className="pr-6 text-left font-normal">{name(entry.cause, measured)}</th>
+                <th className="pr-6 text-left font-normal">{name(entry.cause, yieldName)}</th>
                 <td className="text-right font-mono">
                   {entry.inward ? '+' : '−'} {litres(entry.litres)}
                 </td>
@@ -131,5 +131,5 @@ export function Mouths({ entries, yieldL, unexplainedL, litres, colour, measured
   )
 }
 
-const name = (cause: string, measured: boolean) =>
-  cause === 'YIELD' ? (measured ? 'Litres out' : 'Expected out') : (causeName[cause] ?? cause)
+const name = (cause: string, yieldName: string) =>
+  cause === 'YIELD' ? yieldName : (causeName[cause] ?? cause)

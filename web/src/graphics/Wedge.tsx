@@ -42,7 +42,11 @@ export function Wedge({ readings, plan, stages, projection = [], nowMin, tempera
     (p) => y(p.celsius),
   )
   const levels = [...new Set(stages.flatMap((s) => [s.fromC, s.toC]))]
-  const hours = Array.from({ length: Math.floor(end / 60) + 1 }, (_, h) => h * 60)
+  // Ticks stand on full hours of the kitchen's clock, which says hours and minutes.
+  const firstHourMin = (60 - Number(clock(0).slice(-2))) % 60
+  const hours = Array.from({ length: Math.ceil(end / 60) }, (_, h) => h * 60 + firstHourMin).filter(
+    (minute) => minute <= end,
+  )
 
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="block h-auto w-full" role="img" aria-label={label}>

@@ -25,15 +25,15 @@ export function outline(
 ): string {
   const points: string[] = []
   const bowl = Math.min(vessel.bowlCm, topCm)
-  const steps = vessel.bowlCm > 0 ? 14 : 0
+  const steps = vessel.bowlCm > 0 ? 40 : 0
   points.push(`M${x(-halfWidthAt(vessel, topCm))} ${y(topCm)}`)
   points.push(`L${x(-halfWidthAt(vessel, bowl))} ${y(bowl)}`)
   for (let i = 1; i <= steps; i++) {
-    const cm = bowl * (1 - i / steps)
+    const cm = bowl * (1 - i / steps) ** 2
     points.push(`L${x(-halfWidthAt(vessel, cm))} ${y(cm)}`)
   }
   for (let i = steps; i >= 0; i--) {
-    const cm = steps ? bowl * (1 - i / steps) : 0
+    const cm = steps ? bowl * (1 - i / steps) ** 2 : 0
     points.push(`L${x(halfWidthAt(vessel, cm))} ${y(cm)}`)
   }
   points.push(`L${x(halfWidthAt(vessel, topCm))} ${y(topCm)}`)

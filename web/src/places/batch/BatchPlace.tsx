@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { useBatch, type Page } from '../../api/queries'
+import { useBatch, type Card, type Page } from '../../api/queries'
 import { liquorColour } from '../../graphics/liquor'
 import { Mouths } from '../../graphics/Mouths'
 import { useKeys } from '../../kit/keys'
@@ -91,7 +91,7 @@ function Batch({ page }: { page: Page }) {
             unexplainedL={page.ledger.unexplainedL}
             litres={(value) => units.litres(value)}
             colour={colour}
-            measured={card.strainedL !== undefined}
+            yieldName={yieldName(card)}
           />
         </section>
         <BatchRecord page={page} />
@@ -130,4 +130,10 @@ function useBatchKeys(page: Page, ask: (kind: string) => void) {
       }
     }, [may, card, page.fillC, page.topUpC, ask]),
   )
+}
+
+/** While a pot works its ledger tells what would come out if it were strained this minute; top-ups ahead are not in it. */
+function yieldName(card: Card): string {
+  if (card.strainedL !== undefined) return 'Litres out'
+  return card.pot.filled ? 'If strained now' : 'Expected out'
 }

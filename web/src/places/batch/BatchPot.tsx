@@ -44,7 +44,7 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
             <Figure name="Below the rim" value={units.cm(pot.belowRimCm)} />
             <Figure name="Liquor" value={units.celsius(pot.celsius, 1)} />
             <Figure name="Steam" value={`${units.litres(pot.steamLPerH)}/h`} />
-            <Figure name="Cold it" value={bodyName[pot.body] ?? ''} />
+            <Figure name="When cold" value={bodyName[pot.body] ?? ''} />
             <Figure
               name="Expected out"
               value={`${units.estimate(card.expectedL)}`}
@@ -81,7 +81,7 @@ export function Figure({
   return (
     <div>
       <dt className="text-13 text-quiet">{name}</dt>
-      <dd className={`m-0 font-mono font-semibold ${large ? 'text-36' : 'text-18'}`}>
+      <dd className={`m-0 font-mono font-semibold whitespace-nowrap ${large ? 'text-36' : 'text-18'}`}>
         {value}
         {note && <span className="text-13 text-quiet block font-normal">likely {note}</span>}
       </dd>

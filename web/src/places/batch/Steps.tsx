@@ -1,6 +1,7 @@
 import type { Page } from '../../api/queries'
 import { useTimes } from '../../kit/session'
 import { stageName } from '../../words/en'
+import { duration } from '../../words/time'
 
 const order = [
   'WEIGH_IN',
@@ -20,6 +21,13 @@ const order = [
 export function Steps({ page }: { page: Page }) {
   const { clock } = useTimes()
   const at = order.indexOf(page.card.stage)
+  /** When it really began, and how far that was from the plan. */
+  const went = (step: (typeof page.planned)[number]) => {
+    const entered = page.path.find((p) => p.stage === step.stage)?.at ?? page.acceptedAt
+    const late = Math.round((new Date(entered).getTime() - new Date(step.from).getTime()) / 60_000)
+    const off = late === 0 ? '' : late > 0 ? ` +${duration(late)}` : ` −${duration(-late)}`
+    return `${clock(entered)}${off}`
+  }
   return (
     <ol aria-label="Stages" className="m-0 flex list-none gap-0 overflow-x-auto p-0">
       {page.planned.map((step) => {
@@ -44,7 +52,7 @@ export function Steps({ page }: { page: Page }) {
               {state === 'ahead'
                 ? clock(moved?.from ?? step.from)
                 : state === 'done'
-                  ? 'done'
+                  ? went(step)
                   : `to ${clock(moved?.to ?? step.to)}`}
             </span>
           </li>

@@ -65,8 +65,8 @@ function CallRow({ call }: { call: Call }) {
     'calls',
   )
   return (
-    <li className="border-rule grid items-center gap-x-6 gap-y-2 border-t py-3 md:grid-cols-[130px_minmax(0,1.4fr)_minmax(0,1.2fr)_auto]">
-      <span className="text-36 font-mono font-semibold">{units.litres(call.litres)}</span>
+    <li className="border-rule grid items-center gap-x-6 gap-y-2 border-t py-3 md:grid-cols-[150px_minmax(0,1.4fr)_minmax(0,1fr)_220px]">
+      <span className="text-36 font-mono font-semibold whitespace-nowrap">{units.litres(call.litres)}</span>
       <span>
         <b className="text-18 block font-semibold">{call.formulaName}</b>
         <span className="text-15 text-quiet">

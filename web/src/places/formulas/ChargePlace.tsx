@@ -113,7 +113,7 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
             unexplainedL={0}
             litres={(v) => units.litres(v)}
             colour={colour}
-            measured={false}
+            yieldName="Expected out"
           />
         </section>
         <section>

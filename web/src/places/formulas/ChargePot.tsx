@@ -50,7 +50,7 @@ export function ChargePot({
         levelText={`${units.litres(charge.waterL)} of water, ${units.cm(levels.filledBelowRimCm)} below the rim`}
         label={`${vessel.name} in section with ${units.kg(charge.bedKg)} of ${charge.bedName} under ${units.litres(charge.waterL)} of water`}
       />
-      <dl className="m-0 grid w-full grid-cols-2 gap-x-6 gap-y-3 sm:grid-cols-3">
+      <dl className="m-0 grid w-full grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-3">
         <Figure
           name="Litres out"
           value={units.estimate(forecast.yieldL)}
@@ -72,7 +72,7 @@ export function ChargePot({
               : 'none'
           }
         />
-        <Figure name="Cold it" value={bodyName[forecast.body] ?? ''} />
+        <Figure name="When cold" value={bodyName[forecast.body] ?? ''} />
         {bare !== undefined && <Figure name="Bed bare after" value={duration(bare)} />}
       </dl>
     </section>

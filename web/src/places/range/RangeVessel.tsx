@@ -98,7 +98,7 @@ function clockOf(card: Card, now: number, celsius: (c: number, step?: number) =>
     return left >= 0 ? `${duration(left)} left` : `${duration(left)} over`
   }
   if (card.stage === 'BRING_UP') return celsius(card.pot.celsius, 1)
-  return duration((now - new Date(card.since).getTime()) / 60_000)
+  return `for ${duration((now - new Date(card.since).getTime()) / 60_000)}`
 }
 
 /** Containers in ice water. */

@@ -28,6 +28,7 @@ import potamos.core.quantity.Volume;
  * @param shelf     litres put away, delivered and thrown away
  * @param added     parts in the pot and when they went in
  * @param course    the pot as replayed, for a curve
+ * @param path      the stages it went through so far, each with when it came there
  */
 public record BatchState(
         Stage stage,
@@ -41,12 +42,14 @@ public record BatchState(
         Cooling cooling,
         Shelf shelf,
         Map<String, Instant> added,
-        List<CoursePoint> course) {
+        List<CoursePoint> course,
+        List<Entered> path) {
 
     public BatchState {
         weighed = Map.copyOf(weighed);
         added = Map.copyOf(added);
         course = List.copyOf(course);
+        path = List.copyOf(path);
     }
 
     /**
@@ -132,6 +135,9 @@ public record BatchState(
             return stored.minus(delivered).minus(discarded);
         }
     }
+
+    /** When a batch came to a stage. */
+    public record Entered(Stage stage, Instant at) {}
 
     /** The pot at a moment, for drawing. */
     public record CoursePoint(

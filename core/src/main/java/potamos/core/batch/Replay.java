@@ -31,6 +31,7 @@ final class Replay {
     private final Map<String, Instant> added = new HashMap<>();
     private final Map<String, Mass> addedMass = new HashMap<>();
     private final List<Reading> readings = new ArrayList<>();
+    private final List<BatchState.Entered> path = new ArrayList<>();
 
     private Stage stage = Stage.WEIGH_IN;
     private Instant since;
@@ -154,9 +155,14 @@ final class Replay {
     private void settle(Stamp stamp) {
         Stage next = nextStage();
         if (next != stage) {
-            stage = next;
-            since = stamp.at();
+            enter(next, stamp.at());
         }
+    }
+
+    private void enter(Stage next, Instant at) {
+        stage = next;
+        since = at;
+        path.add(new BatchState.Entered(next, at));
     }
 
     private Stage nextStage() {
@@ -206,8 +212,7 @@ final class Replay {
             Instant restEnds =
                     ended.plus(Duration.ofSeconds((long) (plan.charge().run().restMin() * 60)));
             if (stage == Stage.REST && !now.isBefore(restEnds)) {
-                stage = Stage.STRAIN;
-                since = restEnds;
+                enter(Stage.STRAIN, restEnds);
             }
         }
         return new BatchState(
@@ -229,7 +234,8 @@ final class Replay {
                 cooling(now),
                 new BatchState.Shelf(stored, delivered, discarded, spoiled),
                 added,
-                pot.course());
+                pot.course(),
+                path);
     }
 
     /** The litres as they stand: what happened by the events and the models, and the losses still ahead by the plan. */

@@ -53,6 +53,9 @@ final class BatchView {
             Optional<Instant> ended,
             int skims) {}
 
+    /** When the batch came to a stage. */
+    record EnteredView(@NotNull String stage, @NotNull Instant at) {}
+
     record ReadingView(@NotNull Instant at, double celsius) {}
 
     record StageVerdictView(
@@ -127,6 +130,7 @@ final class BatchView {
             @NotNull Map<String, Instant> addedAt,
             @NotNull List<ChargeView.StepView> planned,
             @NotNull List<ChargeView.StepView> outlook,
+            @NotNull List<EnteredView> path,
             @NotNull ChargeView.ForecastView forecast,
             @NotNull ChargeView.LedgerView plannedLedger,
             @NotNull ChargeView.LedgerView ledger,
@@ -192,6 +196,9 @@ final class BatchView {
                 state.added(),
                 ChargeView.StepView.of(plan.timeline()),
                 ChargeView.StepView.of(Outlook.of(plan, state).timeline()),
+                state.path().stream()
+                        .map(e -> new EnteredView(e.stage().name(), e.at()))
+                        .toList(),
                 ChargeView.ForecastView.of(plan.charge().forecast()),
                 ChargeView.LedgerView.of(plan.charge().forecast().ledger()),
                 ChargeView.LedgerView.of(state.ledger()),
