@@ -92,7 +92,7 @@ final class PotModel {
         holding = true;
         drawn = water.litres();
         solids = bed.displacedVolume().litres() + early;
-        contents = drawn + solids;
+        contents = drawn + run.poured().litres() + solids;
         markContents = contents;
         celsius = temperature.celsius();
         clock = at;
@@ -133,7 +133,7 @@ final class PotModel {
     }
 
     void add(Mass mass) {
-        double displaced = new Solids(null, mass, Duration.ZERO, 0).displaced().litres();
+        double displaced = new Solids(null, mass, Duration.ZERO).displaced().litres();
         solids += displaced;
         contents += displaced;
         markContents += displaced;

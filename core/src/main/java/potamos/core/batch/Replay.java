@@ -248,18 +248,18 @@ final class Replay {
         int through = strained == null ? plan.charge().run().strain().passes() : passes;
         Volume fat = Losses.renderedFat(bed);
         List<Solids> solids = solidsIn();
-        List<Ledger.Entry> entries = List.of(
+        List<Ledger.Entry> entries = new ArrayList<>(List.of(
                 new Ledger.Entry(Ledger.Cause.WATER, pot.drawn()),
                 new Ledger.Entry(Ledger.Cause.TOP_UP, pot.toppedUp()),
-                new Ledger.Entry(Ledger.Cause.GIVEN_BY_SOLIDS, fat),
+                new Ledger.Entry(Ledger.Cause.WINE, plan.charge().run().poured()),
                 new Ledger.Entry(Ledger.Cause.EVAPORATED, pot.evaporated()),
-                new Ledger.Entry(Ledger.Cause.UPTAKE, Losses.uptake(bed, solids, press, 1)),
                 new Ledger.Entry(Ledger.Cause.SKIMMED, pot.skimmed()),
                 new Ledger.Entry(
                         Ledger.Cause.STRAINERS,
                         Losses.strainers(
                                 through, plan.charge().run().vessel().shape().width(), 1)),
-                new Ledger.Entry(Ledger.Cause.FAT_LIFTED, plan.charge().run().degreased() ? fat : Volume.ZERO));
+                new Ledger.Entry(Ledger.Cause.FAT_LIFTED, plan.charge().run().degreased() ? fat : Volume.ZERO)));
+        entries.addAll(Ledger.solids(Losses.uptake(bed, solids, press, 1), fat));
         return strained == null ? Ledger.predicted(entries) : Ledger.measured(entries, strained);
     }
 
@@ -271,11 +271,7 @@ final class Replay {
             boolean counts =
                     mass != null || strained == null || planned.intoTheSimmer().isZero();
             if (counts) {
-                solids.add(new Solids(
-                        planned.part(),
-                        mass == null ? planned.mass() : mass,
-                        planned.intoTheSimmer(),
-                        planned.uptakeLPerKg()));
+                solids.add(new Solids(planned.part(), mass == null ? planned.mass() : mass, planned.intoTheSimmer()));
             }
         }
         return solids;

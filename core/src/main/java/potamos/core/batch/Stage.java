@@ -9,6 +9,7 @@ public enum Stage {
     SIMMER,
     REST,
     STRAIN,
+    REDUCE,
     COOL,
     STORE,
     ON_SHELF,

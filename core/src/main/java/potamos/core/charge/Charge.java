@@ -15,10 +15,19 @@ import potamos.core.quantity.Volume;
  * @param measures every part to weigh
  * @param levels   heights in the vessel
  * @param forecast what it will do
+ * @param character what it will taste and look like
+ * @param boilDownMin minutes that its reduction takes; 0 where it has none
  * @param warnings what is wrong with it; empty when nothing is
  */
 public record Charge(
-        Formula formula, Run run, List<Measure> measures, Levels levels, Forecast forecast, List<Warning> warnings) {
+        Formula formula,
+        Run run,
+        List<Measure> measures,
+        Levels levels,
+        Forecast forecast,
+        Character character,
+        double boilDownMin,
+        List<Warning> warnings) {
 
     public Charge {
         measures = List.copyOf(measures);

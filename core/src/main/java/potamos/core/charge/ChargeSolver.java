@@ -3,6 +3,7 @@ package potamos.core.charge;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.analysis.solvers.AllowedSolution;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
@@ -10,11 +11,11 @@ import potamos.core.flow.Forecast;
 import potamos.core.flow.Forecaster;
 import potamos.core.flow.Run;
 import potamos.core.flow.Solids;
-import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Part;
 import potamos.core.formula.Phase;
 import potamos.core.formula.WaterRule;
+import potamos.core.heat.BoilDown;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
@@ -25,25 +26,32 @@ import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Vessel;
 
 /**
- * Solves a charge from whichever side is given. Everything is a function of the bed's mass; a goal is a root of one of those functions.
+ * Solves a charge from whichever side is given. Everything is a function of the bed's raw mass, or of the stock drawn where there is no bed; a goal is
+ * a root of one of those functions.
  *
  * <p>Solving forth and back returns the input to 1e-6.
  */
 public final class ChargeSolver {
 
+    /** Kinds that are not lifted out again by a strainer. */
+    private static final Set<Part.Kind> LIQUID_OR_DISSOLVED =
+            Set.of(Part.Kind.WINE, Part.Kind.FAT, Part.Kind.SEASONING);
+
+    private static final double REDUCING_HEAT = 0.5;
     private static final double LEAST_KG = 0.05;
     private static final double MOST_KG = 600;
     private static final double ACCURACY_KG = 1e-9;
-    private static final double DEFAULT_FILL_C = 12;
 
     private final Formula formula;
     private final Pot pot;
     private final BedKind kind;
+    private final boolean noBed;
 
     private ChargeSolver(Formula formula, Pot pot) {
         this.formula = formula;
         this.pot = pot;
         this.kind = formula.blendedBed();
+        this.noBed = formula.bed().isEmpty();
     }
 
     /**
@@ -62,6 +70,9 @@ public final class ChargeSolver {
             return root(kg -> Forecaster.litresOut(run(kg)) - wanted, "litres");
         }
         if (goal instanceof Goal.BedInHand inHand) {
+            if (noBed) {
+                throw Refusal.of("bedKg", "a reduction has no bed; give litres, the stock to draw, or a vessel");
+            }
             return inHand.bed().kg();
         }
         if (goal instanceof Goal.WaterDrawn drawn) {
@@ -96,7 +107,7 @@ public final class ChargeSolver {
         Run run = run(kg);
         Forecast forecast = Forecaster.of(run);
         List<Measure> measures = formula.parts().stream()
-                .map(part -> new Measure(part, part.amount().of(run.bed().mass(), run.water())))
+                .map(part -> new Measure(part, part.amount().of(run.raw(), run.water())))
                 .toList();
         Vessel vessel = pot.vessel();
         Charge.Levels levels = new Charge.Levels(
@@ -105,7 +116,26 @@ public final class ChargeSolver {
                 run.bed().rawHeight(vessel),
                 run.bed().height(vessel, 1),
                 vessel.fillLine());
-        return new Charge(formula, run, measures, levels, forecast, Warnings.of(formula, run, levels, forecast));
+        return new Charge(
+                formula,
+                run,
+                measures,
+                levels,
+                forecast,
+                Character.of(formula, run, measures, forecast),
+                boilDownMin(run, forecast),
+                Warnings.of(formula, run, levels, forecast));
+    }
+
+    /** In the same vessel at half heat: a reduction is gentle. */
+    private double boilDownMin(Run run, Forecast forecast) {
+        double fraction = run.reduction().toFraction();
+        double before = forecast.yield().mid() / fraction;
+        if (fraction >= 1 || before <= 0.1) {
+            return 0;
+        }
+        return BoilDown.to(fraction, Volume.ofLitres(before), pot.vessel(), pot.burner(), pot.air(), REDUCING_HEAT)
+                .minutes();
     }
 
     private Run run(double kg) {
@@ -113,33 +143,73 @@ public final class ChargeSolver {
     }
 
     private Run runWith(double kg, Volume water) {
-        Bed bed = new Bed(kind, Mass.ofKg(kg));
+        Mass raw = Mass.ofKg(noBed ? 0 : kg);
+        Phase.Fill fill = formula.fill();
+        Temperature simmerAt = formula.simmer().band().middle(pot.air().boilingPoint());
         return new Run(
                 pot.vessel(),
-                bed,
+                bed(kg),
+                raw,
                 formula.preparation(),
+                fill.liquid(),
                 water,
-                formula.phase(Phase.Fill.class).map(Phase.Fill::water).orElse(Temperature.ofCelsius(DEFAULT_FILL_C)),
-                solids(bed.mass(), water),
+                fill.water(),
+                poured(raw, water),
+                solids(raw, water),
+                formula.phases(Phase.Steep.class).stream()
+                        .filter(steep -> steep.at().compareTo(fill.water()) > 0)
+                        .toList(),
                 formula.simmer(),
+                pot.simmerAt().orElse(simmerAt),
                 formula.phase(Phase.Rest.class)
                         .map(rest -> rest.takes().toSeconds() / 60.0)
                         .orElse(0.0),
-                formula.phase(Phase.Strain.class).orElse(new Phase.Strain(1, false)),
+                formula.strain(),
+                reduction(),
                 formula.phase(Phase.Degrease.class).isPresent(),
                 pot.air(),
                 pot.burner());
     }
 
+    private Bed bed(double kg) {
+        return new Bed(kind, Mass.ofKg(noBed ? 0 : kg * formula.keepsMass()));
+    }
+
+    /** Wine cooked down, and what deglazing leaves of its water. */
+    private Volume poured(Mass raw, Volume water) {
+        double fraction = formula.phase(Phase.WineDown.class)
+                .map(Phase.WineDown::toFraction)
+                .orElse(1.0);
+        double litres = 0;
+        for (Part part : formula.parts()) {
+            if (part.kind() == Part.Kind.WINE) {
+                litres += part.amount().of(raw, water).kg() / part.item().kgPerL() * fraction;
+            }
+        }
+        for (Phase.Deglaze deglaze : formula.phases(Phase.Deglaze.class)) {
+            litres += deglaze.litresPerKgBed() * raw.kg() * deglaze.toFraction() * deglaze.times();
+        }
+        return Volume.ofLitres(litres);
+    }
+
+    private Run.Reduction reduction() {
+        int reduce = -1;
+        int strain = -1;
+        for (int i = 0; i < formula.procedure().size(); i++) {
+            reduce = formula.procedure().get(i) instanceof Phase.Reduce ? i : reduce;
+            strain = formula.procedure().get(i) instanceof Phase.Strain ? i : strain;
+        }
+        return reduce < 0 ? Run.Reduction.NONE : new Run.Reduction(formula.reducesTo(), reduce < strain);
+    }
+
     private List<Solids> solids(Mass bed, Volume water) {
         List<Solids> solids = new ArrayList<>();
         for (Part part : formula.parts()) {
-            if (part.kind() != Part.Kind.WINE && part.kind() != Part.Kind.FAT) {
+            if (!LIQUID_OR_DISSOLVED.contains(part.kind())) {
                 solids.add(new Solids(
                         part,
                         part.amount().of(bed, water),
-                        intoTheSimmer(part.when(), formula.simmer().usual()),
-                        Book.MIXED_VEGETABLES.uptakeDrained()));
+                        intoTheSimmer(part.when(), formula.simmer().usual())));
             }
         }
         return solids;
@@ -159,10 +229,13 @@ public final class ChargeSolver {
 
     private Volume water(double kg) {
         WaterRule rule = formula.water();
+        if (noBed) {
+            return Volume.ofLitres(kg);
+        }
         if (rule instanceof WaterRule.PerKgBed ratio) {
             return Volume.ofLitres(ratio.litresPerKg() * kg);
         }
-        Bed bed = new Bed(kind, Mass.ofKg(kg));
+        Bed bed = bed(kg);
         if (rule instanceof WaterRule.OverTheBed cover) {
             Length line = bed.rawHeight(pot.vessel()).plus(cover.depth());
             return pot.vessel()

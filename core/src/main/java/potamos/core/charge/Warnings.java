@@ -1,13 +1,11 @@
 package potamos.core.charge;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import potamos.core.flow.Forecast;
 import potamos.core.flow.Run;
-import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Usual;
 import potamos.core.vessel.Vessel;
 
 /** Looks a charge over as an old hand would. */
@@ -18,9 +16,6 @@ final class Warnings {
 
     /** Less than this in the jug is not a batch. */
     private static final double LEAST_YIELD_L = 0.25;
-
-    /** Litres per kg of bed that the trade calls usual. */
-    private static final Map<Family, double[]> USUAL_RATIO = usualRatios();
 
     private Warnings() {}
 
@@ -52,23 +47,16 @@ final class Warnings {
         if (vessel.handling() == Vessel.Handling.LIFTED && weight > LIFT_KG) {
             found.add(new Warning(Warning.Kind.HEAVY_LIFT, weight, LIFT_KG, "kg"));
         }
-        double[] usual = USUAL_RATIO.get(formula.family());
-        double ratio = run.water().litres() / run.bed().mass().kg();
-        if (usual != null && (ratio < usual[0] - 1e-9 || ratio > usual[1] + 1e-9)) {
-            found.add(new Warning(Warning.Kind.UNUSUAL_RATIO, ratio, ratio < usual[0] ? usual[0] : usual[1], "L/kg"));
+        if (run.raw().kg() > 0) {
+            double ratio = run.water().litres() / run.raw().kg();
+            Usual.water(formula.family())
+                    .filter(usual -> !usual.holds(ratio))
+                    .ifPresent(usual ->
+                            found.add(new Warning(Warning.Kind.UNUSUAL_RATIO, ratio, usual.nearer(ratio), "L/kg")));
         }
         if (forecast.yield().mid() < LEAST_YIELD_L) {
             found.add(new Warning(Warning.Kind.NOTHING_LEFT, forecast.yield().mid(), LEAST_YIELD_L, "L"));
         }
         return found;
-    }
-
-    private static Map<Family, double[]> usualRatios() {
-        Map<Family, double[]> usual = new EnumMap<>(Family.class);
-        usual.put(Family.BROWN, new double[] {1.4, 1.9});
-        usual.put(Family.WHITE, new double[] {1.5, 2.0});
-        usual.put(Family.FISH, new double[] {0.9, 1.2});
-        usual.put(Family.SHELLFISH, new double[] {1.8, 2.5});
-        return usual;
     }
 }

@@ -43,9 +43,19 @@ public final class Cooler {
             double medium = leg.medium().start().celsius();
             double ice =
                     leg.medium() instanceof Medium.IceBath bath ? bath.ice().kg() : 0;
+            double paddled = 0;
             points.add(new CoolingCurve.Point(minute, stock, medium));
             while (stock > leg.until().celsius() && minute < LONGEST_MIN && stock - medium > 0.05) {
                 double next = medium + (stock - medium) * Math.exp(-ratePerMin(plan, leg.medium(), stock) * STEP_MIN);
+                if (leg.medium() instanceof Medium.IcePaddle paddle
+                        && paddled < paddle.ice().kg()) {
+                    double kj = Math.max(0, next) * paddle.paddleWPerK() * STEP_MIN * 60 / 1000;
+                    double most = (paddle.ice().kg() - paddled) * Water.MELTING_KJ_PER_KG;
+                    double taken = Math.min(kj, most);
+                    paddled += taken / Water.MELTING_KJ_PER_KG;
+                    melted += taken / Water.MELTING_KJ_PER_KG;
+                    next -= taken / (plan.each().litres() * STOCK_KJ_PER_KG_K);
+                }
                 double kj = plan.litres().litres() * STOCK_KJ_PER_KG_K * (stock - next);
                 if (leg.medium() instanceof Medium.IceBath bath) {
                     double melts = Math.min(ice, kj / Water.MELTING_KJ_PER_KG);

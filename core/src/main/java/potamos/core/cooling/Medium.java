@@ -34,6 +34,44 @@ public sealed interface Medium {
         }
     }
 
+    /**
+     * A sealed bottle of ice moved through the stock, which stands in air meanwhile.
+     *
+     * @param ice frozen in the paddle
+     * @param air around the container
+     */
+    record IcePaddle(Mass ice, Temperature air) implements Medium {
+
+        /** Wall of a paddle and how well it takes heat from moving stock. */
+        private static final double PADDLE_M2 = 0.14;
+
+        private static final double PADDLE_W_PER_M2_K = 300;
+
+        public IcePaddle {
+            Refusal.unlessWithin("iceKg", ice.kg(), 0.5, 20, "kg");
+        }
+
+        @Override
+        public Temperature start() {
+            return air;
+        }
+
+        @Override
+        public double outsideWPerM2K() {
+            return 9;
+        }
+
+        @Override
+        public boolean stirred() {
+            return true;
+        }
+
+        /** Heat that the paddle takes for each kelvin that the stock is warmer, W/K. */
+        public double paddleWPerK() {
+            return PADDLE_M2 * PADDLE_W_PER_M2_K;
+        }
+    }
+
     /** Air of a cold store. */
     record ColdStore(Temperature air) implements Medium {
         @Override

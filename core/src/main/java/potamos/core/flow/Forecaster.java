@@ -3,6 +3,7 @@ package potamos.core.flow;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import potamos.core.formula.Phase;
 import potamos.core.heat.PotHeat;
 import potamos.core.liquor.Gelatin;
 import potamos.core.quantity.Band;
@@ -33,7 +34,28 @@ public final class Forecaster {
     private Forecaster(Run run) {
         this.run = run;
         this.kappa = run.vessel().kappa().value();
-        this.bringUp = run.heat(kappa).bringUp(run.waterC(), run.simmerAt(), run.filling(), run.burner());
+        this.bringUp = bringUp();
+    }
+
+    /** From cold to the simmer over full heat, with its warm holds on the way; those count as part of it. */
+    private PotHeat.BringUp bringUp() {
+        PotHeat heat = run.heat(kappa);
+        Temperature at = run.waterC();
+        double minutes = 0;
+        Volume evaporated = Volume.ZERO;
+        for (Phase.Steep steep : run.steeps()) {
+            Volume contents = run.filling().minus(evaporated);
+            PotHeat.BringUp leg = heat.bringUp(at, steep.at(), contents, run.burner());
+            at = steep.at().compareTo(at) > 0 ? steep.at() : at;
+            double held = steep.takes().toSeconds() / 60.0;
+            Length level = run.vessel().shape().levelAt(contents);
+            evaporated =
+                    evaporated.plus(leg.evaporated()).plus(Volume.ofLitres(heat.steamLPerH(at, level) * held / 60));
+            minutes += leg.minutes() + held;
+        }
+        PotHeat.BringUp last =
+                heat.bringUp(at, run.simmerAt(), run.filling().minus(evaporated).orNone(), run.burner());
+        return new PotHeat.BringUp(minutes + last.minutes(), evaporated.plus(last.evaporated()));
     }
 
     /** The whole forecast with its band. */
@@ -206,17 +228,23 @@ public final class Forecaster {
         Volume uptake = Losses.uptake(run.bed(), run.others(), run.strain().pressed(), factors.uptake());
         Volume strainers =
                 Losses.strainers(run.strain().passes(), run.vessel().shape().width(), factors.strainer());
-        course.ledger = Ledger.predicted(List.of(
+        List<Ledger.Entry> entries = new ArrayList<>(List.of(
                 new Ledger.Entry(Ledger.Cause.WATER, run.water()),
                 new Ledger.Entry(Ledger.Cause.TOP_UP, Volume.ofLitres(course.added)),
-                new Ledger.Entry(Ledger.Cause.GIVEN_BY_SOLIDS, fat),
+                new Ledger.Entry(Ledger.Cause.WINE, run.poured()),
                 new Ledger.Entry(Ledger.Cause.EVAPORATED, Volume.ofLitres(course.evaporated)),
-                new Ledger.Entry(Ledger.Cause.UPTAKE, uptake),
                 new Ledger.Entry(Ledger.Cause.SKIMMED, Volume.ofLitres(course.skimmed)),
                 new Ledger.Entry(Ledger.Cause.STRAINERS, strainers),
                 new Ledger.Entry(Ledger.Cause.FAT_LIFTED, run.degreased() ? fat : Volume.ZERO)));
+        entries.addAll(Ledger.solids(uptake, fat));
+        double fraction = run.reduction().toFraction();
+        Volume strained = Ledger.predicted(entries).yield();
+        Volume reducing = run.reduction().beforeStraining() ? strained.plus(strainers) : strained;
+        entries.add(new Ledger.Entry(Ledger.Cause.REDUCED, reducing.orNone().times(1 - fraction)));
+        course.ledger = Ledger.predicted(entries);
         double liquor = Math.max(0.1, course.contents - solids);
-        course.gelatinGPerL = course.gelatin / liquor;
+        double brought = run.liquid().gelatinGPerL() * run.water().litres();
+        course.gelatinGPerL = (course.gelatin + brought) / liquor / fraction;
     }
 
     private void point(Course course, double minute, Temperature at, boolean keepPoints) {
@@ -231,6 +259,7 @@ public final class Forecaster {
                 run.vessel().shape().levelAt(Volume.ofLitres(contents)).cm(),
                 at.celsius(),
                 course.evaporated,
-                course.gelatin / Math.max(0.1, contents - solids)));
+                (course.gelatin + run.liquid().gelatinGPerL() * run.water().litres())
+                        / Math.max(0.1, contents - solids)));
     }
 }

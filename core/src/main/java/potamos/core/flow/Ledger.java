@@ -43,6 +43,17 @@ public record Ledger(List<Entry> entries, Volume yield, Volume unexplained) {
     /** So much by one cause; the amount is never negative, the cause tells its direction. */
     public record Entry(Cause cause, Volume amount) {}
 
+    /**
+     * The entries that solids make: what they hold, or what they give where that is more, beside the fat that melts out of them.
+     *
+     * @param uptake litres held; below nothing where they give
+     * @param fat    litres of melted fat
+     */
+    public static List<Entry> solids(Volume uptake, Volume fat) {
+        Volume given = uptake.times(-1).orNone().plus(fat);
+        return List.of(new Entry(Cause.GIVEN_BY_SOLIDS, given), new Entry(Cause.UPTAKE, uptake.orNone()));
+    }
+
     /** A prediction: the yield is whatever the causes leave. */
     public static Ledger predicted(List<Entry> entries) {
         return new Ledger(entries, balance(entries), Volume.ZERO);

@@ -29,10 +29,12 @@ public final class Losses {
         return Volume.ofLitres(scumKg * SKIMMED_L_PER_KG_SCUM * factor);
     }
 
+    /** Liquor that all solids hold when they are strained out; below nothing where they give more of their own. */
     public static Volume uptake(Bed bed, List<Solids> others, boolean pressed, double factor) {
         double perKg = pressed ? bed.kind().uptakePressed() : bed.kind().uptakeDrained();
-        double rest = others.stream().mapToDouble(s -> s.uptake().litres()).sum();
-        return Volume.ofLitres(Math.max(0, (perKg * bed.mass().kg() + rest) * factor));
+        double rest =
+                others.stream().mapToDouble(s -> s.uptake(pressed).litres()).sum();
+        return Volume.ofLitres((perKg * bed.mass().kg() + rest) * factor);
     }
 
     public static Volume strainers(int passes, Length vesselWidth, double factor) {

@@ -1,10 +1,12 @@
 package potamos.core.flow;
 
 import java.util.List;
+import potamos.core.formula.Liquid;
 import potamos.core.formula.Phase;
 import potamos.core.heat.Air;
 import potamos.core.heat.Burner;
 import potamos.core.heat.PotHeat;
+import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.core.vessel.Bed;
@@ -15,14 +17,20 @@ import potamos.core.vessel.Vessel;
  * A pot that is to be run: everything that its course depends on.
  *
  * @param vessel      the pot
- * @param bed         in it
+ * @param bed         in it, as it comes out of its roasting
+ * @param raw         what of it was weighed out
  * @param preparation of the bed
- * @param water       drawn cold
+ * @param liquid      what is drawn
+ * @param water       how much of it
  * @param waterC      its temperature
+ * @param poured      wine and deglazing, cooked down, that go in with the water
  * @param others      other solids
+ * @param steeps      warm holds on the way to the simmer
  * @param simmer      as the procedure has it
+ * @param simmerAt    temperature of it
  * @param restMin     minutes off the heat before straining
  * @param strain      as the procedure has it
+ * @param reduction   what is boiled away afterwards
  * @param degreased   whether the floating fat is lifted before the litres count
  * @param air         around the pot
  * @param burner      under it
@@ -30,19 +38,36 @@ import potamos.core.vessel.Vessel;
 public record Run(
         Vessel vessel,
         Bed bed,
+        Mass raw,
         BedKind.Preparation preparation,
+        Liquid liquid,
         Volume water,
         Temperature waterC,
+        Volume poured,
         List<Solids> others,
+        List<Phase.Steep> steeps,
         Phase.Simmer simmer,
+        Temperature simmerAt,
         double restMin,
         Phase.Strain strain,
+        Reduction reduction,
         boolean degreased,
         Air air,
         Burner burner) {
 
     public Run {
         others = List.copyOf(others);
+        steeps = List.copyOf(steeps);
+    }
+
+    /**
+     * A reduction after the simmer.
+     *
+     * @param toFraction      of the volume that is left; 1 for none
+     * @param beforeStraining whether it happens in the pot, before anything is strained
+     */
+    public record Reduction(double toFraction, boolean beforeStraining) {
+        public static final Reduction NONE = new Reduction(1, false);
     }
 
     /** Liquor and solids right after filling. */
@@ -51,21 +76,16 @@ public record Run(
                 .filter(s -> s.intoTheSimmer().isZero())
                 .map(Solids::displaced)
                 .reduce(Volume.ZERO, Volume::plus);
-        return water.plus(bed.displacedVolume()).plus(early);
+        return water.plus(poured).plus(bed.displacedVolume()).plus(early);
     }
 
     /** Liquor and solids once everything is in, before steam has taken any. */
     public Volume everythingIn() {
-        return water.plus(bed.displacedVolume()).plus(othersDisplaced());
+        return water.plus(poured).plus(bed.displacedVolume()).plus(othersDisplaced());
     }
 
     Volume othersDisplaced() {
         return others.stream().map(Solids::displaced).reduce(Volume.ZERO, Volume::plus);
-    }
-
-    /** The temperature at which this pot simmers, from its band and the local boiling point. */
-    public Temperature simmerAt() {
-        return simmer.band().middle(air.boilingPoint());
     }
 
     /** The heat balance of the filled pot. */

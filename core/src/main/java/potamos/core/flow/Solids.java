@@ -11,9 +11,11 @@ import potamos.core.quantity.Volume;
  * @param part         what
  * @param mass         how much
  * @param intoTheSimmer when, counted from reaching the simmer; zero for what goes in cold with the bed
- * @param uptakeLPerKg liquor that stays in it when it is strained out
  */
-public record Solids(Part part, Mass mass, Duration intoTheSimmer, double uptakeLPerKg) {
+public record Solids(Part part, Mass mass, Duration intoTheSimmer) {
+
+    /** Pressing gets this share of the held liquor out of what is not a vegetable. */
+    private static final double PRESSED_KEEPS = 0.5;
 
     /** Density of vegetables and herbs once the water has found its way in, kg/L. */
     private static final double WET_KG_PER_L = 1.0;
@@ -22,7 +24,10 @@ public record Solids(Part part, Mass mass, Duration intoTheSimmer, double uptake
         return mass.atDensity(WET_KG_PER_L);
     }
 
-    public Volume uptake() {
-        return Volume.ofLitres(mass.kg() * uptakeLPerKg);
+    /** Liquor that stays in it when it is strained out; below nothing where pressed vegetables give their own water. */
+    public Volume uptake(boolean pressed) {
+        double drained = part.item().uptakeLPerKg();
+        double perKg = !pressed ? drained : part.kind() == Part.Kind.VEGETABLE ? -drained : PRESSED_KEEPS * drained;
+        return Volume.ofLitres(mass.kg() * perKg);
     }
 }

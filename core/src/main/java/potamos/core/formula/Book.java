@@ -1,130 +1,40 @@
 package potamos.core.formula;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
+import potamos.core.formula.Part.Amount;
+import potamos.core.formula.Part.When;
 import potamos.core.heat.Cover;
 import potamos.core.heat.SimmerBand;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Temperature;
-import potamos.core.safety.Allergen;
 import potamos.core.safety.Caution;
 import potamos.core.vessel.BedKind;
 
 /**
- * The figures that a kitchen starts from. A new kitchen gets a copy of them as its own data; after that this book changes nothing there.
+ * The formulas that a kitchen starts from, one or more of each family, with the project's own figures inside the trade's ranges. A new kitchen gets a
+ * copy of them as its own data; after that this book changes nothing there.
  */
 public final class Book {
 
-    /** Specific heat of raw bones with their meat and fat, kJ/kg/K. */
-    private static final double BONE_HEAT = 3.0;
+    private static final Temperature COLD = Temperature.ofCelsius(12);
 
-    /** Specific heat of raw vegetables, mostly water, kJ/kg/K. */
-    private static final double VEGETABLE_HEAT = 3.9;
+    private static final Phase.Skim BONE_CADENCE = new Phase.Skim(minutes(15), minutes(75), minutes(45));
 
-    public static final BedKind CHICKEN_CARCASS = new BedKind(
-            "chicken-carcass",
-            "chicken carcass, raw",
-            0.50,
-            1.10,
-            28,
-            1.6,
-            60,
-            scum(12, 3, 5),
-            0.22,
-            0.12,
-            0.8,
-            BONE_HEAT);
-
-    public static final BedKind MIXED_VEGETABLES = new BedKind(
-            "vegetables",
-            "mixed vegetables, sliced",
-            0.50,
-            1.00,
-            0,
-            0,
-            2,
-            scum(1, 1, 1),
-            0.25,
-            -0.25,
-            0.6,
-            VEGETABLE_HEAT);
+    private static final Phase.Skim SHORT_CADENCE = new Phase.Skim(minutes(8), minutes(24), minutes(15));
 
     private Book() {}
 
-    /** Every kind of bed. */
-    public static List<BedKind> beds() {
-        return List.of(
-                CHICKEN_CARCASS,
-                bone(
-                        "chicken-wings-feet",
-                        "chicken wings and feet",
-                        0.60,
-                        1.10,
-                        55,
-                        2.0,
-                        70,
-                        scum(10, 3, 4),
-                        0.20,
-                        0.10),
-                bone(
-                        "veal-knuckle-breast",
-                        "veal knuckle and breast",
-                        0.62,
-                        1.20,
-                        55,
-                        3.2,
-                        50,
-                        scum(12, 3, 4),
-                        0.12,
-                        0.08),
-                bone("beef-shank-marrow", "beef shank and marrow", 0.70, 1.30, 35, 5.0, 90, scum(12, 3, 4), 0.08, 0.05),
-                bone("beef-knuckle", "beef knuckle", 0.65, 1.22, 48, 5.0, 60, scum(12, 3, 4), 0.10, 0.07),
-                bone("pork-neck-trotter", "pork neck and trotter", 0.62, 1.15, 50, 2.6, 80, scum(14, 4, 5), 0.15, 0.10),
-                new BedKind(
-                        "fish-frames",
-                        "lean fish frames",
-                        0.55,
-                        1.10,
-                        22,
-                        0.25,
-                        5,
-                        scum(6, 6, 6),
-                        0.18,
-                        0.10,
-                        0.8,
-                        3.5),
-                new BedKind(
-                        "crustacean-shells",
-                        "crustacean shells",
-                        0.35,
-                        1.15,
-                        2,
-                        0.5,
-                        8,
-                        scum(5, 5, 3),
-                        0.30,
-                        0.12,
-                        0.8,
-                        BONE_HEAT),
-                MIXED_VEGETABLES,
-                new BedKind(
-                        "vegetables-roasted",
-                        "vegetables, slow-roasted to 45 %",
-                        0.55,
-                        1.05,
-                        0,
-                        0,
-                        4,
-                        scum(1, 1, 1),
-                        0.90,
-                        0.35,
-                        0.6,
-                        VEGETABLE_HEAT));
-    }
-
     /** Every formula that ships. */
     public static List<Formula> formulas() {
-        return List.of(whiteChicken());
+        List<Formula> all = new ArrayList<>();
+        all.addAll(BrownBook.formulas());
+        all.addAll(List.of(whiteChicken(), whiteVeal(), whitePorkAndChicken()));
+        all.addAll(List.of(fishFumet(), kelpAndFlake(), kelpAndFlakeSecond(), shellfish()));
+        all.addAll(List.of(vegetableLight(), vegetableDark(), vegetableWithSeaweedAndBarley()));
+        all.addAll(List.of(secondWetting(), halfReduction(), glaze(), courtBouillon()));
+        return List.copyOf(all);
     }
 
     /** White chicken stock, unblanched by default: blanching buys clarity with flavour, and the cook chooses. */
@@ -134,75 +44,458 @@ public final class Book {
                 "White chicken stock",
                 Family.WHITE,
                 1,
-                List.of(new Formula.BedShare(CHICKEN_CARCASS, 1)),
+                List.of(new Formula.BedShare(Beds.CHICKEN_CARCASS, 1)),
                 new WaterRule.PerKgBed(1.7),
+                whiteParts(105),
                 List.of(
-                        vegetable("onion", "Onion", 6, List.of()),
-                        vegetable("carrot", "Carrot", 3, List.of()),
-                        vegetable("celery", "Celery", 3, List.of(Allergen.CELERY)),
-                        sachet("parsley", "Parsley stems", 2.5),
-                        sachet("thyme", "Thyme", 0.8),
-                        sachet("bay", "Bay leaf", 0.15),
-                        sachet("peppercorn", "White peppercorn", 0.6)),
-                List.of(
-                        new Phase.Rinse(Duration.ofMinutes(10)),
-                        new Phase.Fill(Temperature.ofCelsius(12)),
+                        new Phase.Rinse(minutes(10)),
+                        fill(),
                         new Phase.BringUp(),
-                        new Phase.Simmer(
-                                SimmerBand.LAZY,
-                                Duration.ofHours(3),
-                                Duration.ofHours(2),
-                                Duration.ofHours(4),
-                                Cover.OPEN,
-                                new Phase.TopUp(true, Length.ofCm(2.5), Temperature.ofCelsius(85)),
-                                new Phase.Skim(Duration.ofMinutes(15), Duration.ofMinutes(75), Duration.ofMinutes(45))),
-                        new Phase.Rest(Duration.ofMinutes(20)),
-                        new Phase.Strain(2, false),
+                        simmer(180, 120, 240, heldHot()),
+                        new Phase.Rest(minutes(20)),
+                        new Phase.Strain(2, false, Phase.Transfer.LADLE),
                         new Phase.Cool(),
                         new Phase.Degrease(true),
-                        new Phase.Portion(Duration.ofMinutes(15))),
+                        new Phase.Portion(minutes(15))),
                 3,
                 3,
                 List.of(Caution.RAW_BONES, Caution.LIFTING, Caution.TWINE, Caution.HOT_STRAINING));
     }
 
-    private static Part vegetable(String id, String name, double percent, List<Allergen> allergens) {
-        return new Part(
-                id,
-                name,
-                Part.Kind.VEGETABLE,
-                new Part.Amount.PercentOfBed(percent),
-                new Part.When.BeforeTheEnd(Duration.ofMinutes(105)),
-                15,
-                allergens);
+    static Formula whiteVeal() {
+        return new Formula(
+                "white-veal",
+                "White veal stock",
+                Family.WHITE,
+                1,
+                List.of(new Formula.BedShare(Beds.VEAL, 1)),
+                new WaterRule.PerKgBed(1.8),
+                whiteParts(120),
+                List.of(
+                        new Phase.Rinse(minutes(10)),
+                        new Phase.Blanch(minutes(2), minutes(15)),
+                        fill(),
+                        new Phase.BringUp(),
+                        simmer(300, 240, 360, heldHot()),
+                        new Phase.Rest(minutes(20)),
+                        new Phase.Strain(3, false, Phase.Transfer.LADLE),
+                        new Phase.Cool(),
+                        new Phase.Degrease(true),
+                        new Phase.Portion(minutes(15))),
+                3,
+                3,
+                List.of(
+                        Caution.RAW_BONES,
+                        Caution.DRAINING_BLANCH,
+                        Caution.LIFTING,
+                        Caution.TWINE,
+                        Caution.HOT_STRAINING));
     }
 
-    private static Part sachet(String id, String name, double gramsPerKg) {
-        return new Part(
-                id,
-                name,
-                Part.Kind.SACHET,
-                new Part.Amount.GramsPerKgBed(gramsPerKg),
-                new Part.When.BeforeTheEnd(Duration.ofMinutes(60)),
-                0,
-                List.of());
+    static Formula whitePorkAndChicken() {
+        return new Formula(
+                "white-pork-chicken",
+                "White pork and chicken stock",
+                Family.WHITE,
+                1,
+                List.of(new Formula.BedShare(Beds.PORK, 0.6), new Formula.BedShare(Beds.CHICKEN_WINGS, 0.4)),
+                new WaterRule.PerKgBed(1.8),
+                List.of(
+                        percent("onion", 6, late(120), 13),
+                        percent("leek", 3, late(120), 13),
+                        percent("ginger", 1, late(120), 5),
+                        sachet("peppercorn-white", 0.6)),
+                List.of(
+                        new Phase.Rinse(minutes(10)),
+                        new Phase.Blanch(minutes(3), minutes(15)),
+                        fill(),
+                        new Phase.BringUp(),
+                        simmer(300, 240, 360, heldHot()),
+                        new Phase.Rest(minutes(20)),
+                        new Phase.Strain(2, false, Phase.Transfer.LADLE),
+                        new Phase.Cool(),
+                        new Phase.Degrease(true),
+                        new Phase.Portion(minutes(15))),
+                3,
+                3,
+                List.of(Caution.RAW_BONES, Caution.DRAINING_BLANCH, Caution.LIFTING, Caution.HOT_STRAINING));
     }
 
-    private static BedKind bone(
-            String id,
-            String name,
-            double bulk,
-            double real,
-            double collagen,
-            double halfTimeH,
-            double fat,
-            BedKind.Scum scum,
-            double drained,
-            double pressed) {
-        return new BedKind(id, name, bulk, real, collagen, halfTimeH, fat, scum, drained, pressed, 0.95, BONE_HEAT);
+    static Formula fishFumet() {
+        return new Formula(
+                "fish-fumet",
+                "Fish fumet",
+                Family.FISH,
+                1,
+                List.of(new Formula.BedShare(Beds.FISH_FRAMES, 1)),
+                new WaterRule.PerKgBed(1.1),
+                List.of(
+                        percent("onion", 8, start(), 3),
+                        percent("leek", 5, start(), 3),
+                        percent("celery", 4, start(), 3),
+                        percent("mushroom-trim", 3, start(), 0),
+                        percent("butter", 2, start(), 0),
+                        percent("wine-white", 15, start(), 0),
+                        sachet("parsley-stems", 3),
+                        sachet("thyme", 0.5),
+                        sachet("peppercorn-white", 0.4)),
+                List.of(
+                        new Phase.Rinse(minutes(5)),
+                        new Phase.Soak(minutes(60), minutes(20)),
+                        new Phase.Sweat(minutes(10)),
+                        new Phase.WineDown(0.5),
+                        fill(),
+                        new Phase.BringUp(),
+                        new Phase.Simmer(
+                                SimmerBand.LAZY,
+                                minutes(25),
+                                minutes(20),
+                                minutes(35),
+                                Cover.PAPER_LID,
+                                Phase.TopUp.none(),
+                                SHORT_CADENCE),
+                        new Phase.Rest(minutes(10)),
+                        new Phase.Strain(2, false, Phase.Transfer.LADLE),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(10))),
+                2,
+                3,
+                List.of(Caution.BLADES, Caution.HOT_STRAINING));
     }
 
-    private static BedKind.Scum scum(double raw, double blanched, double roasted) {
-        return new BedKind.Scum(raw, blanched, roasted);
+    static Formula kelpAndFlake() {
+        return new Formula(
+                "kelp-flake",
+                "Kelp and flake stock",
+                Family.INFUSED,
+                1,
+                List.of(new Formula.BedShare(Beds.KELP, 0.3), new Formula.BedShare(Beds.FLAKES, 0.7)),
+                new WaterRule.PerKgBed(30),
+                List.of(),
+                List.of(
+                        new Phase.Wipe(minutes(3)),
+                        fill(),
+                        new Phase.Steep(COLD, minutes(40)),
+                        new Phase.Steep(Temperature.ofCelsius(65), minutes(15)),
+                        new Phase.BringUp(),
+                        boilOnce(),
+                        new Phase.Rest(minutes(4)),
+                        new Phase.Strain(1, false, Phase.Transfer.POUR),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(5))),
+                2,
+                1,
+                List.of(Caution.KELP_IODINE, Caution.HOT_STRAINING));
+    }
+
+    static Formula kelpAndFlakeSecond() {
+        return new Formula(
+                "kelp-flake-second",
+                "Kelp and flake stock, second steep",
+                Family.INFUSED,
+                1,
+                List.of(new Formula.BedShare(Beds.SPENT_KELP_FLAKES, 1)),
+                new WaterRule.PerKgBed(5),
+                List.of(),
+                List.of(
+                        fill(),
+                        new Phase.Steep(Temperature.ofCelsius(75), minutes(15)),
+                        new Phase.BringUp(),
+                        boilOnce(),
+                        new Phase.Rest(minutes(4)),
+                        new Phase.Strain(1, false, Phase.Transfer.POUR),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(5))),
+                2,
+                1,
+                List.of(Caution.KELP_IODINE, Caution.HOT_STRAINING));
+    }
+
+    static Formula shellfish() {
+        return new Formula(
+                "shellfish",
+                "Shellfish stock",
+                Family.SHELLFISH,
+                1,
+                List.of(new Formula.BedShare(Beds.SHELLS, 1)),
+                new WaterRule.PerKgBed(2.2),
+                List.of(
+                        percent("onion", 8, start(), 8),
+                        percent("carrot", 4, start(), 8),
+                        percent("celery", 4, start(), 8),
+                        percent("fennel", 5, start(), 8),
+                        percent("garlic", 1, start(), 0),
+                        percent("tomato-paste", 3, start(), 0),
+                        percent("oil", 2, start(), 0),
+                        percent("brandy", 4, start(), 0),
+                        percent("wine-white", 20, start(), 0),
+                        sachet("tarragon", 1.0),
+                        sachet("bay", 0.15),
+                        sachet("fennel-seed", 0.5)),
+                List.of(
+                        new Phase.Brown(minutes(13)),
+                        new Phase.CookTomato(minutes(6)),
+                        new Phase.Flame(),
+                        new Phase.WineDown(0.33),
+                        fill(),
+                        new Phase.BringUp(),
+                        simmer(60, 40, 90, Phase.TopUp.none(), SHORT_CADENCE),
+                        new Phase.Rest(minutes(10)),
+                        new Phase.Strain(2, true, Phase.Transfer.LADLE),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(10))),
+                2,
+                3,
+                List.of(Caution.FLAMING, Caution.BLADES, Caution.HOT_STRAINING));
+    }
+
+    static Formula vegetableLight() {
+        return new Formula(
+                "vegetable-light",
+                "Light vegetable stock",
+                Family.VEGETABLE,
+                1,
+                List.of(new Formula.BedShare(Beds.MIXED_VEGETABLES, 1, 4)),
+                new WaterRule.PerKgBed(1.55),
+                List.of(
+                        percent("mushroom-trim", 6, start(), 0),
+                        sachet("parsley-stems", 6),
+                        sachet("thyme", 0.8),
+                        sachet("bay", 0.2),
+                        sachet("peppercorn-white", 0.8)),
+                List.of(
+                        new Phase.Rinse(minutes(10)),
+                        fill(),
+                        new Phase.BringUp(),
+                        simmer(40, 30, 45, Phase.TopUp.none(), new Phase.Skim(minutes(15), minutes(15), minutes(30))),
+                        new Phase.Rest(minutes(15)),
+                        new Phase.Strain(2, false, Phase.Transfer.LADLE),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(10))),
+                3,
+                3,
+                List.of(Caution.BLADES, Caution.HOT_STRAINING));
+    }
+
+    static Formula vegetableDark() {
+        return new Formula(
+                "vegetable-dark",
+                "Dark vegetable stock",
+                Family.VEGETABLE,
+                1,
+                List.of(new Formula.BedShare(Beds.ROASTED_VEGETABLES, 1, 5)),
+                new WaterRule.PerKgBed(1.5),
+                List.of(
+                        percent("tomato-paste", 4, start(), 0),
+                        percent("miso", 1.2, start(), 0),
+                        percent("shiitake-dried", 0.6, start(), 0),
+                        percent("oil", 2, start(), 0),
+                        sachet("thyme", 0.6),
+                        sachet("bay", 0.2)),
+                List.of(
+                        new Phase.Rinse(minutes(10)),
+                        new Phase.Roast(Temperature.ofCelsius(150), 5.5, minutes(30), 0.45),
+                        new Phase.Deglaze(0.06, 0.5, 1),
+                        fill(),
+                        new Phase.BringUp(),
+                        simmer(60, 45, 75, Phase.TopUp.none(), new Phase.Skim(minutes(20), minutes(20), minutes(40))),
+                        new Phase.Rest(minutes(15)),
+                        new Phase.Strain(2, true, Phase.Transfer.LADLE),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(10))),
+                3,
+                3,
+                List.of(Caution.BLADES, Caution.RUNNING_FAT, Caution.HOT_STRAINING));
+    }
+
+    static Formula vegetableWithSeaweedAndBarley() {
+        return new Formula(
+                "vegetable-seaweed-barley",
+                "Vegetable stock with seaweed and barley",
+                Family.VEGETABLE,
+                1,
+                List.of(new Formula.BedShare(Beds.MIXED_VEGETABLES, 1, 4)),
+                new WaterRule.PerKgBed(1.6),
+                List.of(
+                        perLitre("kelp-dried", 5),
+                        perLitre("shiitake-dried", 4),
+                        perLitre("barley-pearl", 12),
+                        sachet("parsley-stems", 5),
+                        sachet("bay", 0.2)),
+                List.of(
+                        new Phase.Rinse(minutes(10)),
+                        fill(),
+                        new Phase.Steep(Temperature.ofCelsius(65), minutes(30)),
+                        new Phase.BringUp(),
+                        simmer(45, 35, 60, Phase.TopUp.none(), new Phase.Skim(minutes(15), minutes(15), minutes(30))),
+                        new Phase.Rest(minutes(15)),
+                        new Phase.Strain(2, false, Phase.Transfer.LADLE),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(10))),
+                3,
+                2,
+                List.of(Caution.KELP_IODINE, Caution.BLADES, Caution.HOT_STRAINING));
+    }
+
+    static Formula secondWetting() {
+        return new Formula(
+                "second-wetting",
+                "Second wetting",
+                Family.SECOND_WETTING,
+                1,
+                List.of(new Formula.BedShare(Beds.SPENT_BONES, 1)),
+                new WaterRule.PerKgBed(1.2),
+                List.of(percent("onion", 3, start(), 16), percent("celery", 1.5, start(), 16)),
+                List.of(
+                        fill(),
+                        new Phase.BringUp(),
+                        simmer(180, 120, 240, heldHot(), new Phase.Skim(minutes(30), minutes(60), minutes(60))),
+                        new Phase.Rest(minutes(15)),
+                        new Phase.Strain(2, false, Phase.Transfer.LADLE),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(10))),
+                3,
+                3,
+                List.of(Caution.LIFTING, Caution.HOT_STRAINING));
+    }
+
+    static Formula halfReduction() {
+        return new Formula(
+                "half-reduction",
+                "Half reduction",
+                Family.REDUCTION,
+                1,
+                List.of(),
+                new WaterRule.PerKgBed(1),
+                List.of(perLitre("shallot", 25), perLitre("wine-red", 90)),
+                List.of(
+                        new Phase.WineDown(0.33),
+                        new Phase.Fill(Temperature.ofCelsius(4), new Liquid(Liquid.Kind.STOCK, 18, 0)),
+                        new Phase.BringUp(),
+                        simmer(15, 5, 30, Phase.TopUp.none(), SHORT_CADENCE),
+                        new Phase.Reduce(0.5),
+                        new Phase.Strain(1, false, Phase.Transfer.POUR),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(10))),
+                3,
+                3,
+                List.of(Caution.HOT_STRAINING));
+    }
+
+    static Formula glaze() {
+        return new Formula(
+                "glaze",
+                "Glaze",
+                Family.REDUCTION,
+                1,
+                List.of(),
+                new WaterRule.PerKgBed(1),
+                List.of(),
+                List.of(
+                        new Phase.Fill(Temperature.ofCelsius(4), new Liquid(Liquid.Kind.STOCK, 18, 0)),
+                        new Phase.BringUp(),
+                        simmer(15, 5, 30, Phase.TopUp.none(), SHORT_CADENCE),
+                        new Phase.Reduce(0.11),
+                        new Phase.Strain(1, false, Phase.Transfer.POUR),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(15))),
+                5,
+                6,
+                List.of(Caution.HOT_STRAINING));
+    }
+
+    static Formula courtBouillon() {
+        return new Formula(
+                "court-bouillon",
+                "Court-bouillon",
+                Family.COURT_BOUILLON,
+                1,
+                List.of(new Formula.BedShare(Beds.MIXED_VEGETABLES, 1, 3)),
+                new WaterRule.PerKgBed(5),
+                List.of(
+                        perLitre("vinegar-white-wine", 60),
+                        perLitre("salt", 8),
+                        sachet("parsley-stems", 10),
+                        sachet("thyme", 1),
+                        sachet("peppercorn-black", 2)),
+                List.of(
+                        fill(),
+                        new Phase.BringUp(),
+                        simmer(30, 20, 40, Phase.TopUp.none(), Phase.Skim.none()),
+                        new Phase.Rest(minutes(10)),
+                        new Phase.Strain(1, false, Phase.Transfer.POUR),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(5))),
+                3,
+                1,
+                List.of(Caution.BLADES, Caution.HOT_STRAINING));
+    }
+
+    private static List<Part> whiteParts(int vegetablesBeforeTheEnd) {
+        return List.of(
+                percent("onion", 6, late(vegetablesBeforeTheEnd), 13),
+                percent("carrot", 3, late(vegetablesBeforeTheEnd), 13),
+                percent("celery", 3, late(vegetablesBeforeTheEnd), 13),
+                sachet("parsley-stems", 2.5),
+                sachet("thyme", 0.8),
+                sachet("bay", 0.15),
+                sachet("peppercorn-white", 0.6));
+    }
+
+    static Phase.Fill fill() {
+        return new Phase.Fill(COLD, Liquid.WATER);
+    }
+
+    static Phase.Simmer simmer(int usual, int least, int most, Phase.TopUp topUp) {
+        return simmer(usual, least, most, topUp, BONE_CADENCE);
+    }
+
+    private static Phase.Simmer simmer(int usual, int least, int most, Phase.TopUp topUp, Phase.Skim skim) {
+        return new Phase.Simmer(
+                SimmerBand.LAZY, minutes(usual), minutes(least), minutes(most), Cover.OPEN, topUp, skim);
+    }
+
+    /** To the boil and off again, as before flakes go in. */
+    private static Phase.Simmer boilOnce() {
+        return new Phase.Simmer(
+                SimmerBand.LIVELY,
+                minutes(1),
+                Duration.ZERO,
+                minutes(2),
+                Cover.OPEN,
+                Phase.TopUp.none(),
+                Phase.Skim.none());
+    }
+
+    static Phase.TopUp heldHot() {
+        return new Phase.TopUp(true, Length.ofCm(2.5), Temperature.ofCelsius(85));
+    }
+
+    static Part percent(String item, double percent, When when, double cutMm) {
+        return new Part(Pantry.of(item), new Amount.PercentOfBed(percent), when, cutMm);
+    }
+
+    static Part sachet(String item, double gramsPerKg) {
+        return new Part(Pantry.of(item), new Amount.GramsPerKgBed(gramsPerKg), late(60), 0);
+    }
+
+    private static Part perLitre(String item, double grams) {
+        return new Part(Pantry.of(item), new Amount.GramsPerLitre(grams), start(), 0);
+    }
+
+    static When start() {
+        return new When.WithTheBed();
+    }
+
+    static When late(int beforeTheEnd) {
+        return new When.BeforeTheEnd(minutes(beforeTheEnd));
+    }
+
+    static Duration minutes(int minutes) {
+        return Duration.ofMinutes(minutes);
+    }
+
+    static Formula.BedShare share(BedKind kind, double share) {
+        return new Formula.BedShare(kind, share);
     }
 }

@@ -18,9 +18,9 @@ import potamos.core.vessel.BedKind;
  * @param name         name for people
  * @param family       of stock
  * @param version      from 1; a batch keeps the version it ran
- * @param bed          kinds of bed and their shares, adding up to 1
+ * @param bed          kinds of bed and their shares, adding up to 1; none where a finished stock is reduced
  * @param water        what decides how much is drawn
- * @param parts        everything else that goes in
+ * @param parts        everything else that goes in, each item once
  * @param procedure    phases in the order of work
  * @param coldDays     days it keeps cold
  * @param frozenMonths months it keeps frozen
@@ -44,16 +44,76 @@ public record Formula(
         parts = List.copyOf(parts);
         procedure = List.copyOf(procedure);
         cautions = List.copyOf(cautions);
+        if (slug == null || !slug.matches("[a-z0-9-]{2,60}")) {
+            throw Refusal.of("slug", "2 to 60 small letters, digits and hyphens");
+        }
+        if (name == null || name.isBlank() || name.length() > LONGEST_NAME) {
+            throw Refusal.outside("name", "too short or too long", 1, LONGEST_NAME, "characters");
+        }
+        if (family == null || water == null) {
+            throw Refusal.of(family == null ? "family" : "water", "is needed here");
+        }
+        Refusal.unlessWithin("coldDays", coldDays, 1, 14, "days");
+        Refusal.unlessWithin("frozenMonths", frozenMonths, 0, 24, "months");
         double shares = bed.stream().mapToDouble(BedShare::share).sum();
-        if (bed.isEmpty() || Math.abs(shares - 1) > 1e-6) {
+        if (!bed.isEmpty() && Math.abs(shares - 1) > 1e-6) {
             throw Refusal.of("bed", "the shares of the bed add up to the whole");
+        }
+        if (parts.stream().map(Part::id).distinct().count() < parts.size()) {
+            throw Refusal.of("parts", "each item stands once");
+        }
+        order(procedure, bed.isEmpty());
+    }
+
+    /** A procedure has one filling, one simmer after it and one straining after that; without a bed it is filled with stock. */
+    private static void order(List<Phase> procedure, boolean noBed) {
+        int fill = theOnly(procedure, Phase.Fill.class);
+        int simmer = theOnly(procedure, Phase.Simmer.class);
+        int strain = theOnly(procedure, Phase.Strain.class);
+        if (!(fill < simmer && simmer < strain)) {
+            throw Refusal.of("procedure", "fill, simmer and strain come in this order");
+        }
+        Liquid liquid = ((Phase.Fill) procedure.get(fill)).liquid();
+        if (noBed && liquid.kind() != Liquid.Kind.STOCK) {
+            throw Refusal.of("bed", "an empty bed; only a finished stock does without one");
         }
     }
 
-    /** A kind of bed and its share of the mass. */
-    public record BedShare(BedKind kind, double share) {
+    private static int theOnly(List<Phase> procedure, Class<? extends Phase> kind) {
+        int at = -1;
+        for (int i = 0; i < procedure.size(); i++) {
+            if (kind.isInstance(procedure.get(i))) {
+                if (at >= 0) {
+                    throw Refusal.of("procedure", "fill, simmer and strain stand once each");
+                }
+                at = i;
+            }
+        }
+        if (at < 0) {
+            throw Refusal.of("procedure", "it needs a filling, a simmer and a straining");
+        }
+        return at;
+    }
+
+    private static final int LONGEST_NAME = 80;
+
+    /**
+     * A kind of bed and its share of the mass.
+     *
+     * @param cutMm edge of its pieces where it is cut, as vegetables are; 0 where it is not
+     */
+    public record BedShare(BedKind kind, double share, double cutMm) {
         public BedShare {
+            if (kind == null) {
+                throw Refusal.of("kind", "a kind of bed");
+            }
             Refusal.unlessWithin("share", share, 0, 1, "of the bed");
+            Refusal.unlessWithin("cutMm", cutMm, 0, 300, "mm");
+        }
+
+        /** A share that is not cut. */
+        public BedShare(BedKind kind, double share) {
+            this(kind, share, 0);
         }
     }
 
@@ -61,7 +121,7 @@ public record Formula(
      * The bed as one kind: masses add, volumes add, so densities mix by volume and everything per kilogram by mass.
      */
     public BedKind blendedBed() {
-        return bed.size() == 1 ? bed.get(0).kind() : Blend.of(bed);
+        return bed.isEmpty() ? Beds.NONE : bed.size() == 1 ? bed.get(0).kind() : Blend.of(bed);
     }
 
     /** The first phase of a kind, if the procedure has one. */
@@ -69,20 +129,66 @@ public record Formula(
         return procedure.stream().filter(kind::isInstance).map(kind::cast).findFirst();
     }
 
-    /**
-     * The simmer.
-     *
-     * @throws Refusal when the procedure has none, as in an infusion
-     */
+    /** The simmer; an infusion is brought to the boil once, which counts as one. */
     public Phase.Simmer simmer() {
-        return phase(Phase.Simmer.class).orElseThrow(() -> Refusal.of("procedure", "this formula has no simmer"));
+        return phase(Phase.Simmer.class).orElseThrow();
+    }
+
+    public Phase.Strain strain() {
+        return phase(Phase.Strain.class).orElseThrow();
+    }
+
+    public Phase.Fill fill() {
+        return phase(Phase.Fill.class).orElseThrow();
+    }
+
+    /** All phases of a kind, in order. */
+    public <P extends Phase> List<P> phases(Class<P> kind) {
+        return procedure.stream().filter(kind::isInstance).map(kind::cast).toList();
+    }
+
+    /** Share of the bed's raw mass that reaches the pot. */
+    public double keepsMass() {
+        return phase(Phase.Roast.class).map(Phase.Roast::keepsMass).orElse(1.0);
+    }
+
+    /** The part of the volume that a planned reduction leaves; 1 for none. */
+    public double reducesTo() {
+        return phase(Phase.Reduce.class).map(Phase.Reduce::toFraction).orElse(1.0);
     }
 
     /** Everything that must be declared. */
     public Set<Allergen> allergens() {
         Set<Allergen> all = new LinkedHashSet<>();
+        bed.forEach(share -> all.addAll(Beds.allergens(share.kind().id())));
         parts.forEach(part -> all.addAll(part.allergens()));
         return all;
+    }
+
+    public Formula withBed(List<BedShare> shares) {
+        return new Formula(
+                slug, name, family, version, shares, water, parts, procedure, coldDays, frozenMonths, cautions);
+    }
+
+    public Formula withParts(List<Part> others) {
+        return new Formula(
+                slug, name, family, version, bed, water, others, procedure, coldDays, frozenMonths, cautions);
+    }
+
+    /** The same under another name, slug and version. */
+    public Formula named(String otherSlug, String otherName, int otherVersion) {
+        return new Formula(
+                otherSlug,
+                otherName,
+                family,
+                otherVersion,
+                bed,
+                water,
+                parts,
+                procedure,
+                coldDays,
+                frozenMonths,
+                cautions);
     }
 
     public Formula withWater(WaterRule rule) {

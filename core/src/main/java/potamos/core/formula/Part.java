@@ -8,22 +8,48 @@ import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
 
 /**
- * Something that goes into the pot beside the bed and the water.
+ * Something that goes into the pot beside the bed and the water. An item stands once in a formula.
  *
- * @param id        stable name within its formula
- * @param name      name for people
- * @param kind      what it counts as
- * @param amount    how much, relative to the bed or the water
- * @param when      when it goes in
- * @param cutMm     edge of its pieces; 0 where it is not cut
- * @param allergens what it brings
+ * @param item   what
+ * @param amount how much, relative to the bed or the water
+ * @param when   when it goes in
+ * @param cutMm  edge of its pieces; 0 where it is not cut
  */
-public record Part(
-        String id, String name, Kind kind, Amount amount, When when, double cutMm, List<Allergen> allergens) {
+public record Part(Item item, Amount amount, When when, double cutMm) {
 
     public Part {
-        allergens = List.copyOf(allergens);
+        if (item == null || amount == null || when == null) {
+            throw Refusal.of("part", "an item, an amount and when it goes in");
+        }
         Refusal.unlessWithin("cutMm", cutMm, 0, 300, "mm");
+    }
+
+    public String id() {
+        return item.id();
+    }
+
+    public String name() {
+        return item.name();
+    }
+
+    public Kind kind() {
+        return item.kind();
+    }
+
+    public List<Allergen> allergens() {
+        return item.allergens();
+    }
+
+    public Part withAmount(Amount other) {
+        return new Part(item, other, when, cutMm);
+    }
+
+    public Part goingIn(When other) {
+        return new Part(item, amount, other, cutMm);
+    }
+
+    public Part cutTo(double edgeMm) {
+        return new Part(item, amount, when, edgeMm);
     }
 
     /** What a part counts as in the pot. */
@@ -43,6 +69,9 @@ public record Part(
         /** The mass for a charge. */
         Mass of(Mass bed, Volume water);
 
+        /** So many times as much. */
+        Amount times(double factor);
+
         /** Per cent of the bed's mass. */
         record PercentOfBed(double percent) implements Amount {
             public PercentOfBed {
@@ -52,6 +81,11 @@ public record Part(
             @Override
             public Mass of(Mass bed, Volume water) {
                 return bed.times(percent / 100);
+            }
+
+            @Override
+            public Amount times(double factor) {
+                return new PercentOfBed(percent * factor);
             }
         }
 
@@ -65,6 +99,11 @@ public record Part(
             public Mass of(Mass bed, Volume water) {
                 return Mass.ofGrams(grams * bed.kg());
             }
+
+            @Override
+            public Amount times(double factor) {
+                return new GramsPerKgBed(grams * factor);
+            }
         }
 
         /** Grams for each litre of water drawn. */
@@ -77,6 +116,11 @@ public record Part(
             public Mass of(Mass bed, Volume water) {
                 return Mass.ofGrams(grams * water.litres());
             }
+
+            @Override
+            public Amount times(double factor) {
+                return new GramsPerLitre(grams * factor);
+            }
         }
     }
 
@@ -87,9 +131,21 @@ public record Part(
         record WithTheBed() implements When {}
 
         /** So long before the simmer is planned to end. */
-        record BeforeTheEnd(Duration before) implements When {}
+        record BeforeTheEnd(Duration before) implements When {
+            public BeforeTheEnd {
+                minutes("beforeTheEndMin", before);
+            }
+        }
 
         /** So long after the simmer is reached. */
-        record IntoTheSimmer(Duration after) implements When {}
+        record IntoTheSimmer(Duration after) implements When {
+            public IntoTheSimmer {
+                minutes("intoTheSimmerMin", after);
+            }
+        }
+
+        private static void minutes(String field, Duration time) {
+            Refusal.unlessWithin(field, time.toSeconds() / 60.0, 0, 48 * 60, "min");
+        }
     }
 }

@@ -9,7 +9,7 @@ public sealed interface WaterRule {
     /** Litres for each kilogram of bed. */
     record PerKgBed(double litresPerKg) implements WaterRule {
         public PerKgBed {
-            Refusal.unlessWithin("litresPerKg", litresPerKg, 0.3, 20, "L/kg");
+            Refusal.unlessWithin("litresPerKg", litresPerKg, 0.3, 200, "L/kg");
         }
     }
 
@@ -26,7 +26,7 @@ public sealed interface WaterRule {
     /** Whatever gives so many litres of stock for each kilogram of bed. */
     record ForTheYield(double litresOutPerKg) implements WaterRule {
         public ForTheYield {
-            Refusal.unlessWithin("litresOutPerKg", litresOutPerKg, 0.1, 20, "L/kg");
+            Refusal.unlessWithin("litresOutPerKg", litresOutPerKg, 0.1, 200, "L/kg");
         }
     }
 }

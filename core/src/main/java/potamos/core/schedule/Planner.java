@@ -11,6 +11,7 @@ import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.formula.Phase;
+import potamos.core.heat.Browning;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.LimitProfile;
 
@@ -23,6 +24,11 @@ public final class Planner {
 
     /** Ladling and drawing off, for each litre and pass. */
     private static final Duration STRAINING_A_LITRE = Duration.ofSeconds(25);
+
+    /** Scraping and cooking down a splash on the drippings. */
+    private static final Duration DEGLAZING = Duration.ofMinutes(4);
+
+    private static final Duration WINE_DOWN = Duration.ofMinutes(6);
 
     private static final Duration PORTIONING = Duration.ofMinutes(15);
 
@@ -48,8 +54,9 @@ public final class Planner {
     /** The stages of a charge and how long each takes. */
     public static List<Timeline.Part> parts(Charge charge, CoolingCurve cooling, LimitProfile limits) {
         List<Timeline.Part> parts = new ArrayList<>();
-        Duration prepare =
-                charge.formula().procedure().stream().map(Planner::preparing).reduce(Duration.ZERO, Duration::plus);
+        Duration prepare = charge.formula().procedure().stream()
+                .map(phase -> preparing(phase, charge))
+                .reduce(Duration.ZERO, Duration::plus);
         parts.add(new Timeline.Part(Stage.WEIGH_IN, WEIGHING.plus(prepare)));
         Duration bringUp = minutes(charge.forecast().bringUpMin());
         charge.formula()
@@ -65,6 +72,9 @@ public final class Planner {
                 (STRAINING_A_LITRE.toSeconds()
                         * passes
                         * Math.max(0, charge.forecast().yield().mid()))))));
+        if (charge.boilDownMin() > 0) {
+            parts.add(new Timeline.Part(Stage.REDUCE, minutes(charge.boilDownMin())));
+        }
         double cold = cooling.minutesTo(limits.coldest())
                 .orElse(cooling.points().get(cooling.points().size() - 1).minute());
         parts.add(new Timeline.Part(Stage.COOL, minutes(cold)));
@@ -77,14 +87,41 @@ public final class Planner {
         return parts;
     }
 
-    private static Duration preparing(Phase phase) {
+    /** What happens before the pot is filled, and cold steeping in it. */
+    private static Duration preparing(Phase phase, Charge charge) {
         if (phase instanceof Phase.Rinse rinse) {
             return rinse.takes();
         }
         if (phase instanceof Phase.Soak soak) {
             return soak.takes();
         }
-        return phase instanceof Phase.Wipe wipe ? wipe.takes() : Duration.ZERO;
+        if (phase instanceof Phase.Thaw thaw) {
+            return thaw.takes();
+        }
+        if (phase instanceof Phase.Wipe wipe) {
+            return wipe.takes();
+        }
+        if (phase instanceof Phase.Roast roast) {
+            return minutes(Browning.minutesTo(roast.shade(), roast.oven(), 1, Browning.CONVECTION));
+        }
+        if (phase instanceof Phase.Sweat sweat) {
+            return sweat.takes();
+        }
+        if (phase instanceof Phase.Brown brown) {
+            return brown.takes();
+        }
+        if (phase instanceof Phase.CookTomato tomato) {
+            return tomato.takes();
+        }
+        if (phase instanceof Phase.Deglaze deglaze) {
+            return DEGLAZING.multipliedBy(deglaze.times());
+        }
+        if (phase instanceof Phase.WineDown) {
+            return WINE_DOWN;
+        }
+        boolean cold = phase instanceof Phase.Steep steep
+                && steep.at().compareTo(charge.run().waterC()) <= 0;
+        return cold ? ((Phase.Steep) phase).takes() : Duration.ZERO;
     }
 
     /**

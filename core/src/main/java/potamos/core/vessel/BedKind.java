@@ -33,15 +33,15 @@ public record BedKind(
         double heatKjPerKgK) {
 
     public BedKind {
-        Refusal.unlessWithin("bulkKgPerL", bulkKgPerL, 0.05, 2, "kg/L");
+        Refusal.unlessWithin("bulkKgPerL", bulkKgPerL, 0.03, 2, "kg/L");
         if (!(trueKgPerL > bulkKgPerL && trueKgPerL <= 3)) {
             throw Refusal.outside("trueKgPerL", "above the bulk density", bulkKgPerL, 3, "kg/L");
         }
         Refusal.unlessWithin("collagenGPerKg", collagenGPerKg, 0, 300, "g/kg");
         Refusal.unlessWithin("halfTimeH", halfTimeH, 0, 100, "h");
         Refusal.unlessWithin("fatGPerKg", fatGPerKg, 0, 900, "g/kg");
-        Refusal.unlessWithin("uptakeDrained", uptakeDrained, -1, 3, "L/kg");
-        Refusal.unlessWithin("uptakePressed", uptakePressed, -1, 3, "L/kg");
+        Refusal.unlessWithin("uptakeDrained", uptakeDrained, -1, 12, "L/kg");
+        Refusal.unlessWithin("uptakePressed", uptakePressed, -1, 12, "L/kg");
         Refusal.unlessWithin("settlesTo", settlesTo, 0.2, 1, "");
         Refusal.unlessWithin("heatKjPerKgK", heatKjPerKgK, 0.5, 4.5, "kJ/kg/K");
     }

@@ -13,8 +13,28 @@ import potamos.core.quantity.Volume;
  * @param kappa    vessel-and-burner factor of evaporation, near 0.8; learnt from batches
  * @param metal    mass of the empty vessel, for heat and for lifting
  * @param handling how it is emptied
+ * @param build    what its walls are good for
  */
-public record Vessel(String name, Shape shape, Estimate kappa, Mass metal, Handling handling) {
+public record Vessel(String name, Shape shape, Estimate kappa, Mass metal, Handling handling, Build build) {
+
+    public Vessel {
+        // A vessel written down before its walls were asked for is taken for a sound one.
+        build = build == null ? Build.HEAVY : build;
+    }
+
+    /** A vessel with sound, heavy walls. */
+    public Vessel(String name, Shape shape, Estimate kappa, Mass metal, Handling handling) {
+        this(name, shape, kappa, metal, handling, Build.HEAVY);
+    }
+
+    /** What the walls are good for. */
+    public enum Build {
+        HEAVY,
+        /** Scorches, and tastes in a very long simmer. */
+        THIN,
+        /** Bare aluminium or iron: tastes in a very long simmer. */
+        REACTIVE
+    }
 
     private static final double FREEBOARD_CM = 5;
     private static final double FREEBOARD_SHARE = 0.10;

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import potamos.core.formula.Book;
+import potamos.core.formula.Beds;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
@@ -76,7 +76,7 @@ class ShapeTest {
 
     @Test
     void aBedIsCoveredByTheWaterBetweenItsPieces() {
-        Bed bed = new Bed(Book.CHICKEN_CARCASS, Mass.ofKg(11));
+        Bed bed = new Bed(Beds.CHICKEN_CARCASS, Mass.ofKg(11));
         assertThat(bed.waterToCover().litres()).isCloseTo(11 / 0.5 - 11 / 1.1, within(1e-12));
         Vessel vessel = vessel(40);
         Volume covered = bed.waterToCover().plus(bed.displacedVolume());

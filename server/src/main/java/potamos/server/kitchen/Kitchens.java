@@ -7,7 +7,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.cooling.Container;
-import potamos.core.formula.Book;
+import potamos.core.formula.Beds;
 import potamos.core.heat.Air;
 import potamos.core.heat.Burner;
 import potamos.core.quantity.Length;
@@ -97,7 +97,7 @@ public class Kitchens {
                 opens,
                 closes,
                 json.write(limits)));
-        for (BedKind kind : Book.beds()) {
+        for (BedKind kind : Beds.all()) {
             mapper.insertBedKind(id, kind.id(), json.write(kind));
         }
         return id;

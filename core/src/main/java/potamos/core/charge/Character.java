@@ -1,0 +1,217 @@
+package potamos.core.charge;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import potamos.core.flow.Forecast;
+import potamos.core.flow.Run;
+import potamos.core.formula.Beds;
+import potamos.core.formula.Family;
+import potamos.core.formula.Formula;
+import potamos.core.formula.Item;
+import potamos.core.formula.Part;
+import potamos.core.formula.Phase;
+import potamos.core.heat.Browning;
+import potamos.core.heat.SimmerBand;
+import potamos.core.liquor.Clarity;
+import potamos.core.liquor.CutAdviser;
+import potamos.core.liquor.Diffusion;
+import potamos.core.liquor.Salt;
+import potamos.core.liquor.Taint;
+import potamos.core.liquor.Wine;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+import potamos.core.vessel.Vessel;
+
+/**
+ * What a charge will taste and look like if it is run as planned.
+ *
+ * @param cuts            each cut part with what it will have given
+ * @param clarity         foreseen
+ * @param taints          what to change first; empty when nothing
+ * @param salt            through the planned reduction
+ * @param sulphitesMgPerL in the yield
+ */
+public record Character(List<CutPart> cuts, Clarity clarity, List<Taint> taints, Salt salt, double sulphitesMgPerL) {
+
+    /** Share of the scum that stays however often it is skimmed, and how quickly skimming works. */
+    private static final double SCUM_NEVER_CAUGHT = 0.1;
+
+    private static final double SKIMS_FOR_MOST = 2.5;
+
+    /** A lively simmer breaks into a boil for this share of its time. */
+    private static final double LIVELY_BOILS = 0.25;
+
+    public Character {
+        cuts = List.copyOf(cuts);
+        taints = List.copyOf(taints);
+    }
+
+    /**
+     * A part that is cut.
+     *
+     * @param name    for people
+     * @param cutMm   edge of its pieces
+     * @param minutes in the simmer
+     * @param spent   share of its flavour that it gives
+     * @param advice  which cuts fit this time
+     */
+    public record CutPart(String id, String name, double cutMm, double minutes, double spent, CutAdviser advice) {
+        public CutAdviser.Fit fit() {
+            return advice.fitOf(cutMm);
+        }
+    }
+
+    public boolean declaresSulphites() {
+        return sulphitesMgPerL > Wine.DECLARED_MG_PER_L;
+    }
+
+    /** The character that a run of a formula gives. */
+    static Character of(Formula formula, Run run, List<Measure> measures, Forecast forecast) {
+        double litres = Math.max(0.1, forecast.yield().mid());
+        double strained = litres / formula.reducesTo();
+        List<CutPart> cuts = cuts(formula, run);
+        return new Character(
+                cuts,
+                clarity(formula, run, cuts, measures, strained),
+                taints(formula, run),
+                Salt.of(saltG(run, measures), strained, formula.reducesTo()),
+                sulphitesMg(measures) / litres);
+    }
+
+    private static List<CutPart> cuts(Formula formula, Run run) {
+        List<CutPart> cuts = new ArrayList<>();
+        double simmer = minutes(run.simmer().usual());
+        for (Formula.BedShare share : formula.bed()) {
+            if (share.cutMm() > 0) {
+                cuts.add(cutPart("bed", share.kind().name(), share.cutMm(), simmer, run.simmerAt()));
+            }
+        }
+        for (Part part : formula.parts()) {
+            if (part.cutMm() > 0) {
+                double into = minutes(
+                        ChargeSolver.intoTheSimmer(part.when(), run.simmer().usual()));
+                cuts.add(cutPart(part.id(), part.name(), part.cutMm(), simmer - into, run.simmerAt()));
+            }
+        }
+        return cuts;
+    }
+
+    private static CutPart cutPart(String id, String name, double cutMm, double minutes, Temperature at) {
+        double in = Math.max(1, minutes);
+        Diffusion.Cut cut = cutMm <= Beds.SLICE_MM ? Diffusion.Cut.SLICE : Diffusion.Cut.CUBE;
+        return new CutPart(id, name, cutMm, in, Diffusion.spent(cut, cutMm, at, in), CutAdviser.of(cut, at, in));
+    }
+
+    private static Clarity clarity(
+            Formula formula, Run run, List<CutPart> cuts, List<Measure> measures, double litres) {
+        double scumG = run.bed().kind().scum().after(run.preparation())
+                * run.bed().mass().kg();
+        int skims = run.simmer().skim().countWithin(run.simmer().usual());
+        double left = SCUM_NEVER_CAUGHT + (1 - SCUM_NEVER_CAUGHT) * Math.exp(-skims / SKIMS_FOR_MOST);
+        double boils =
+                run.simmer().band() == SimmerBand.LIVELY && !formula.bed().isEmpty()
+                        ? LIVELY_BOILS * minutes(run.simmer().usual())
+                        : 0;
+        double mushG = 0;
+        double thickenerG = 0;
+        for (Measure measure : measures) {
+            Part part = measure.part();
+            for (CutPart cut : cuts) {
+                if (cut.id().equals(part.id()) && cut.fit() == CutAdviser.Fit.TOO_SMALL) {
+                    mushG += measure.mass().grams()
+                            * (1 - cut.cutMm() / cut.advice().smallestMm());
+                }
+            }
+            if (part.kind() == Part.Kind.TOMATO || part.item().has(Item.Trait.STARCH)) {
+                thickenerG += measure.mass().grams();
+            }
+        }
+        Phase.Strain strain = run.strain();
+        return Clarity.of(new Clarity.Handling(
+                scumG * left / litres,
+                boils,
+                0,
+                mushG / litres,
+                strain.transfer() == Phase.Transfer.POUR,
+                strain.passes(),
+                strain.pressed(),
+                thickenerG / litres));
+    }
+
+    private static List<Taint> taints(Formula formula, Run run) {
+        List<Taint> taints = new ArrayList<>();
+        double simmer = minutes(run.simmer().usual());
+        if (formula.family() == Family.FISH && simmer > Taint.FISH_MIN) {
+            taints.add(new Taint(Taint.Kind.FISH_LONG, simmer, Taint.FISH_MIN, "min"));
+        }
+        kelpC(formula, run).ifPresent(celsius -> {
+            if (celsius > Taint.KELP_C) {
+                taints.add(new Taint(Taint.Kind.KELP_HOT, celsius, Taint.KELP_C, "°C"));
+            }
+        });
+        for (Part part : formula.parts()) {
+            double in = simmer
+                    - minutes(
+                            ChargeSolver.intoTheSimmer(part.when(), run.simmer().usual()));
+            if (part.item().has(Item.Trait.BRASSICA) && in > Taint.BITTER_MIN) {
+                taints.add(new Taint(Taint.Kind.BRASSICA, in, Taint.BITTER_MIN, "min"));
+            }
+            if (part.item().has(Item.Trait.PEPPER) && in > Taint.BITTER_MIN) {
+                taints.add(new Taint(Taint.Kind.PEPPER, in, Taint.BITTER_MIN, "min"));
+            }
+            if (part.item().has(Item.Trait.BEET)) {
+                taints.add(new Taint(Taint.Kind.BEET, in, 0, "min"));
+            }
+        }
+        formula.phase(Phase.Roast.class).ifPresent(roast -> {
+            if (roast.shade() >= Browning.SCORCHED) {
+                taints.add(new Taint(Taint.Kind.SCORCHED, roast.shade(), Browning.SCORCHED, "on the shade card"));
+            }
+        });
+        if (run.vessel().build() != Vessel.Build.HEAVY && simmer > Taint.POT_MIN) {
+            taints.add(new Taint(Taint.Kind.POT, simmer, Taint.POT_MIN, "min"));
+        }
+        return taints;
+    }
+
+    /** The hottest that kelp gets: of the warm steep where there is one, for it comes out before the boil; else of the simmer. */
+    private static OptionalDouble kelpC(Formula formula, Run run) {
+        boolean kelp = formula.bed().stream().anyMatch(s -> s.kind().id().equals(Beds.KELP.id()))
+                || formula.parts().stream().anyMatch(p -> p.item().has(Item.Trait.KELP));
+        if (!kelp) {
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(run.steeps().stream()
+                .mapToDouble(steep -> steep.at().celsius())
+                .max()
+                .orElse(run.simmerAt().celsius()));
+    }
+
+    private static double saltG(Run run, List<Measure> measures) {
+        double grams = run.liquid().saltGPerL() * run.water().litres();
+        for (Measure measure : measures) {
+            grams += measure.part().item().saltGPerKg() * measure.mass().kg();
+        }
+        return grams;
+    }
+
+    private static double sulphitesMg(List<Measure> measures) {
+        double mg = 0;
+        for (Measure measure : measures) {
+            Item item = measure.part().item();
+            mg += item.sulphitesMgPerL() * litres(measure.mass(), item).litres();
+        }
+        return mg;
+    }
+
+    private static Volume litres(Mass mass, Item item) {
+        return Volume.ofLitres(mass.kg() / item.kgPerL());
+    }
+
+    private static double minutes(Duration duration) {
+        return duration.toSeconds() / 60.0;
+    }
+}

@@ -1,0 +1,33 @@
+package potamos.core.formula;
+
+import potamos.core.quantity.Refusal;
+
+/**
+ * What a pot is filled with.
+ *
+ * @param kind         what it is
+ * @param gelatinGPerL that it brings
+ * @param saltGPerL    that it brings
+ */
+public record Liquid(Kind kind, double gelatinGPerL, double saltGPerL) {
+
+    /** Plain water. */
+    public static final Liquid WATER = new Liquid(Kind.WATER, 0, 0);
+
+    /** What it is. */
+    public enum Kind {
+        WATER,
+        /** Drawn from the spent bones of an earlier batch. */
+        SECOND_WETTING,
+        /** A finished stock. */
+        STOCK
+    }
+
+    public Liquid {
+        if (kind == null) {
+            throw Refusal.of("liquid", "water, second-wetting or stock");
+        }
+        Refusal.unlessWithin("gelatinGPerL", gelatinGPerL, 0, 400, "g/L");
+        Refusal.unlessWithin("saltGPerL", saltGPerL, 0, 60, "g/L");
+    }
+}

@@ -1,0 +1,68 @@
+package potamos.core.heat;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import potamos.core.Samples;
+import potamos.core.quantity.Power;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+
+class BrowningTest {
+
+    private static final Temperature AT_200 = Temperature.ofCelsius(200);
+
+    @Test
+    void fiftyMinutesAtTwoHundredInOneLayer() {
+        assertThat(Browning.minutesTo(5.5, AT_200, 1, 1)).isCloseTo(50, within(1e-9));
+        assertThat(Browning.minutesTo(5.5, Temperature.ofCelsius(110), 1, 1)).isCloseTo(500, within(1e-9));
+        assertThat(Browning.minutesTo(5.5, AT_200, 1.6, Browning.CONVECTION)).isCloseTo(64, within(1e-9));
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {2, 4, 5.5, 7})
+    void theShadeAfterTheTimeIsTheShadeAskedFor(double shade) {
+        double minutes = Browning.minutesTo(shade, AT_200, 1.2, 0.9);
+        assertThat(Browning.shadeAfter(minutes, AT_200, 1.2, 0.9)).isCloseTo(shade, within(1e-9));
+    }
+
+    @Test
+    void nothingGetsBlackerThanBlack() {
+        assertThat(Browning.shadeAfter(900, AT_200, 1, 1)).isEqualTo(8);
+        assertThatThrownBy(() -> Browning.minutesTo(9, AT_200, 1, 1)).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> Browning.minutesTo(5, Temperature.ofCelsius(400), 1, 1))
+                .isInstanceOf(Refusal.class);
+    }
+
+    @Test
+    void aReductionTakesAsLongAsItsSteamNeedsHeat() {
+        // 10 L of water at h_fg 2257 kJ/kg are 22.6 MJ; 4.5 kW less the walls' few hundred watts bring it in well under
+        // two hours.
+        BoilDown down = BoilDown.to(0.5, Volume.ofLitres(20), Samples.cylinder(36, 40), Samples.GAS, Samples.VALLEY, 1);
+        assertThat(down.steam().litres()).isCloseTo(10, within(1e-9));
+        assertThat(down.minutes()).isBetween(22_570 / 4.5 / 60, 22_570 / 4.0 / 60);
+    }
+
+    @Test
+    void twiceTheHeatIsMoreThanTwiceAsQuickForTheWallsTakeTheSame() {
+        BoilDown half =
+                BoilDown.to(0.5, Volume.ofLitres(20), Samples.cylinder(36, 40), Samples.GAS, Samples.VALLEY, 0.5);
+        BoilDown whole =
+                BoilDown.to(0.5, Volume.ofLitres(20), Samples.cylinder(36, 40), Samples.GAS, Samples.VALLEY, 1);
+        assertThat(half.minutes()).isGreaterThan(2 * whole.minutes());
+    }
+
+    @Test
+    void aBurnerTooWeakForTheBoilIsRefused() {
+        Burner candle = new Burner("candle", Power.ofKilowatts(0.2), 0.5);
+        assertThatThrownBy(() ->
+                        BoilDown.to(0.5, Volume.ofLitres(20), Samples.cylinder(36, 40), candle, Samples.VALLEY, 1))
+                .isInstanceOfSatisfying(
+                        Refusal.class, r -> assertThat(r.field()).isEqualTo("burnerKw"));
+    }
+}
