@@ -10,6 +10,8 @@ import { RangePlace } from './places/range/RangePlace'
 import { CallsPlace } from './places/calls/CallsPlace'
 
 const ChargePlace = lazy(() => import('./places/formulas/ChargePlace'))
+const ComparePlace = lazy(() => import('./places/formulas/ComparePlace'))
+const EditPlace = lazy(() => import('./places/formulas/EditPlace'))
 const FormulasPlace = lazy(() => import('./places/formulas/FormulasPlace'))
 const BatchPlace = lazy(() => import('./places/batch/BatchPlace'))
 const BatchesPlace = lazy(() => import('./places/batch/BatchesPlace'))
@@ -45,6 +47,8 @@ export function App() {
                 <Route path="/range" element={<RangePlace />} />
                 <Route path="/formulas" element={<FormulasPlace />} />
                 <Route path="/formulas/:slug" element={<ChargePlace />} />
+                <Route path="/formulas/:slug/edit" element={<EditPlace />} />
+                <Route path="/compare" element={<ComparePlace />} />
                 <Route path="/batches" element={<BatchesPlace />} />
                 <Route path="/batches/:id" element={<BatchPlace />} />
                 <Route path="/cold" element={<ColdPlace />} />

@@ -73,6 +73,60 @@ export const useCharge = (request: ChargeRequest | undefined) =>
     retry: false,
   })
 
+/** What each other school would change in a charge. */
+export const useEffects = (request: ChargeRequest | undefined) =>
+  useQuery<Schemas['EffectView'][], Problem>({
+    queryKey: ['charge', 'effects', request],
+    queryFn: ({ signal }) => data(api.POST('/api/charges/effects', { body: request!, signal })),
+    enabled: request !== undefined,
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+    retry: false,
+  })
+
+/** Litres over several free vessels. */
+export const useSplit = (request: ChargeRequest) =>
+  useQuery<Schemas['SplitView'][], Problem>({
+    queryKey: ['charge', 'split', request],
+    queryFn: ({ signal }) => data(api.POST('/api/charges/split', { body: request, signal })),
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+    retry: false,
+  })
+
+/** Every formula with one goal. */
+export const useOverview = (request: ChargeRequest | undefined) =>
+  useQuery<Schemas['OverviewView'][], Problem>({
+    queryKey: ['charge', 'overview', request],
+    queryFn: ({ signal }) => data(api.POST('/api/charges/overview', { body: request!, signal })),
+    enabled: request !== undefined,
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+    retry: false,
+  })
+
+export type FormulaJson = Schemas['FormulaJson']
+export type FormulaView = Schemas['FormulaView']
+
+export const useShelf = () =>
+  useQuery({ queryKey: ['formulas'], queryFn: () => data(api.GET('/api/formulas')) })
+
+export const useFormula = (slug: string, version?: number) =>
+  useQuery({
+    queryKey: ['formulas', slug, version],
+    queryFn: () => data(api.GET('/api/formulas/{slug}', { params: { path: { slug }, query: { version } } })),
+  })
+
+export const useLarder = () =>
+  useQuery({
+    queryKey: ['larder'],
+    queryFn: () => data(api.GET('/api/formulas/larder')),
+    staleTime: Infinity,
+  })
+
+export const useTokens = (enabled: boolean) =>
+  useQuery({ queryKey: ['tokens'], queryFn: () => data(api.GET('/api/tokens')), enabled })
+
 export function useChange<Input, Output>(change: (input: Input) => Promise<Output>, ...touches: string[]) {
   const client = useQueryClient()
   return useMutation<Output, Problem, Input>({
@@ -86,6 +140,7 @@ const TOUCHES: Record<string, string[]> = {
   batches: ['range', 'batch', 'batches', 'lots', 'lot', 'deliveries', 'calls'],
   calls: ['calls'],
   kitchen: ['kitchen', 'charge'],
+  formulas: ['formulas', 'menu', 'charge'],
   clock: ['session', 'range', 'batch', 'calls', 'charge'],
 }
 

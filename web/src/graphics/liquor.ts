@@ -6,14 +6,18 @@ const families: Record<string, string> = {
   INFUSED: 'pearl',
   SHELLFISH: 'coral',
   VEGETABLE: 'moss',
+  COURT_BOUILLON: 'moss',
+  SECOND_WETTING: 'straw',
+  REDUCTION: 'umber',
 }
 
 /** Gelatin at which a liquor counts as fully coloured, g/L. */
 const FULL = 14
 
-export function liquorColour(family: string, gelatinGPerL: number): string {
+/** @param strength how far what has no gelatin has given itself up, 0 to 1 */
+export function liquorColour(family: string, gelatinGPerL: number, strength?: number): string {
   const name = families[family] ?? 'straw'
-  const depth = Math.max(0, Math.min(1, gelatinGPerL / FULL))
+  const depth = Math.max(0, Math.min(1, Math.max(gelatinGPerL / FULL, strength ?? 0)))
   if (depth < 0.15) {
     const share = Math.round((depth / 0.15) * 100)
     return `color-mix(in oklab, var(--${name}-pale) ${share}%, var(--water))`

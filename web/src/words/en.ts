@@ -7,6 +7,7 @@ export const stageName: Record<string, string> = {
   SIMMER: 'Simmer',
   REST: 'Rest',
   STRAIN: 'Strain',
+  REDUCE: 'Reduce',
   COOL: 'Cool',
   STORE: 'Store',
   ON_SHELF: 'On the shelf',
@@ -129,3 +130,83 @@ export const cautionName: Record<string, string> = {
 export const limitsNote = 'Your local code and your food-safety plan decide; set them under Kitchen.'
 
 export const allergenName = (allergen: string) => allergen.toLowerCase().replace('_', ' ')
+
+export const familyName: Record<string, string> = {
+  BROWN: 'Brown',
+  WHITE: 'White',
+  FISH: 'Fish',
+  INFUSED: 'Infused',
+  SHELLFISH: 'Shellfish',
+  VEGETABLE: 'Vegetable',
+  SECOND_WETTING: 'Second wetting',
+  REDUCTION: 'Reductions',
+  COURT_BOUILLON: 'Court-bouillon',
+}
+
+export const clarityName: Record<string, string> = {
+  SCUM: 'scum left',
+  BOILED: 'boiled',
+  STIRRED: 'stirred',
+  MUSH: 'cut too small',
+  POURED: 'poured',
+  PASSES: 'one pass only',
+  PRESSED: 'pressed',
+  THICKENED: 'tomato or starch',
+}
+
+export const taintWords: Record<string, [string, string]> = {
+  FISH_LONG: ['Fish too long.', 'Past 35 minutes its bones turn the liquor chalky and bitter.'],
+  KELP_HOT: ['Kelp too hot.', 'Steep it at 60 to 70 °C and take it out before the boil.'],
+  BRASSICA: [
+    'Cabbage in a long simmer.',
+    'It turns bitter within the hour; put it in later, or leave it out.',
+  ],
+  PEPPER: ['Pepper in a long simmer.', 'It turns bitter; leave it out.'],
+  BEET: ['Beetroot colours it red-brown.', 'Leave it out unless that is wanted.'],
+  SCORCHED: [
+    'Roasted to scorching.',
+    'Its drippings are bitter; stop at shade 6, and leave black drippings out.',
+  ],
+  POT: ['A long simmer in a thin or bare pot.', 'It tastes of metal after twelve hours; take a heavy one.'],
+}
+
+export const schoolName: Record<string, string> = {
+  blanch: 'Blanching',
+  tomato: 'Tomato',
+  vegetables: 'Vegetables',
+  roast: 'Roast',
+  density: 'Vegetables to water',
+  cover: 'Lid',
+  topUp: 'Level',
+  transfer: 'Out of the pot',
+  press: 'Pressing',
+  herbs: 'Herbs',
+}
+
+export const schoolWord: Record<string, Record<string, string>> = {
+  blanch: { false: 'Not blanched', true: 'Blanched' },
+  tomato: { 'on-the-bones': 'On the bones', 'on-the-vegetables': 'On the vegetables', none: 'None' },
+  vegetables: { 'at-the-start': 'At the start', late: 'Late' },
+  roast: { 'hot-and-fast': 'Hot and fast', overnight: 'Overnight' },
+  density: { dense: 'Dense', 'light-reduced': 'Light, then halved' },
+  cover: { open: 'Open', 'paper-lid': 'Paper lid', 'lid-ajar': 'Lid ajar', 'lid-on': 'Lid on' },
+  topUp: { hold: 'Hold it', 'let-reduce': 'Let it go down' },
+  transfer: { ladle: 'Ladle', pour: 'Pour', tap: 'Tap' },
+  press: { false: 'Not pressed', true: 'Pressed' },
+  herbs: {
+    fresh: 'Fresh',
+    'dried-half-weight': 'Dried, half the weight',
+    'dried-third-volume': 'Dried, a third by volume',
+  },
+}
+
+export const unusualWords: Record<string, [string, string]> = {
+  WATER: ['water to bed', 'More thins it; less leaves the bed bare and gives few litres.'],
+  VEGETABLES: ['vegetables to bones', 'More tastes of vegetables and clouds; less tastes of bone alone.'],
+  TOMATO: ['tomato to bones', 'More sours and clouds; less does little.'],
+  SIMMER: ['simmer', 'Shorter leaves body in the bones; longer breaks it down again, or turns bitter.'],
+  OVEN: ['oven', 'Hotter scorches one side before the other colours; cooler only dries.'],
+  SHADE: ['shade', 'Darker is bitter; paler gives no colour.'],
+  KELP: ['kelp', 'More is slimy and heavy in iodine.'],
+  KEEPING: ['days in the cold', 'Longer than is usual for this kind; your food-safety plan decides.'],
+}

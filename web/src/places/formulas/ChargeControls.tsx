@@ -1,12 +1,11 @@
-import { Slider } from 'radix-ui'
 import type { Problem } from '../../api/client'
 import type { Charge } from '../../api/queries'
 import { Choice } from '../../kit/Choice'
 import { NumberField } from '../../kit/NumberField'
 import { Note } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
-import { duration } from '../../words/time'
-import type { GoalKind, Wish } from './ChargePlace'
+import { BedMix } from './BedMix'
+import type { GoalKind, Wish } from './wish'
 
 interface Props {
   charge: Charge
@@ -49,18 +48,21 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
           }
           options={[
             { value: 'LITRES', name: 'Litres' },
-            { value: 'BED', name: 'Bones' },
+            ...(charge.bed.length ? [{ value: 'BED' as const, name: 'Bed' }] : []),
             { value: 'VESSEL', name: 'Full pot' },
-            { value: 'WATER', name: 'Water' },
+            { value: 'WATER', name: charge.bed.length ? 'Water' : 'Stock' },
           ]}
         />
       </div>
       {wish.goal !== 'VESSEL' && (
         <NumberField
           label={
-            { LITRES: 'Litres out, strained', BED: 'Bones in hand', WATER: 'Water to draw', VESSEL: '' }[
-              wish.goal
-            ]
+            {
+              LITRES: 'Litres out, strained',
+              BED: 'Bed in hand',
+              WATER: charge.bed.length ? 'Water to draw' : 'Stock in hand',
+              VESSEL: '',
+            }[wish.goal]
           }
           dimension={wish.goal === 'BED' ? 'kg' : 'litres'}
           units={units.units}
@@ -91,39 +93,7 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
           ))}
         </div>
       </fieldset>
-      <div className="grid gap-1">
-        <span className="text-15 font-semibold">Blanch</span>
-        <Choice
-          label="Blanch"
-          value={charge.blanched ? 'yes' : 'no'}
-          onValue={(value) => onWish({ ...wish, blanch: value === 'yes' })}
-          options={[
-            { value: 'no', name: 'No, for flavour' },
-            { value: 'yes', name: 'Yes, for clarity' },
-          ]}
-        />
-      </div>
-      <div className="grid gap-2">
-        <span className="text-15 flex justify-between font-semibold" id="simmer-length">
-          Simmer <span className="font-mono">{duration(charge.simmerMin)}</span>
-        </span>
-        <Slider.Root
-          className="relative flex h-12 touch-none items-center select-none"
-          min={Math.min(charge.leastSimmerMin, 60)}
-          max={Math.max(charge.mostSimmerMin, 360)}
-          step={15}
-          value={[wish.simmerMin ?? charge.simmerMin]}
-          onValueChange={([simmerMin]) => onWish({ ...wish, simmerMin })}
-        >
-          <Slider.Track className="bg-rule relative h-[6px] grow">
-            <Slider.Range className="bg-river absolute h-full" />
-          </Slider.Track>
-          <Slider.Thumb
-            aria-label="Length of the simmer in minutes"
-            className="border-river bg-raised block h-10 w-6 rounded-md border-2"
-          />
-        </Slider.Root>
-      </div>
+      <BedMix charge={charge} wish={wish} onWish={onWish} />
     </section>
   )
 }

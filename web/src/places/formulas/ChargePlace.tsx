@@ -1,29 +1,21 @@
 import { useMemo, useState } from 'react'
-import { useNavigate, useParams, useSearchParams } from 'react-router'
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { api, data, newId } from '../../api/client'
 import { useCalls, useCharge, useChange, type Call, type Charge, type ChargeRequest } from '../../api/queries'
-import { liquorColour } from '../../graphics/liquor'
 import { Mouths } from '../../graphics/Mouths'
 import { Failed, Heading, Loading, Note } from '../../kit/Note'
-import { useTimes, useUnits } from '../../kit/session'
+import { useMay, useTimes, useUnits } from '../../kit/session'
 import { cautionName } from '../../words/en'
 import { ChargeControls } from './ChargeControls'
+import { ChargePapers } from './ChargePapers'
 import { ChargePot } from './ChargePot'
+import { CharacterPanel } from './CharacterPanel'
 import { PlanStrip } from './PlanStrip'
+import { SchoolSwitches } from './SchoolSwitches'
+import { chargeColour } from './strength'
 import { Warnings } from './Warnings'
 import { WeighOut } from './WeighOut'
-
-export type GoalKind = ChargeRequest['goal']
-
-/** What the address of a charge says: a person who shares it shares the very pot. */
-export interface Wish {
-  goal: GoalKind
-  value?: number
-  vessel?: string
-  blanch?: boolean
-  simmerMin?: number
-  startNow?: boolean
-}
+import { readWish, requestOf, writeWish, type Wish } from './wish'
 
 /** A formula in a vessel, solved from whichever side is given. */
 export default function ChargePlace() {
@@ -38,17 +30,13 @@ export default function ChargePlace() {
 
 function Solver({ slug, call }: { slug: string; call?: Call }) {
   const units = useUnits()
+  const may = useMay()
   const { now, day } = useTimes()
   const [wish, setWish] = useWish(call)
   const [openedAt] = useState(now)
   const request = useMemo<ChargeRequest>(
     () => ({
-      formula: slug,
-      goal: wish.goal,
-      value: wish.value,
-      vesselId: wish.vessel,
-      blanch: wish.blanch,
-      simmerMin: wish.simmerMin,
+      ...requestOf(wish, slug),
       readyBy: call?.readyBy ?? new Date(openedAt + 24 * 3_600_000).toISOString(),
       startAt: wish.startNow ? new Date(openedAt).toISOString() : undefined,
     }),
@@ -59,17 +47,16 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
   if (!charge.data && charge.isPending) return <Loading what="the charge" />
   if (!charge.data) {
     return (
-      <>
-        <Failed
-          what="The charge"
-          error={charge.error!}
-          onRetry={() => setWish({ goal: 'LITRES', value: call?.litres ?? 10 })}
-        />
-      </>
+      <Failed
+        what="The charge"
+        error={charge.error!}
+        onRetry={() => setWish({ goal: 'LITRES', value: call?.litres ?? 10, schools: {}, bed: {}, cut: {} })}
+      />
     )
   }
   const it = charge.data
-  const colour = liquorColour(it.family, it.forecast.gelatinGPerL)
+  const colour = chargeColour(it)
+  const standing = { ...requestOf(wish, slug), vesselId: it.vessel.id }
   return (
     <>
       <div className="mb-4 flex flex-wrap items-baseline justify-between gap-x-8 gap-y-1">
@@ -77,20 +64,36 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
           {it.formulaName}
           <span className="text-quiet font-normal"> in {it.vessel.name}</span>
         </h1>
-        {call && (
+        {call ? (
           <p className="text-18 m-0">
             {call.stationName} asks for <b className="font-semibold">{units.litres(call.litres)}</b> by{' '}
             <b className="font-semibold">{day(call.readyBy)}</b>
             {call.note && `, ${call.note}`}
+          </p>
+        ) : (
+          <p className="text-15 m-0 flex gap-5">
+            <Link
+              to={`/compare?a=${encodeURIComponent(`${slug}?${writeWish({ ...wish, vessel: it.vessel.id })}`)}`}
+            >
+              Set beside another
+            </Link>
+            {may('SET_UP') ? (
+              <Link to={`/formulas/${slug}/edit`}>Edit the formula</Link>
+            ) : (
+              <Link to={`/formulas/${slug}/edit`}>The formula</Link>
+            )}
           </p>
         )}
       </div>
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,330px)_minmax(0,1fr)_minmax(0,320px)]">
         <ChargeControls charge={it} wish={wish} onWish={setWish} problem={charge.error ?? undefined} />
         <ChargePot charge={it} colour={colour} onWish={setWish} wish={wish} />
-        <WeighOut charge={it} />
+        <div className="grid content-start gap-4">
+          <WeighOut charge={it} />
+          <ChargePapers request={request} slug={slug} />
+        </div>
       </div>
-      <Warnings charge={it} onWish={setWish} wish={wish} />
+      <Warnings charge={it} onWish={setWish} wish={wish} request={standing} />
       <PlanStrip
         charge={it}
         call={call}
@@ -100,6 +103,8 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
         problem={accept.error ?? undefined}
         onAccept={() => accept.mutate(it)}
       />
+      <SchoolSwitches request={standing} wish={wish} onWish={setWish} body={it.forecast.body} />
+      <CharacterPanel charge={it} wish={wish} onWish={setWish} />
       <div className="mt-8 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <section>
           <Heading
@@ -136,28 +141,10 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
 
 function useWish(call?: Call): [Wish, (wish: Wish) => void] {
   const [params, setParams] = useSearchParams()
-  const wish: Wish = useMemo(() => {
-    const goal = (params.get('goal') ?? 'LITRES') as GoalKind
-    const value = params.get('value')
-    return {
-      goal: ['LITRES', 'BED', 'VESSEL', 'WATER'].includes(goal) ? goal : 'LITRES',
-      value:
-        goal === 'VESSEL' ? undefined : value !== null && value !== '' ? Number(value) : (call?.litres ?? 10),
-      vessel: params.get('vessel') ?? undefined,
-      blanch: params.has('blanch') ? params.get('blanch') === 'true' : undefined,
-      simmerMin: params.has('simmer') ? Number(params.get('simmer')) : undefined,
-      startNow: params.get('start') === 'now',
-    }
-  }, [params, call])
+  const wish = useMemo(() => readWish(params, call?.litres), [params, call])
   const set = (next: Wish) => {
-    const made = new URLSearchParams()
+    const made = writeWish(next)
     if (call) made.set('call', call.id)
-    made.set('goal', next.goal)
-    if (next.value !== undefined) made.set('value', String(Math.round(next.value * 1000) / 1000))
-    if (next.vessel) made.set('vessel', next.vessel)
-    if (next.blanch !== undefined) made.set('blanch', String(next.blanch))
-    if (next.simmerMin !== undefined) made.set('simmer', String(next.simmerMin))
-    if (next.startNow) made.set('start', 'now')
     setParams(made, { replace: true })
   }
   return [wish, set]

@@ -5,7 +5,8 @@ import { useUnits } from '../../kit/session'
 import { bodyName } from '../../words/en'
 import { duration } from '../../words/time'
 import { Figure } from '../batch/BatchPot'
-import type { Wish } from './ChargePlace'
+import { Scrubber } from '../../kit/Scrubber'
+import type { Wish } from './wish'
 
 /** The pot in section with a water line that can be dragged; what follows from it stands beside. */
 export function ChargePot({
@@ -50,6 +51,18 @@ export function ChargePot({
         levelText={`${units.litres(charge.waterL)} of water, ${units.cm(levels.filledBelowRimCm)} below the rim`}
         label={`${vessel.name} in section with ${units.kg(charge.bedKg)} of ${charge.bedName} under ${units.litres(charge.waterL)} of water`}
       />
+      <div className="w-full">
+        <Scrubber
+          label="Simmer"
+          value={wish.simmerMin ?? charge.simmerMin}
+          min={Math.min(charge.leastSimmerMin, charge.simmerMin)}
+          max={Math.max(charge.mostSimmerMin, charge.simmerMin)}
+          step={charge.mostSimmerMin > 120 ? 15 : charge.mostSimmerMin > 20 ? 5 : 1}
+          words={`${duration(wish.simmerMin ?? charge.simmerMin)}, ${forecast.gelatinGPerL >= 1 ? `${forecast.gelatinGPerL.toFixed(1)} g/L` : 'no'} gelatin`}
+          onValue={(simmerMin) => onWish({ ...wish, simmerMin })}
+          colour={colour}
+        />
+      </div>
       <dl className="m-0 grid w-full grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-3">
         <Figure
           name="Litres out"
@@ -57,8 +70,8 @@ export function ChargePot({
           note={units.spread(forecast.yieldL)}
           large
         />
-        <Figure name="Water" value={units.litres(charge.waterL)} note={undefined} large />
-        <Figure name="Bones" value={units.kg(charge.bedKg)} large />
+        <Figure name={charge.bed.length ? 'Water' : 'Stock'} value={units.litres(charge.waterL)} large />
+        {charge.bedKg > 0 && <Figure name="Bed" value={units.kg(charge.bedKg)} large />}
         <Figure name="Below the rim" value={units.cm(levels.filledBelowRimCm)} />
         <Figure name="Over the bed" value={units.cm(levels.coverCm)} />
         <Figure name="Bring-up" value={duration(forecast.bringUpMin)} />
@@ -73,6 +86,7 @@ export function ChargePot({
           }
         />
         <Figure name="When cold" value={bodyName[forecast.body] ?? ''} />
+        {charge.boilDownMin > 0 && <Figure name="Reducing" value={duration(charge.boilDownMin)} />}
         {bare !== undefined && <Figure name="Bed bare after" value={duration(bare)} />}
       </dl>
     </section>

@@ -1,56 +1,217 @@
-import { Link } from 'react-router'
-import { useMenu } from '../../api/queries'
-import { Failed, Loading } from '../../kit/Note'
+import { useMemo, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import type { Schemas } from '../../api/client'
+import { useKitchen, useOverview, useShelf, type ChargeRequest } from '../../api/queries'
 import { liquorColour } from '../../graphics/liquor'
-import { allergenName } from '../../words/en'
+import { Button } from '../../kit/Button'
+import { Choice } from '../../kit/Choice'
+import { Failed, Loading, Note } from '../../kit/Note'
+import { NumberField } from '../../kit/NumberField'
+import { SelectField } from '../../kit/SelectField'
+import { useMay, useTimes, useUnits } from '../../kit/session'
+import { allergenName, familyName } from '../../words/en'
+import { ReadFileSheet } from './ReadFileSheet'
 
-const families: Record<string, string> = {
-  BROWN: 'Brown',
-  WHITE: 'White',
-  FISH: 'Fish',
-  SHELLFISH: 'Shellfish',
-  VEGETABLE: 'Vegetable',
-}
+type Goal = 'LITRES' | 'BED' | 'VESSEL'
+type Shelved = Schemas['ShelfView']
+type Answer = Schemas['OverviewView']
 
-/** The kitchen's formulas; each opens as a pot that can be filled. */
+/** The kitchen's formulas by family, each with its answer to one question. */
 export default function FormulasPlace() {
-  const menu = useMenu()
-  if (menu.isPending) return <Loading what="the formulas" />
-  if (!menu.data) return <Failed what="The formulas" error={menu.error} onRetry={() => void menu.refetch()} />
+  const shelf = useShelf()
+  const kitchen = useKitchen()
+  const may = useMay()
+  const { now } = useTimes()
+  const [params, setParams] = useSearchParams()
+  const [reading, setReading] = useState(false)
+  const [openedAt] = useState(now)
+  const [retiredShown, setRetiredShown] = useState(false)
+  const goal = (params.get('goal') ?? 'LITRES') as Goal
+  const value = Number(params.get('value') ?? (goal === 'BED' ? 11 : 14))
+  const vessel = params.get('vessel') ?? ''
+  const vesselId = vessel || (goal === 'VESSEL' ? kitchen.data?.vessels[0]?.id : undefined)
+  const request = useMemo<ChargeRequest | undefined>(
+    () =>
+      goal === 'VESSEL' && !vesselId
+        ? undefined
+        : {
+            goal,
+            value: goal === 'VESSEL' ? undefined : value,
+            vesselId: vesselId || undefined,
+            readyBy: new Date(openedAt + 24 * 3_600_000).toISOString(),
+          },
+    [goal, value, vesselId, openedAt],
+  )
+  const overview = useOverview(request)
+  if (shelf.isPending) return <Loading what="the formulas" />
+  if (!shelf.data)
+    return <Failed what="The formulas" error={shelf.error} onRetry={() => void shelf.refetch()} />
+  const set = (next: { goal?: Goal; value?: number; vessel?: string }) => {
+    const made = new URLSearchParams()
+    const g = next.goal ?? goal
+    made.set('goal', g)
+    if (g !== 'VESSEL') made.set('value', String(next.value ?? (next.goal ? (g === 'BED' ? 11 : 14) : value)))
+    const v = next.vessel ?? vessel
+    if (v) made.set('vessel', v)
+    setParams(made, { replace: true })
+  }
+  const families = Object.keys(familyName).filter((f) =>
+    shelf.data.some((s) => s.family === f && (retiredShown || !s.retired)),
+  )
+  const query = `goal=${goal}${goal === 'VESSEL' ? '' : `&value=${value}`}${vesselId ? `&vessel=${vesselId}` : ''}`
+  const retired = shelf.data.filter((s) => s.retired).length
   return (
     <>
-      <h1 className="text-24 mt-0 mb-1 font-bold">Formulas</h1>
-      <p className="text-18 text-quiet mt-0 mb-5 max-w-[64ch]">
-        Open one as a pot in section: give litres, bones or a vessel, drag the water line, and everything else
-        follows.
-      </p>
-      <ul className="m-0 list-none p-0">
-        {menu.data.formulas.map((formula) => (
-          <li key={formula.slug} className="border-rule border-t last:border-b">
-            <Link
-              to={`/formulas/${formula.slug}`}
-              className="text-ink flex min-h-[72px] items-center gap-5 no-underline"
-            >
-              <svg width="40" height="40" viewBox="0 0 32 32" aria-hidden>
-                <path d="M5 14h22v9a4 4 0 0 1-4 4H9a4 4 0 0 1-4-4z" fill={liquorColour(formula.family, 12)} />
-                <path
-                  d="M4 6v18a4 4 0 0 0 4 4h16a4 4 0 0 0 4-4V6"
-                  fill="none"
-                  stroke="var(--ink)"
-                  strokeWidth="2.5"
-                  strokeLinecap="round"
+      <div className="mb-4 flex flex-wrap items-center justify-between gap-4">
+        <h1 className="text-24 m-0 font-bold">Formulas</h1>
+        {may('SET_UP') && <Button onClick={() => setReading(true)}>Read a file</Button>}
+      </div>
+      <section
+        aria-label="Turn it around"
+        className="ruled mb-6 grid items-end gap-x-6 gap-y-3 pb-4 md:grid-cols-[auto_240px_240px]"
+      >
+        <div className="grid gap-1">
+          <span className="text-15 font-semibold">Turn it around</span>
+          <Choice<Goal>
+            label="Turn it around"
+            value={goal}
+            onValue={(g) => set({ goal: g })}
+            options={[
+              { value: 'LITRES', name: 'I need litres' },
+              { value: 'BED', name: 'I have a bed' },
+              { value: 'VESSEL', name: 'Fill this pot' },
+            ]}
+          />
+        </div>
+        {goal !== 'VESSEL' && <GoalValue goal={goal} value={value} onValue={(v) => set({ value: v })} />}
+        <SelectField
+          label="In"
+          value={vesselId ?? ''}
+          onValue={(v) => set({ vessel: v })}
+          options={[
+            ...(goal === 'VESSEL' ? [] : [{ value: '', name: 'whatever fits' }]),
+            ...(kitchen.data?.vessels ?? []).map((v) => ({ value: v.id, name: v.name })),
+          ]}
+        />
+      </section>
+      {overview.error && <Note>{overview.error.message}</Note>}
+      {families.map((family) => (
+        <section key={family} className="mb-5">
+          <h2 className="text-15 text-quiet m-0 mb-1 font-semibold">{familyName[family]}</h2>
+          <ul className="m-0 list-none p-0">
+            {shelf.data
+              .filter((s) => s.family === family && (retiredShown || !s.retired))
+              .map((formula) => (
+                <Row
+                  key={formula.slug}
+                  formula={formula}
+                  answer={overview.data?.find((a) => a.slug === formula.slug)}
+                  query={query}
+                  goal={goal}
                 />
-              </svg>
-              <span className="text-18 flex-1 font-semibold">{formula.name}</span>
-              <span className="text-15 text-quiet">
-                {families[formula.family] ?? formula.family}
-                {formula.allergens.length > 0 &&
-                  `, contains ${formula.allergens.map(allergenName).join(', ')}`}
-              </span>
-            </Link>
-          </li>
-        ))}
-      </ul>
+              ))}
+          </ul>
+        </section>
+      ))}
+      {retired > 0 && (
+        <Button tone="quiet" onClick={() => setRetiredShown(!retiredShown)}>
+          {retiredShown ? 'Without the retired ones' : `${retired} retired`}
+        </Button>
+      )}
+      {reading && <ReadFileSheet onClose={() => setReading(false)} />}
     </>
+  )
+}
+
+function GoalValue({ goal, value, onValue }: { goal: Goal; value: number; onValue: (v: number) => void }) {
+  const units = useUnits()
+  return (
+    <NumberField
+      label={goal === 'BED' ? 'Bed in hand' : 'Litres out'}
+      dimension={goal === 'BED' ? 'kg' : 'litres'}
+      units={units.units}
+      value={value}
+      step={1}
+      onValue={(v) => v !== undefined && v > 0 && onValue(v)}
+    />
+  )
+}
+
+/** A formula and what the question comes to in it. */
+function Row({
+  formula,
+  answer,
+  query,
+  goal,
+}: {
+  formula: Shelved
+  answer?: Answer
+  query: string
+  goal: Goal
+}) {
+  const units = useUnits()
+  const { day } = useTimes()
+  const ok = answer && !answer.refusal
+  const depth = formula.family === 'WHITE' || formula.family === 'BROWN' ? undefined : 0.7
+  return (
+    <li className="border-rule border-t">
+      <Link
+        to={formula.retired ? `/formulas/${formula.slug}/edit` : `/formulas/${formula.slug}?${query}`}
+        className="text-ink grid min-h-[68px] grid-cols-[40px_minmax(0,1fr)_auto] items-center gap-x-4 py-1 no-underline md:grid-cols-[40px_minmax(0,1.3fr)_130px_130px_minmax(0,1fr)]"
+      >
+        <svg width="40" height="40" viewBox="0 0 32 32" aria-hidden>
+          <path
+            d="M5 14h22v9a4 4 0 0 1-4 4H9a4 4 0 0 1-4-4z"
+            fill={liquorColour(formula.family, answer?.gelatinGPerL ?? 12, depth)}
+          />
+          <path
+            d="M4 6v18a4 4 0 0 0 4 4h16a4 4 0 0 0 4-4V6"
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth="2.5"
+            strokeLinecap="round"
+          />
+        </svg>
+        <span>
+          <b className="text-18 block font-semibold">
+            {formula.name}
+            {formula.retired && <span className="text-15 text-quiet font-normal"> retired</span>}
+          </b>
+          <span className="text-13 text-quiet">
+            {formula.bed.join(', ') || 'a finished stock'}
+            {formula.allergens.length > 0 && `; contains ${formula.allergens.map(allergenName).join(', ')}`}
+          </span>
+        </span>
+        <span className="text-right font-mono md:contents">
+          <Cell name="out" value={ok ? units.litres(answer.litres) : ''} strong={goal !== 'LITRES'} />
+          <Cell
+            name={formula.bed.length ? 'bed' : 'stock'}
+            value={ok ? (formula.bed.length ? units.kg(answer.bedKg) : units.litres(answer.waterL)) : ''}
+            strong={goal !== 'BED'}
+          />
+        </span>
+        <span className="text-15 text-quiet col-start-2 text-right md:col-start-auto">
+          {answer?.refusal}
+          {ok &&
+            (answer.fits ? (
+              <>
+                {answer.vesselName}
+                {answer.startAt && `, start ${day(answer.startAt)}`}
+              </>
+            ) : (
+              <span className="text-amber font-semibold">does not fit {answer.vesselName}</span>
+            ))}
+        </span>
+      </Link>
+    </li>
+  )
+}
+
+function Cell({ name, value, strong }: { name: string; value: string; strong: boolean }) {
+  return (
+    <span className={`block text-right ${strong ? 'text-24 font-semibold' : 'text-18'}`}>
+      {value}
+      {value && <span className="text-13 text-quiet ml-1 font-sans font-normal">{name}</span>}
+    </span>
   )
 }

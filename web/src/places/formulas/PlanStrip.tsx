@@ -75,6 +75,15 @@ export function PlanStrip({ charge, call, startNow, onStartNow, busy, problem, o
           </li>
         ))}
       </ul>
+      {!plan.attended && (
+        <div className="mt-3">
+          <Note>
+            <b className="font-semibold">The kitchen is closed for part of it.</b> It runs until{' '}
+            {day(plan.readyAt)}. Choose a shorter simmer or an earlier start; unattended only where your
+            policy allows it, with a named check.
+          </Note>
+        </div>
+      )}
       {may('PLAN') && (
         <div className="mt-4 flex flex-wrap items-center gap-4">
           <Choice

@@ -1,9 +1,9 @@
 import type { Schemas } from '../../api/client'
-import type { Charge } from '../../api/queries'
+import { useSplit, type Charge, type ChargeRequest } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { useUnits, useTimes } from '../../kit/session'
 import { duration } from '../../words/time'
-import type { Wish } from './ChargePlace'
+import type { Wish } from './wish'
 
 type Warning = Schemas['WarningView']
 
@@ -12,10 +12,12 @@ export function Warnings({
   charge,
   wish,
   onWish,
+  request,
 }: {
   charge: Charge
   wish: Wish
   onWish: (wish: Wish) => void
+  request: ChargeRequest
 }) {
   const words = useWords(charge)
   const fitting = charge.vessels.find((v) => v.fits && v.free && v.id !== charge.vessel.id)
@@ -38,6 +40,7 @@ export function Warnings({
           <b className="font-semibold">{words(warning)[0]}</b> {words(warning)[1]}
         </li>
       ))}
+      {tooSmall && !fitting && wish.goal === 'LITRES' && <SplitOffer request={request} />}
       {tooSmall && (
         <li className="flex flex-wrap gap-2">
           {fitting && (
@@ -51,6 +54,28 @@ export function Warnings({
         </li>
       )}
     </ul>
+  )
+}
+
+/** No single free vessel gives it: how several would. */
+function SplitOffer({ request }: { request: ChargeRequest }) {
+  const split = useSplit(request)
+  const units = useUnits()
+  if (!split.data && !split.error) return null
+  return (
+    <li className="border-river bg-raised text-15 border-l-4 px-3 py-2">
+      {split.data ? (
+        <>
+          <b className="font-semibold">Split over free vessels: </b>
+          {split.data
+            .map((s) => `${s.vesselName} ${units.litres(s.litres)} from ${units.kg(s.bedKg)}`)
+            .join(', ')}
+          . Plan each in its own pot.
+        </>
+      ) : (
+        `Nor do all free vessels together give it: at most ${units.litres(split.error?.fields.litres?.high ?? 0)}.`
+      )}
+    </li>
   )
 }
 

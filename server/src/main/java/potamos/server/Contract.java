@@ -4,9 +4,11 @@ import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.core.util.Json;
+import io.swagger.v3.oas.models.Components;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.security.SecurityScheme;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
 import java.util.Iterator;
@@ -57,6 +59,13 @@ class Contract {
                                 .description(
                                         "Quantities carry their unit in the name: waterL, bedKg, celsius, belowRimCm."
                                                 + " Times are instants in UTC. Problems are application/problem+json with a map of fields."))
+                .components(new Components()
+                        .addSecuritySchemes(
+                                "token",
+                                new SecurityScheme()
+                                        .type(SecurityScheme.Type.HTTP)
+                                        .scheme("bearer")
+                                        .description("A token of the kitchen, made under Kitchen.")))
                 .servers(List.of(new Server().url("/").description("this server")));
     }
 }

@@ -68,6 +68,34 @@ final class Visitor {
         return send(posting(path, json));
     }
 
+    Answer put(String path, String json) {
+        return send(request(path)
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", csrf())
+                .PUT(HttpRequest.BodyPublishers.ofString(json))
+                .build());
+    }
+
+    /** Sends a file as it is. */
+    Answer upload(String path, String file) {
+        return send(request(path)
+                .header("Content-Type", "application/octet-stream")
+                .header("X-XSRF-TOKEN", csrf())
+                .POST(HttpRequest.BodyPublishers.ofString(file))
+                .build());
+    }
+
+    /** Another program, with a token instead of a session. */
+    static Answer program(String token, String path, String json) {
+        Visitor program = new Visitor();
+        HttpRequest.Builder request = request(path).header("Content-Type", "application/json");
+        if (token != null) {
+            request.header("Authorization", "Bearer " + token);
+        }
+        return program.send(
+                request.POST(HttpRequest.BodyPublishers.ofString(json)).build());
+    }
+
     CompletableFuture<HttpResponse<byte[]>> postLater(String path, String json) {
         return client.sendAsync(posting(path, json), HttpResponse.BodyHandlers.ofByteArray());
     }
@@ -84,15 +112,18 @@ final class Visitor {
         return client;
     }
 
-    private HttpRequest posting(String path, String json) {
-        String token = cookies.getCookieStore().getCookies().stream()
+    private String csrf() {
+        return cookies.getCookieStore().getCookies().stream()
                 .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
                 .map(HttpCookie::getValue)
                 .findFirst()
                 .orElse("");
+    }
+
+    private HttpRequest posting(String path, String json) {
         return request(path)
                 .header("Content-Type", "application/json")
-                .header("X-XSRF-TOKEN", token)
+                .header("X-XSRF-TOKEN", csrf())
                 .POST(HttpRequest.BodyPublishers.ofString(json))
                 .build();
     }

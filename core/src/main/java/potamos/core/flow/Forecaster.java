@@ -10,12 +10,16 @@ import potamos.core.quantity.Band;
 import potamos.core.quantity.Estimate;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Power;
+import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 
 /**
  * Predicts a run by stepping through it: bring-up by the heat balance, simmer at its temperature with steam, skimming, late additions and top-ups,
  * rest without heat, strainers.
+ *
+ * <p>A pot that boils dry stops steaming, and solids hold no more than there is. Only the root finding steps on below nothing, so that the litres out
+ * stay a function that falls without a bend.
  *
  * <p>A pot that is held gets its last top-up half an hour before the end, back to its mark; so its yield moves smoothly with the charge.
  */
@@ -27,12 +31,16 @@ public final class Forecaster {
     /** A reading of the pot is kept for each of these, so that curves stay light. */
     private static final double POINT_MIN = 10;
 
+    private final double pointMin;
+    private final double stepMin;
     private final Run run;
     private final PotHeat.BringUp bringUp;
     private final double kappa;
 
-    private Forecaster(Run run) {
+    private Forecaster(Run run, double pointMin) {
         this.run = run;
+        this.pointMin = pointMin;
+        this.stepMin = Math.min(STEP_MIN, pointMin);
         this.kappa = run.vessel().kappa().value();
         this.bringUp = bringUp();
     }
@@ -60,7 +68,17 @@ public final class Forecaster {
 
     /** The whole forecast with its band. */
     public static Forecast of(Run run) {
-        Forecaster forecaster = new Forecaster(run);
+        return of(run, POINT_MIN);
+    }
+
+    /**
+     * The whole forecast with its band, and its course at steps of the caller's choice.
+     *
+     * @param pointMin minutes between the points of the course, 1 to 60
+     */
+    public static Forecast of(Run run, double pointMin) {
+        Refusal.unlessWithin("stepMin", pointMin, 1, 60, "min");
+        Forecaster forecaster = new Forecaster(run, pointMin);
         Course main = forecaster.step(Factors.of(forecaster.kappa), true);
         return new Forecast(
                 forecaster.bringUp.minutes(),
@@ -76,7 +94,7 @@ public final class Forecaster {
 
     /** Only the litres out, for root finding; below nothing when the pot would boil dry. */
     public static double litresOut(Run run) {
-        Forecaster forecaster = new Forecaster(run);
+        Forecaster forecaster = new Forecaster(run, POINT_MIN);
         return forecaster
                 .step(Factors.of(forecaster.kappa), false)
                 .ledger
@@ -117,7 +135,17 @@ public final class Forecaster {
         double gelatin;
         double bareAt = -1;
         double gelatinGPerL;
+        double solids;
         Ledger ledger;
+
+        double liquor() {
+            return contents - solids;
+        }
+    }
+
+    /** What can leave of what would: all of it while only a root is looked for, else no more than there is. */
+    private static double atMost(double wanted, double there, boolean physical) {
+        return physical ? Math.max(0, Math.min(wanted, there)) : wanted;
     }
 
     private Course step(Factors factors, boolean keepPoints) {
@@ -125,14 +153,15 @@ public final class Forecaster {
         PotHeat heat = run.heat(factors.kappa());
         double steamShare = factors.kappa() / kappa;
         course.contents = run.filling().litres();
+        course.solids = course.contents - run.water().litres() - run.poured().litres();
         point(course, 0, run.waterC(), keepPoints);
-        course.evaporated = bringUp.evaporated().litres() * steamShare;
+        course.evaporated = atMost(bringUp.evaporated().litres() * steamShare, course.liquor(), keepPoints);
         course.contents -= course.evaporated;
         point(course, bringUp.minutes(), run.simmerAt(), keepPoints);
 
         simmer(course, heat, factors, keepPoints);
         rest(course, heat, keepPoints);
-        close(course, factors);
+        close(course, factors, keepPoints);
         return course;
     }
 
@@ -147,19 +176,22 @@ public final class Forecaster {
         Temperature at = run.simmerAt();
         double speed = Gelatin.speed(at);
         double steamLPerM2H = heat.steamLPerM2H(at);
+        double nextPoint = pointMin;
         for (double minute = 0; minute < length - 1e-9; ) {
-            double dt = Math.min(STEP_MIN, length - minute);
+            double dt = Math.min(Math.min(stepMin, nextPoint - minute), length - minute);
             double end = minute + dt;
             for (Solids solids : run.others()) {
                 double when = solids.intoTheSimmer().toSeconds() / 60.0;
                 if (when > 0 && when > minute - 1e-9 && when <= end - 1e-9) {
                     course.contents += solids.displaced().litres();
+                    course.solids += solids.displaced().litres();
                     mark += solids.displaced().litres();
                 }
             }
             Length level = run.vessel().shape().levelAt(Volume.ofLitres(Math.max(0, course.contents)));
-            double steam = steamLPerM2H * run.vessel().shape().surfaceDm2(level) / 100 * dt / 60;
-            double skimmed = skim * dt / length;
+            double steam = atMost(
+                    steamLPerM2H * run.vessel().shape().surfaceDm2(level) / 100 * dt / 60, course.liquor(), keepPoints);
+            double skimmed = atMost(skim * dt / length, course.liquor() - steam, keepPoints);
             course.evaporated += steam;
             course.skimmed += skimmed;
             course.contents -= steam + skimmed;
@@ -173,8 +205,9 @@ public final class Forecaster {
                 course.topUps.add(new Forecast.TopUp(bringUp.minutes() + end, Volume.ofLitres(water)));
                 lastDone = last;
             }
-            if (end % POINT_MIN < 1e-9 || end >= length) {
+            if (end >= nextPoint - 1e-9 || end >= length - 1e-9) {
                 point(course, bringUp.minutes() + end, at, keepPoints);
+                nextPoint += pointMin;
             }
             minute = end;
         }
@@ -214,20 +247,25 @@ public final class Forecaster {
             double dt = Math.min(STEP_MIN, run.restMin() - minute);
             PotHeat.Step step =
                     heat.step(at, Volume.ofLitres(Math.max(0, course.contents)), Power.ofKilowatts(0), dt * 60);
-            course.evaporated += step.steam().litres();
-            course.contents -= step.steam().litres();
+            double steam = atMost(step.steam().litres(), course.liquor(), keepPoints);
+            course.evaporated += steam;
+            course.contents -= steam;
             at = step.temperature();
             minute += dt;
         }
         point(course, start + run.restMin(), at, keepPoints);
     }
 
-    private void close(Course course, Factors factors) {
-        double solids = run.bed().displacedVolume().plus(run.othersDisplaced()).litres();
+    private void close(Course course, Factors factors, boolean physical) {
         Volume fat = Losses.renderedFat(run.bed());
-        Volume uptake = Losses.uptake(run.bed(), run.others(), run.strain().pressed(), factors.uptake());
-        Volume strainers =
-                Losses.strainers(run.strain().passes(), run.vessel().shape().width(), factors.strainer());
+        double held = Losses.uptake(run.bed(), run.others(), run.strain().pressed(), factors.uptake())
+                .litres();
+        Volume uptake = Volume.ofLitres(held > 0 ? atMost(held, course.liquor(), physical) : held);
+        Volume strainers = Volume.ofLitres(atMost(
+                Losses.strainers(run.strain().passes(), run.vessel().shape().width(), factors.strainer())
+                        .litres(),
+                course.liquor() - uptake.litres(),
+                physical));
         List<Ledger.Entry> entries = new ArrayList<>(List.of(
                 new Ledger.Entry(Ledger.Cause.WATER, run.water()),
                 new Ledger.Entry(Ledger.Cause.TOP_UP, Volume.ofLitres(course.added)),
@@ -242,7 +280,7 @@ public final class Forecaster {
         Volume reducing = run.reduction().beforeStraining() ? strained.plus(strainers) : strained;
         entries.add(new Ledger.Entry(Ledger.Cause.REDUCED, reducing.orNone().times(1 - fraction)));
         course.ledger = Ledger.predicted(entries);
-        double liquor = Math.max(0.1, course.contents - solids);
+        double liquor = Math.max(0.1, course.liquor());
         double brought = run.liquid().gelatinGPerL() * run.water().litres();
         course.gelatinGPerL = (course.gelatin + brought) / liquor / fraction;
     }
@@ -252,7 +290,6 @@ public final class Forecaster {
             return;
         }
         double contents = Math.max(0, course.contents);
-        double solids = run.bed().displacedVolume().litres();
         course.points.add(new Forecast.Point(
                 minute,
                 contents,
@@ -260,6 +297,6 @@ public final class Forecaster {
                 at.celsius(),
                 course.evaporated,
                 (course.gelatin + run.liquid().gelatinGPerL() * run.water().litres())
-                        / Math.max(0.1, contents - solids)));
+                        / Math.max(0.1, course.liquor())));
     }
 }

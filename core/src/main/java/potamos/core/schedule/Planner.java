@@ -48,11 +48,35 @@ public final class Planner {
      *
      * @param timeline the stages
      * @param inTime   whether it is ready when wanted
+     * @param attended whether somebody is there from the first act to the last
      */
-    public record Proposal(Timeline timeline, boolean inTime) {}
+    public record Proposal(Timeline timeline, boolean inTime, boolean attended) {
+        /** A start as a cook chose it. */
+        public static Proposal of(Timeline timeline, Instant readyBy, List<Shift> shifts) {
+            boolean attended = shifts.stream()
+                    .anyMatch(s -> !timeline.start().isBefore(s.from())
+                            && !timeline.ready().isAfter(s.to()));
+            return new Proposal(timeline, !timeline.ready().isAfter(readyBy), attended);
+        }
+    }
 
     /** The stages of a charge and how long each takes. */
     public static List<Timeline.Part> parts(Charge charge, CoolingCurve cooling, LimitProfile limits) {
+        List<Timeline.Part> parts = hotParts(charge);
+        double cold = cooling.minutesTo(limits.coldest())
+                .orElse(cooling.points().get(cooling.points().size() - 1).minute());
+        parts.add(new Timeline.Part(Stage.COOL, minutes(cold)));
+        parts.add(new Timeline.Part(
+                Stage.STORE,
+                charge.formula()
+                        .phase(Phase.Portion.class)
+                        .map(Phase.Portion::takes)
+                        .orElse(PORTIONING)));
+        return parts;
+    }
+
+    /** The stages until the stock can be cooled. */
+    public static List<Timeline.Part> hotParts(Charge charge) {
         List<Timeline.Part> parts = new ArrayList<>();
         Duration prepare = charge.formula().procedure().stream()
                 .map(phase -> preparing(phase, charge))
@@ -75,15 +99,6 @@ public final class Planner {
         if (charge.boilDownMin() > 0) {
             parts.add(new Timeline.Part(Stage.REDUCE, minutes(charge.boilDownMin())));
         }
-        double cold = cooling.minutesTo(limits.coldest())
-                .orElse(cooling.points().get(cooling.points().size() - 1).minute());
-        parts.add(new Timeline.Part(Stage.COOL, minutes(cold)));
-        parts.add(new Timeline.Part(
-                Stage.STORE,
-                charge.formula()
-                        .phase(Phase.Portion.class)
-                        .map(Phase.Portion::takes)
-                        .orElse(PORTIONING)));
         return parts;
     }
 
@@ -143,7 +158,7 @@ public final class Planner {
                                 !start.isBefore(s.from()) && !start.plus(whole).isAfter(s.to())))
                 .max(Comparator.naturalOrder());
         Timeline timeline = Timeline.startingAt(latest.orElse(now), parts);
-        return new Proposal(timeline, !timeline.ready().isAfter(readyBy));
+        return Proposal.of(timeline, readyBy, shifts);
     }
 
     private static Duration length(List<Timeline.Part> parts) {

@@ -10,6 +10,7 @@ import potamos.core.charge.ChargeSolver;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Phase;
+import potamos.core.formula.WaterRule;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Temperature;
 
@@ -95,5 +96,21 @@ class ForecasterTest {
                 .of(Ledger.Cause.SKIMMED)
                 .litres();
         assertThat(blanched).isCloseTo(raw / 4, within(0.01));
+    }
+
+    @Test
+    void aPotThatBoilsDryStopsAtNothing() {
+        Run run = ChargeSolver.solve(
+                        letItReduce().withWater(new WaterRule.PerKgBed(0.4)),
+                        Samples.pot(Samples.cylinder(60, 30)),
+                        Samples.bones(2))
+                .run();
+        Forecast dry = Forecaster.of(run);
+        assertThat(dry.yield().mid()).isZero();
+        assertThat(dry.ledger().yield().litres()).isCloseTo(0, within(1e-9));
+        assertThat(dry.ledger().error().litres()).isCloseTo(0, within(1e-9));
+        assertThat(dry.course())
+                .allSatisfy(p -> assertThat(p.contentsL())
+                        .isGreaterThanOrEqualTo(run.bed().displacedVolume().litres() - 1e-9));
     }
 }

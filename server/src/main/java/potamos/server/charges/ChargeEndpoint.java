@@ -1,27 +1,100 @@
 package potamos.server.charges;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.schedule.Planner;
+import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
+import potamos.server.exchange.ChargeCsv;
+import potamos.server.exchange.ProductionSheet;
 
 /** Solving over HTTP; answers while a finger drags. Changes nothing. */
 @RestController
 class ChargeEndpoint {
 
-    private final Planning planning;
+    /** A vessel's share of litres that are split. */
+    record SplitView(
+            @NotNull String vesselId, @NotNull String vesselName, double litres, double bedKg, double waterL) {}
 
-    ChargeEndpoint(Planning planning) {
+    /** A formula's answer to a goal, or why it has none. */
+    record OverviewView(
+            @NotNull String slug,
+            Optional<String> vesselName,
+            double bedKg,
+            double waterL,
+            double litres,
+            double gelatinGPerL,
+            boolean fits,
+            Optional<Instant> startAt,
+            Optional<Boolean> inTime,
+            Optional<String> refusal) {}
+
+    private final Planning planning;
+    private final KitchenClock clock;
+
+    ChargeEndpoint(Planning planning, KitchenClock clock) {
         this.planning = planning;
+        this.clock = clock;
+    }
+
+    /** The charge as a table. */
+    @PostMapping(path = "/api/charges/table.csv", produces = "text/csv;charset=UTF-8")
+    ResponseEntity<String> table(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
+        person.require(Role.Right.READ);
+        Planning.Proposed proposed = planning.propose(person.kitchenId(), request);
+        return ResponseEntity.ok().body(ChargeCsv.write(proposed.charge()));
+    }
+
+    /** The charge as a production sheet. */
+    @PostMapping(path = "/api/charges/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> sheet(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
+        person.require(Role.Right.READ);
+        Planning.Proposed proposed = planning.propose(person.kitchenId(), request);
+        return ResponseEntity.ok(ProductionSheet.of(
+                proposed.kitchen().name(),
+                proposed.charge(),
+                proposed.times().map(Planner.Proposal::timeline),
+                proposed.kitchen().zone(),
+                person.units(),
+                clock.instant()));
+    }
+
+    /** What each other school would change; needs a vessel. */
+    @PostMapping("/api/charges/effects")
+    List<Effects.EffectView> effects(
+            @AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
+        person.require(Role.Right.READ);
+        return planning.effects(person.kitchenId(), request);
+    }
+
+    /** Every formula with the same goal. */
+    @PostMapping("/api/charges/overview")
+    List<OverviewView> overview(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
+        person.require(Role.Right.READ);
+        return planning.overview(person.kitchenId(), request);
+    }
+
+    /** The fewest free vessels that give litres which no single one does. */
+    @PostMapping("/api/charges/split")
+    List<SplitView> split(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
+        person.require(Role.Right.READ);
+        return planning.split(person.kitchenId(), request);
     }
 
     @PostMapping("/api/charges")
     ChargeView solve(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
         person.require(Role.Right.READ);
         Planning.Proposed proposed = planning.propose(person.kitchenId(), request);
-        return ChargeView.of(proposed, request.readyBy());
+        return ChargeView.of(proposed, request.readyBy(), request.schools());
     }
 }

@@ -1,32 +1,38 @@
 package potamos.server.charges;
 
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import potamos.server.exchange.FormulaJson;
+import potamos.server.exchange.SchoolsJson;
 
 /**
  * What to solve.
  *
- * @param formula      slug
- * @param vesselId     where; null takes the smallest that fits
- * @param burnerId     under it; null takes the strongest
- * @param goal         what is given
- * @param value        litres or kg of the goal; nothing for a full vessel
- * @param blanch       null leaves the formula as it is
- * @param simmerMin    null leaves the formula as it is
- * @param waterLPerKg  null leaves the formula as it is
- * @param readyBy      when it is wanted; null means no plan is laid
- * @param startAt      a start that the cook chose; null lets the plan find the latest
+ * @param formula  slug of one of the kitchen's; null when a draft is given
+ * @param draft    a formula that is being written and not stored yet
+ * @param vesselId where; null takes the smallest that fits
+ * @param burnerId under it; null takes the strongest
+ * @param goal     what is given
+ * @param value    litres or kg of the goal; nothing for a full vessel
+ * @param schools  choices on which practitioners differ; null leaves the formula as it is
+ * @param bed      shares by kind of bed, adding up to 1; null leaves the mix as it is
+ * @param cutMm    edge of the pieces by part, or of the bed; null leaves the cuts as they are
+ * @param readyBy  when it is wanted; null means no plan is laid
+ * @param startAt  a start that the cook chose; null lets the plan find the latest
  */
 public record ChargeRequest(
-        @NotBlank String formula,
-        String vesselId,
-        String burnerId,
+        @Size(max = 60) String formula,
+        FormulaJson draft,
+        @Size(max = 36) String vesselId,
+        @Size(max = 36) String burnerId,
         @NotNull GoalKind goal,
         Double value,
-        Boolean blanch,
-        Integer simmerMin,
-        Double waterLPerKg,
+        SchoolsJson schools,
+        @Size(max = 6) List<BedShareBody> bed,
+        @Size(max = 40) Map<String, Double> cutMm,
         Instant readyBy,
         Instant startAt) {
 
@@ -36,5 +42,25 @@ public record ChargeRequest(
         BED,
         VESSEL,
         WATER
+    }
+
+    /** A kind of bed of the kitchen and its share. */
+    public record BedShareBody(@NotNull String kind, double share) {}
+
+    /** The same with other choices. */
+    ChargeRequest withSchools(SchoolsJson other) {
+        return new ChargeRequest(formula, draft, vesselId, burnerId, goal, value, other, bed, cutMm, readyBy, startAt);
+    }
+
+    /** The same goal for another formula as it is written. */
+    ChargeRequest of(String slug) {
+        return new ChargeRequest(slug, null, vesselId, burnerId, goal, value, null, null, null, readyBy, startAt);
+    }
+
+    /** A plain request, as from a call. */
+    public static ChargeRequest forLitres(
+            String formula, double litres, String vesselId, Instant readyBy, Instant startAt) {
+        return new ChargeRequest(
+                formula, null, vesselId, null, GoalKind.LITRES, litres, null, null, null, readyBy, startAt);
     }
 }

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import potamos.core.batch.Timeline;
+import potamos.core.charge.Character;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.cooling.Cooler;
@@ -14,9 +15,15 @@ import potamos.core.cooling.CoolingPlan;
 import potamos.core.flow.Forecast;
 import potamos.core.flow.Ledger;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Usual;
 import potamos.core.liquor.Body;
+import potamos.core.liquor.Clarity;
+import potamos.core.liquor.CutAdviser;
+import potamos.core.liquor.Taint;
 import potamos.core.quantity.Band;
 import potamos.core.safety.Caution;
+import potamos.server.exchange.SchoolsForm;
+import potamos.server.exchange.SchoolsJson;
 import potamos.server.kitchen.Drawn;
 
 /** A charge in plain figures. */
@@ -38,7 +45,12 @@ public record ChargeView(
         @NotNull List<WarningView> warnings,
         boolean fits,
         double mostOutL,
-        boolean blanched,
+        @NotNull CharacterView character,
+        double boilDownMin,
+        @NotNull List<ShareView> bed,
+        double bedInPotKg,
+        @NotNull SchoolsJson schools,
+        @NotNull List<UsualView> unusual,
         int simmerMin,
         int leastSimmerMin,
         int mostSimmerMin,
@@ -55,6 +67,88 @@ public record ChargeView(
             double kg,
             long intoTheSimmerMin,
             double cutMm) {}
+
+    /** A kind of bed in the mix. */
+    public record ShareView(@NotNull String kind, @NotNull String name, double share, double kg) {}
+
+    /** A cut part: how much of its flavour it gives, and which cuts would fit. */
+    public record CutView(
+            @NotNull String id,
+            @NotNull String name,
+            double cutMm,
+            double minutes,
+            double spent,
+            double smallestMm,
+            double largestMm,
+            @NotNull CutAdviser.Fit fit) {}
+
+    public record ClarityShareView(@NotNull Clarity.Cause cause, double points) {}
+
+    public record TaintView(
+            @NotNull Taint.Kind kind,
+            double value,
+            double limit,
+            @NotNull String unit) {}
+
+    /** What the stock will taste and look like. */
+    public record CharacterView(
+            @NotNull List<CutView> cuts,
+            double clarity,
+            @NotNull List<ClarityShareView> clarityShares,
+            @NotNull List<TaintView> taints,
+            double saltGPerL,
+            double saltAfterGPerL,
+            boolean saltTooMuch,
+            double sulphitesMgPerL,
+            boolean declaresSulphites) {
+        public static CharacterView of(Character character) {
+            return new CharacterView(
+                    character.cuts().stream()
+                            .map(c -> new CutView(
+                                    c.id(),
+                                    c.name(),
+                                    c.cutMm(),
+                                    c.minutes(),
+                                    c.spent(),
+                                    c.advice().smallestMm(),
+                                    c.advice().largestMm(),
+                                    c.fit()))
+                            .toList(),
+                    character.clarity().index(),
+                    character.clarity().shares().stream()
+                            .map(s -> new ClarityShareView(s.cause(), s.points()))
+                            .toList(),
+                    character.taints().stream()
+                            .map(t -> new TaintView(t.kind(), t.value(), t.limit(), t.unit()))
+                            .toList(),
+                    character.salt().gPerL(),
+                    character.salt().afterGPerL(),
+                    character.salt().tooMuch(),
+                    character.sulphitesMgPerL(),
+                    character.declaresSulphites());
+        }
+    }
+
+    /** Something outside what the trade calls usual. */
+    public record UsualView(
+            @NotNull Usual.Matter matter,
+            @NotNull String field,
+            double value,
+            double low,
+            double high,
+            @NotNull String unit) {
+        public static List<UsualView> of(Formula formula) {
+            return Usual.remarks(formula).stream()
+                    .map(r -> new UsualView(
+                            r.matter(),
+                            r.field(),
+                            r.value(),
+                            r.usual().low(),
+                            r.usual().high(),
+                            r.unit()))
+                    .toList();
+        }
+    }
 
     /** Heights above the bottom. */
     public record LevelsView(
@@ -177,11 +271,12 @@ public record ChargeView(
             @NotNull Instant startAt,
             @NotNull Instant readyAt,
             boolean inTime,
+            boolean attended,
             long spareMin) {}
 
     public record FitView(@NotNull String id, @NotNull String name, double brimfulL, boolean fits, boolean free) {}
 
-    static ChargeView of(Planning.Proposed proposed, Instant readyBy) {
+    static ChargeView of(Planning.Proposed proposed, Instant readyBy, SchoolsJson asked) {
         Charge charge = proposed.charge();
         Formula formula = charge.formula();
         Charge.Levels levels = charge.levels();
@@ -193,9 +288,11 @@ public record ChargeView(
                 proposed.burner().id(),
                 proposed.burner().name(),
                 charge.run().bed().kind().name(),
-                charge.run().bed().mass().kg(),
+                charge.run().raw().kg(),
                 charge.water().litres(),
-                charge.water().litres() / charge.run().bed().mass().kg(),
+                charge.run().raw().kg() > 0
+                        ? charge.water().litres() / charge.run().raw().kg()
+                        : 0,
                 parts(charge),
                 new LevelsView(
                         levels.filled().cm(),
@@ -217,7 +314,18 @@ public record ChargeView(
                         .toList(),
                 charge.fits(),
                 proposed.mostOutL(),
-                formula.phase(potamos.core.formula.Phase.Blanch.class).isPresent(),
+                CharacterView.of(charge.character()),
+                charge.boilDownMin(),
+                formula.bed().stream()
+                        .map(b -> new ShareView(
+                                b.kind().id(),
+                                b.kind().name(),
+                                b.share(),
+                                b.share() * charge.run().raw().kg()))
+                        .toList(),
+                charge.run().bed().mass().kg(),
+                SchoolsForm.standing(proposed.base(), formula, asked),
+                UsualView.of(formula),
                 (int) formula.simmer().usual().toMinutes(),
                 (int) formula.simmer().least().toMinutes(),
                 (int) formula.simmer().most().toMinutes(),
@@ -228,6 +336,7 @@ public record ChargeView(
                                 t.timeline().start(),
                                 t.timeline().ready(),
                                 t.inTime(),
+                                t.attended(),
                                 Duration.between(t.timeline().ready(), readyBy).toMinutes())),
                 proposed.fits().stream()
                         .map(f -> new FitView(

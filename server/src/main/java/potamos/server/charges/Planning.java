@@ -1,11 +1,12 @@
 package potamos.server.charges;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import potamos.core.batch.Plan;
@@ -14,21 +15,26 @@ import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Goal;
 import potamos.core.charge.Pot;
+import potamos.core.charge.VesselSplit;
 import potamos.core.cooling.Container;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.cooling.CoolingPlan;
 import potamos.core.cooling.Medium;
 import potamos.core.formula.Formula;
-import potamos.core.formula.WaterRule;
+import potamos.core.formula.Part;
+import potamos.core.heat.Air;
 import potamos.core.heat.Burner;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.core.schedule.Planner;
+import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Vessel;
 import potamos.server.KitchenClock;
+import potamos.server.exchange.FormulaForm;
+import potamos.server.exchange.SchoolsForm;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
@@ -66,11 +72,13 @@ public class Planning {
     /**
      * A proposal.
      *
+     * @param base     the formula as written, before any choice
      * @param fits     each vessel of the kitchen with the same goal
      * @param mostOutL litres out when this vessel is filled to its line
      */
     public record Proposed(
             Kitchens.Kitchen kitchen,
+            Formula base,
             Thing<Vessel> vessel,
             Thing<Burner> burner,
             Charge charge,
@@ -88,7 +96,8 @@ public class Planning {
      */
     public Proposed propose(String kitchenId, ChargeRequest request) {
         Kitchens.Kitchen kitchen = kitchens.of(kitchenId);
-        Formula formula = schooled(formulas.of(kitchenId, request.formula()), request);
+        Formula base = base(kitchenId, request);
+        Formula formula = chosen(kitchenId, base, request);
         Goal goal = goal(request);
         Thing<Burner> burner = burner(kitchenId, request.burnerId());
         List<String> taken = inUse.of(kitchenId);
@@ -106,7 +115,7 @@ public class Planning {
                 .forecast()
                 .yield()
                 .mid();
-        return new Proposed(kitchen, vessel, burner, charge, cooling, curve, times, fits, mostOut);
+        return new Proposed(kitchen, base, vessel, burner, charge, cooling, curve, times, fits, mostOut);
     }
 
     /**
@@ -133,20 +142,153 @@ public class Planning {
                 clock.instant());
     }
 
-    private static Formula schooled(Formula formula, ChargeRequest request) {
-        Formula chosen = formula;
-        if (request.blanch() != null) {
-            chosen = chosen.blanched(request.blanch());
+    /** What each other school would change, in the vessel that the charge stands in. */
+    List<Effects.EffectView> effects(String kitchenId, ChargeRequest request) {
+        Kitchens.Kitchen kitchen = kitchens.of(kitchenId);
+        Goal goal = goal(request);
+        Formula base = base(kitchenId, request);
+        Burner burner = burner(kitchenId, request.burnerId()).figures();
+        Vessel vessel = kitchens.vessels(kitchenId).stream()
+                .filter(v -> v.id().equals(request.vesselId()))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("vessel"))
+                .figures();
+        Pot pot = new Pot(vessel, burner, kitchen.air());
+        Formula standing = chosen(kitchenId, base, request);
+        return Effects.of(
+                SchoolsForm.standing(base, standing, request.schools()),
+                request.schools(),
+                timed(standing, pot, goal, kitchen),
+                schools -> timed(chosen(kitchenId, base, request.withSchools(schools)), pot, goal, kitchen));
+    }
+
+    private static Effects.Timed timed(Formula formula, Pot pot, Goal goal, Kitchens.Kitchen kitchen) {
+        Charge charge = ChargeSolver.solve(formula, pot, goal);
+        double minutes = Planner.hotParts(charge).stream()
+                .mapToDouble(part -> part.length().toSeconds() / 60.0)
+                .sum();
+        return new Effects.Timed(charge, minutes);
+    }
+
+    /** Every formula in use with one goal: what would it take, and would it be ready. */
+    List<ChargeEndpoint.OverviewView> overview(String kitchenId, ChargeRequest asked) {
+        return formulas.all(kitchenId).stream()
+                .map(formula -> overviewOf(kitchenId, formula.slug(), asked.of(formula.slug())))
+                .toList();
+    }
+
+    private ChargeEndpoint.OverviewView overviewOf(String kitchenId, String slug, ChargeRequest request) {
+        try {
+            Proposed proposed = propose(kitchenId, request);
+            Charge charge = proposed.charge();
+            return new ChargeEndpoint.OverviewView(
+                    slug,
+                    Optional.of(proposed.vessel().name()),
+                    charge.run().raw().kg(),
+                    charge.water().litres(),
+                    charge.forecast().yield().mid(),
+                    charge.forecast().gelatinGPerL(),
+                    charge.fits(),
+                    proposed.times().map(t -> t.timeline().start()),
+                    proposed.times().map(Planner.Proposal::inTime),
+                    Optional.empty());
+        } catch (Refusal refusal) {
+            return new ChargeEndpoint.OverviewView(
+                    slug,
+                    Optional.empty(),
+                    0,
+                    0,
+                    0,
+                    0,
+                    false,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.of(refusal.getMessage()));
         }
-        if (request.simmerMin() != null) {
-            Refusal.unlessWithin("simmerMin", request.simmerMin(), 5, 48 * 60, "min");
-            chosen = chosen.simmeredFor(Duration.ofMinutes(request.simmerMin()));
+    }
+
+    /**
+     * Litres split over free vessels.
+     *
+     * @throws Refusal on {@code litres} when all of them together do not give as much
+     */
+    List<ChargeEndpoint.SplitView> split(String kitchenId, ChargeRequest request) {
+        if (!(goal(request) instanceof Goal.Litres litres)) {
+            throw Refusal.of("goal", "only litres are split over vessels");
         }
-        if (request.waterLPerKg() != null) {
-            Refusal.unlessWithin("waterLPerKg", request.waterLPerKg(), 0.3, 20, "L/kg");
-            chosen = chosen.withWater(new WaterRule.PerKgBed(request.waterLPerKg()));
+        Formula formula = chosen(kitchenId, base(kitchenId, request), request);
+        Air air = kitchens.of(kitchenId).air();
+        Burner burner = burner(kitchenId, request.burnerId()).figures();
+        List<String> taken = inUse.of(kitchenId);
+        List<Thing<Vessel>> free = kitchens.vessels(kitchenId).stream()
+                .filter(v -> !taken.contains(v.id()))
+                .toList();
+        List<Pot> pots =
+                free.stream().map(v -> new Pot(v.figures(), burner, air)).toList();
+        return VesselSplit.of(formula, pots, litres.out()).charges().stream()
+                .map(charge -> {
+                    Thing<Vessel> vessel = free.stream()
+                            .filter(v -> v.figures().equals(charge.run().vessel()))
+                            .findFirst()
+                            .orElseThrow();
+                    return new ChargeEndpoint.SplitView(
+                            vessel.id(),
+                            vessel.name(),
+                            charge.forecast().yield().mid(),
+                            charge.run().raw().kg(),
+                            charge.water().litres());
+                })
+                .toList();
+    }
+
+    private Formula base(String kitchenId, ChargeRequest request) {
+        if (request.draft() != null) {
+            return FormulaForm.read(request.draft());
+        }
+        if (request.formula() == null) {
+            throw Refusal.of("formula", "which one, or a draft");
+        }
+        return formulas.of(kitchenId, request.formula());
+    }
+
+    /** The formula with the mix, the cuts and the schools that were asked for. */
+    private Formula chosen(String kitchenId, Formula base, ChargeRequest request) {
+        Formula chosen = SchoolsForm.read(request.schools()).applyTo(withOwnFigures(kitchenId, base));
+        if (request.bed() != null) {
+            double cut = base.bed().isEmpty() ? 0 : base.bed().get(0).cutMm();
+            chosen = chosen.withBed(request.bed().stream()
+                    .map(b -> new Formula.BedShare(kitchens.bed(kitchenId, b.kind()), b.share(), cut))
+                    .toList());
+        }
+        if (request.cutMm() != null) {
+            chosen = cut(chosen, request.cutMm());
         }
         return chosen;
+    }
+
+    /** The kitchen's own figures of a kind of bed count, where it knows the kind. */
+    private Formula withOwnFigures(String kitchenId, Formula formula) {
+        if (formula.bed().isEmpty()) {
+            return formula;
+        }
+        Map<String, BedKind> own = new HashMap<>();
+        kitchens.beds(kitchenId).forEach(kind -> own.put(kind.id(), kind));
+        return formula.withBed(formula.bed().stream()
+                .map(b -> new Formula.BedShare(own.getOrDefault(b.kind().id(), b.kind()), b.share(), b.cutMm()))
+                .toList());
+    }
+
+    private static Formula cut(Formula formula, Map<String, Double> edges) {
+        List<Part> parts = formula.parts().stream()
+                .map(p -> edges.containsKey(p.id()) && edges.get(p.id()) != null ? p.cutTo(edges.get(p.id())) : p)
+                .toList();
+        Double bed = edges.get("bed");
+        Formula cut = formula.withParts(parts);
+        return bed == null
+                ? cut
+                : cut.withBed(cut.bed().stream()
+                        .map(b -> new Formula.BedShare(b.kind(), b.share(), bed))
+                        .toList());
     }
 
     private static Goal goal(ChargeRequest request) {
@@ -207,7 +349,7 @@ public class Planning {
 
     private CoolingPlan cooling(String kitchenId, Kitchens.Kitchen kitchen, Charge charge) {
         Container container = kitchens.containers(kitchenId).stream()
-                .map(Thing::figures)
+                .map(c -> c.figures().container())
                 .filter(c -> c.holds().litres() >= SMALLEST_BAIN_L)
                 .findFirst()
                 .orElseThrow(() -> Refusal.of("container", "this kitchen has no container of 5 L or more yet"));
@@ -229,16 +371,16 @@ public class Planning {
             Kitchens.Kitchen kitchen, Charge charge, CoolingCurve curve, Instant readyBy, Instant startAt) {
         Instant now = clock.instant();
         List<Timeline.Part> parts = Planner.parts(charge, curve, kitchen.limits());
-        if (startAt != null) {
-            Timeline timeline = Timeline.startingAt(startAt.isBefore(now) ? now : startAt, parts);
-            return new Planner.Proposal(timeline, !timeline.ready().isAfter(readyBy));
-        }
         List<Planner.Shift> shifts = new ArrayList<>();
         LocalDate last = readyBy.atZone(kitchen.zone()).toLocalDate();
         for (LocalDate day = now.atZone(kitchen.zone()).toLocalDate(); !day.isAfter(last); day = day.plusDays(1)) {
             shifts.add(new Planner.Shift(
                     day.atTime(kitchen.opens()).atZone(kitchen.zone()).toInstant(),
                     day.atTime(kitchen.closes()).atZone(kitchen.zone()).toInstant()));
+        }
+        if (startAt != null) {
+            Timeline timeline = Timeline.startingAt(startAt.isBefore(now) ? now : startAt, parts);
+            return Planner.Proposal.of(timeline, readyBy, shifts);
         }
         return Planner.backwards(parts, readyBy, now, shifts);
     }

@@ -39,8 +39,7 @@ class DemoCook {
     String accept(Person person, String call, String vessel, double litres, Instant readyBy, Instant start, long seed) {
         chance = new Random(seed);
         String id = UUID.randomUUID().toString();
-        ChargeRequest request = new ChargeRequest(
-                "white-chicken", vessel, null, ChargeRequest.GoalKind.LITRES, litres, null, null, null, readyBy, start);
+        ChargeRequest request = ChargeRequest.forLitres("white-chicken", litres, vessel, readyBy, start);
         batches.accept(person, id, call, request);
         return id;
     }

@@ -18,11 +18,14 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import potamos.core.cooling.Chiller;
 import potamos.core.cooling.Container;
 import potamos.core.heat.Burner;
+import potamos.core.heat.Oven;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Power;
+import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.core.vessel.Shape;
 import potamos.core.vessel.Vessel;
@@ -31,6 +34,7 @@ import potamos.server.accounts.Accounts;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
 import potamos.server.batches.Batches;
+import potamos.server.calc.Tokens;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.stations.Calls;
@@ -42,6 +46,9 @@ class DemoKitchen implements ApplicationRunner {
 
     private static final Logger LOG = LoggerFactory.getLogger(DemoKitchen.class);
     private static final ZoneId ZONE = ZoneId.of("Europe/Zurich");
+    /** Opens the calculations of the demo kitchen; the start command prints it. */
+    private static final String DEMO_TOKEN = "potamos_demo_kestrel-lodge";
+
     private static final LocalTime MORNING = LocalTime.of(11, 10);
 
     private final Kitchens kitchens;
@@ -51,6 +58,7 @@ class DemoKitchen implements ApplicationRunner {
     private final DemoCook cook;
     private final Batches batches;
     private final KitchenClock clock;
+    private final Tokens tokens;
     private final String moment;
 
     private final Map<String, String> stations = new HashMap<>();
@@ -65,6 +73,7 @@ class DemoKitchen implements ApplicationRunner {
             DemoCook cook,
             Batches batches,
             KitchenClock clock,
+            Tokens tokens,
             @Value("${potamos.demo-moment:}") String moment) {
         this.kitchens = kitchens;
         this.accounts = accounts;
@@ -73,6 +82,7 @@ class DemoKitchen implements ApplicationRunner {
         this.cook = cook;
         this.batches = batches;
         this.clock = clock;
+        this.tokens = tokens;
         this.moment = moment;
     }
 
@@ -86,6 +96,7 @@ class DemoKitchen implements ApplicationRunner {
                 : Instant.parse(moment);
         if (kitchens.none()) {
             furnish();
+            tokens.keep(people.get(Role.COOK), "Demo", DEMO_TOKEN);
             work(now);
             LOG.info("The demo kitchen is loaded.");
         }
@@ -123,12 +134,23 @@ class DemoKitchen implements ApplicationRunner {
         }
         kitchens.addBurner(id, new Burner("Induction", Power.ofKilowatts(3.5), 0.85));
         container(
-                id, "10 L steel bain", new Shape.Cylinder(Length.ofCm(24), Length.ofCm(25)), Container.Wall.STEEL, 10);
-        container(id, "5 L tub", new Shape.Cylinder(Length.ofCm(20), Length.ofCm(19)), Container.Wall.PLASTIC, 5);
+                id,
+                "10 L steel bain",
+                new Shape.Cylinder(Length.ofCm(24), Length.ofCm(25)),
+                Container.Wall.STEEL,
+                10,
+                8);
+        container(id, "5 L tub", new Shape.Cylinder(Length.ofCm(20), Length.ofCm(19)), Container.Wall.PLASTIC, 5, 12);
         Shape deep = new Shape.Pan(Length.ofCm(53), Length.ofCm(32.5), Length.ofCm(10));
-        container(id, "100 mm full pan", deep, Container.Wall.STEEL, 12);
+        container(id, "100 mm full pan", deep, Container.Wall.STEEL, 12, 6);
         Shape shallow = new Shape.Pan(Length.ofCm(53), Length.ofCm(32.5), Length.ofCm(6.5));
-        container(id, "65 mm full pan", shallow, Container.Wall.STEEL, 8);
+        container(id, "65 mm full pan", shallow, Container.Wall.STEEL, 8, 8);
+        kitchens.addOven(id, new Oven("East", 6, true, Oven.bookFactor(true)));
+        kitchens.addOven(id, new Oven("West", 2, false, Oven.bookFactor(false)));
+        chiller(id, "Sink bath", Chiller.Kind.ICE_BATH, 120, 1, 60);
+        chiller(id, "Blast chiller", Chiller.Kind.BLAST, 60, -5, 0);
+        chiller(id, "Cold store", Chiller.Kind.COLD_STORE, 400, 3, 0);
+        chiller(id, "Freezer", Chiller.Kind.FREEZER, 200, -20, 0);
     }
 
     private void kettle(String kitchen, String name, double diameter, double height, double bowl, double metal) {
@@ -143,8 +165,13 @@ class DemoKitchen implements ApplicationRunner {
         vessels.put(name, kitchens.addVessel(kitchen, vessel));
     }
 
-    private void container(String kitchen, String name, Shape shape, Container.Wall wall, double litres) {
-        kitchens.addContainer(kitchen, new Container(name, shape, wall, Length.ofMm(1.2), Volume.ofLitres(litres)));
+    private void chiller(String kitchen, String name, Chiller.Kind kind, double litres, double airC, double iceKg) {
+        kitchens.addChiller(kitchen, new Chiller(name, kind, litres, Temperature.ofCelsius(airC), iceKg));
+    }
+
+    private void container(String kitchen, String name, Shape shape, Container.Wall wall, double litres, int owned) {
+        kitchens.addContainer(
+                kitchen, new Container(name, shape, wall, Length.ofMm(1.2), Volume.ofLitres(litres)), owned);
     }
 
     /** Yesterday's batch on the shelf, three at work this morning, and calls that wait for a plan. */

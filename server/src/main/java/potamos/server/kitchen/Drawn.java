@@ -2,6 +2,7 @@ package potamos.server.kitchen;
 
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
+import potamos.core.quantity.Basis;
 import potamos.core.quantity.Length;
 import potamos.core.vessel.Shape;
 import potamos.core.vessel.Vessel;
@@ -15,6 +16,9 @@ import potamos.core.vessel.Vessel;
  * @param fillLineCm    height of the fill line above the bottom
  * @param brimfulL      volume to the rim
  * @param workingL      volume to the fill line
+ * @param breadthCm     inside width from front to back
+ * @param kappa         evaporation factor
+ * @param kappaBasis    what it rests on
  * @param litresAtCm    litres at each whole centimetre from 0 to the rim, for reading a ruler
  */
 public record Drawn(
@@ -28,6 +32,11 @@ public record Drawn(
         double brimfulL,
         double workingL,
         @NotNull String handling,
+        double breadthCm,
+        double kappa,
+        @NotNull Basis kappaBasis,
+        double metalKg,
+        Vessel.@NotNull Build build,
         @NotNull List<Double> litresAtCm) {
 
     public static Drawn of(String id, Vessel vessel) {
@@ -47,6 +56,13 @@ public record Drawn(
                 shape.brimful().litres(),
                 vessel.workingVolume().litres(),
                 vessel.handling().name(),
+                shape instanceof Shape.Pan pan
+                        ? pan.breadth().cm()
+                        : shape.width().cm(),
+                vessel.kappa().value(),
+                vessel.kappa().basis(),
+                vessel.metal().kg(),
+                vessel.build(),
                 litres);
     }
 }

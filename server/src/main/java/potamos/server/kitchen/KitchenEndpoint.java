@@ -1,38 +1,21 @@
 package potamos.server.kitchen;
 
-import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Size;
-import java.time.LocalTime;
 import java.util.List;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.cooling.Chiller;
 import potamos.core.cooling.Container;
-import potamos.core.heat.Burner;
-import potamos.core.quantity.Length;
-import potamos.core.quantity.Mass;
-import potamos.core.quantity.Power;
-import potamos.core.quantity.Refusal;
-import potamos.core.quantity.Volume;
+import potamos.core.quantity.Basis;
 import potamos.core.safety.LimitProfile;
+import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Shape;
-import potamos.core.vessel.Vessel;
-import potamos.server.accounts.Accounts;
+import potamos.server.Json;
 import potamos.server.accounts.Person;
-import potamos.server.accounts.Role;
-import potamos.server.formulas.Formulas;
-import potamos.server.live.Changes;
-import potamos.server.problems.Conflict;
 
-/** The kitchen's own page, and the first run that makes the kitchen. */
+/** What a kitchen is and what stands in it. */
 @RestController
 @RequestMapping("/api/kitchen")
 class KitchenEndpoint {
@@ -48,7 +31,9 @@ class KitchenEndpoint {
             double hotHoldC,
             double coldStoreC,
             double reheatC,
-            int coldDays) {
+            long reheatWithinMin,
+            int coldDays,
+            int dayOfMaking) {
         static LimitsView of(LimitProfile limits) {
             return new LimitsView(
                     limits.id(),
@@ -63,13 +48,92 @@ class KitchenEndpoint {
                     limits.hotHold().celsius(),
                     limits.coldStore().celsius(),
                     limits.reheat().celsius(),
-                    limits.coldDays());
+                    limits.reheatWithin().toMinutes(),
+                    limits.coldDays(),
+                    limits.dayOfMaking());
         }
     }
 
     record BurnerView(@NotNull String id, @NotNull String name, double ratedKw, double efficiency) {}
 
-    record ContainerView(@NotNull String id, @NotNull String name, double holdsL) {}
+    record OvenView(
+            @NotNull String id,
+            @NotNull String name,
+            int trays,
+            boolean convection,
+            double factor,
+            @NotNull Basis basis) {}
+
+    record ContainerView(
+            @NotNull String id,
+            @NotNull String name,
+            @NotNull String shape,
+            double widthCm,
+            double breadthCm,
+            double heightCm,
+            Container.@NotNull Wall material,
+            double wallMm,
+            double holdsL,
+            int owned) {
+        static ContainerView of(String id, Kitchens.OwnedContainer owned) {
+            Container container = owned.container();
+            Shape shape = container.shape();
+            return new ContainerView(
+                    id,
+                    container.name(),
+                    Json.kindOf(shape.getClass()),
+                    shape.width().cm(),
+                    shape instanceof Shape.Pan pan
+                            ? pan.breadth().cm()
+                            : shape.width().cm(),
+                    shape.height().cm(),
+                    container.wall(),
+                    container.thick().cm() * 10,
+                    container.holds().litres(),
+                    owned.owned());
+        }
+    }
+
+    record ChillerView(
+            @NotNull String id,
+            @NotNull String name,
+            Chiller.@NotNull Kind kind,
+            double litres,
+            double airC,
+            double iceKg) {}
+
+    /** Figures of a kind of bed, per kg. */
+    record BedView(
+            @NotNull String id,
+            @NotNull String name,
+            double bulkKgPerL,
+            double trueKgPerL,
+            double collagenGPerKg,
+            double halfTimeH,
+            double fatGPerKg,
+            double scumRawG,
+            double scumBlanchedG,
+            double scumRoastedG,
+            double uptakeDrainedLPerKg,
+            double uptakePressedLPerKg,
+            double settlesTo) {
+        static BedView of(BedKind k) {
+            return new BedView(
+                    k.id(),
+                    k.name(),
+                    k.bulkKgPerL(),
+                    k.trueKgPerL(),
+                    k.collagenGPerKg(),
+                    k.halfTimeH(),
+                    k.fatGPerKg(),
+                    k.scum().rawG(),
+                    k.scum().blanchedG(),
+                    k.scum().roastedG(),
+                    k.uptakeDrained(),
+                    k.uptakePressed(),
+                    k.settlesTo());
+        }
+    }
 
     record StationView(@NotNull String id, @NotNull String name) {}
 
@@ -82,47 +146,23 @@ class KitchenEndpoint {
             @NotNull String timeZone,
             @NotNull String opens,
             @NotNull String closes,
+            double airC,
+            double humidity,
+            double airSpeedMS,
             @NotNull LimitsView limits,
+            @NotNull List<LimitsView> shipped,
             @NotNull List<Drawn> vessels,
             @NotNull List<BurnerView> burners,
+            @NotNull List<OvenView> ovens,
             @NotNull List<ContainerView> containers,
+            @NotNull List<ChillerView> chillers,
+            @NotNull List<BedView> beds,
             @NotNull List<StationView> stations) {}
 
-    /** A straight-walled pot as a person measures it. */
-    record PotBody(@NotBlank @Size(max = 40) String name, double diameterCm, double heightCm, Double metalKg) {
-
-        Vessel vessel() {
-            Shape shape = new Shape.Cylinder(Length.ofCm(diameterCm), Length.ofCm(heightCm));
-            // A steel pot of 2 mm weighs about 16 g for each cm² of its wall.
-            double metal = metalKg != null ? metalKg : shape.wettedDm2(shape.height()) * 0.16;
-            Refusal.unlessWithin("metalKg", metal, 0.1, 500, "kg");
-            return new Vessel(name, shape, Vessel.bookKappa(), Mass.ofKg(metal), Vessel.Handling.LIFTED);
-        }
-    }
-
-    /** What the first run asks for. */
-    record FirstRun(
-            @NotBlank @Size(max = 80) String kitchen,
-            double altitudeM,
-            @NotBlank String timeZone,
-            @NotBlank String units,
-            @NotBlank String limits,
-            @NotBlank @Size(max = 80) String name,
-            @NotBlank @Size(max = 60) String signIn,
-            @NotBlank @Size(max = 72) String password,
-            @Valid @NotNull PotBody pot,
-            double burnerKw) {}
-
     private final Kitchens kitchens;
-    private final Accounts accounts;
-    private final Formulas formulas;
-    private final Changes changes;
 
-    KitchenEndpoint(Kitchens kitchens, Accounts accounts, Formulas formulas, Changes changes) {
+    KitchenEndpoint(Kitchens kitchens) {
         this.kitchens = kitchens;
-        this.accounts = accounts;
-        this.formulas = formulas;
-        this.changes = changes;
     }
 
     @GetMapping
@@ -137,7 +177,11 @@ class KitchenEndpoint {
                 kitchen.zone().getId(),
                 kitchen.opens().toString(),
                 kitchen.closes().toString(),
+                kitchen.air().temperature().celsius(),
+                kitchen.air().humidity(),
+                kitchen.air().speedMS(),
                 LimitsView.of(kitchen.limits()),
+                LimitProfile.shipped().stream().map(LimitsView::of).toList(),
                 kitchens.vessels(id).stream()
                         .map(v -> Drawn.of(v.id(), v.figures()))
                         .toList(),
@@ -148,54 +192,30 @@ class KitchenEndpoint {
                                 b.figures().rated().watts() / 1000,
                                 b.figures().efficiency()))
                         .toList(),
-                kitchens.containers(id).stream()
-                        .map(c -> new ContainerView(
-                                c.id(), c.name(), c.figures().holds().litres()))
+                kitchens.ovens(id).stream()
+                        .map(o -> new OvenView(
+                                o.id(),
+                                o.name(),
+                                o.figures().trays(),
+                                o.figures().convection(),
+                                o.figures().factor().value(),
+                                o.figures().factor().basis()))
                         .toList(),
+                kitchens.containers(id).stream()
+                        .map(c -> ContainerView.of(c.id(), c.figures()))
+                        .toList(),
+                kitchens.chillers(id).stream()
+                        .map(c -> new ChillerView(
+                                c.id(),
+                                c.name(),
+                                c.figures().kind(),
+                                c.figures().litres(),
+                                c.figures().air().celsius(),
+                                c.figures().iceKg()))
+                        .toList(),
+                kitchens.beds(id).stream().map(BedView::of).toList(),
                 kitchens.stations(id).stream()
                         .map(s -> new StationView(s.id(), s.name()))
                         .toList());
-    }
-
-    /** The first run: the kitchen, its first account, its first pot. Possible once. */
-    @PostMapping
-    @ResponseStatus(HttpStatus.CREATED)
-    @Transactional
-    public void firstRun(@Valid @RequestBody FirstRun body) {
-        if (!kitchens.none()) {
-            throw new Conflict("kitchen", "This kitchen has been made already. Sign in.");
-        }
-        String id = kitchens.add(
-                body.kitchen(),
-                Length.ofCm(body.altitudeM() * 100),
-                body.timeZone(),
-                body.units(),
-                LocalTime.of(6, 0),
-                LocalTime.of(22, 0),
-                body.limits());
-        formulas.stock(id);
-        accounts.add(id, null, body.signIn(), body.name(), Role.COOK, body.password());
-        kitchens.addVessel(id, body.pot().vessel());
-        kitchens.addBurner(id, new Burner("Burner 1", Power.ofKilowatts(body.burnerKw()), 0.5));
-        kitchens.addContainer(
-                id,
-                new Container(
-                        "10 L container",
-                        new Shape.Cylinder(Length.ofCm(24), Length.ofCm(25)),
-                        Container.Wall.STEEL,
-                        Length.ofMm(1),
-                        Volume.ofLitres(10)));
-        for (String station : List.of("Sauce", "Soup")) {
-            kitchens.addStation(id, station);
-        }
-    }
-
-    @PostMapping("/vessels")
-    @ResponseStatus(HttpStatus.CREATED)
-    @Transactional
-    public void addVessel(@AuthenticationPrincipal Person person, @Valid @RequestBody PotBody body) {
-        person.require(Role.Right.SET_UP);
-        String id = kitchens.addVessel(person.kitchenId(), body.vessel());
-        changes.note(person.kitchenId(), "kitchen", id);
     }
 }

@@ -1,11 +1,13 @@
 package potamos.server.kitchen;
 
+import java.time.Instant;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 /** Rows of the kitchen and what stands in it. */
 @Mapper
@@ -51,44 +53,61 @@ interface KitchenMapper {
     @Select("SELECT id, kitchen_id, name FROM station WHERE kitchen_id = #{kitchenId} ORDER BY name")
     List<StationRow> stations(String kitchenId);
 
+    /** The table of a kind of equipment; its name comes from {@link Kitchens.Equipment} alone. */
     @Insert("""
-            INSERT INTO vessel (id, kitchen_id, name, position, figures)
-            VALUES (#{id}, #{kitchenId}, #{name}, #{position}, #{figures})
+            INSERT INTO ${table} (id, kitchen_id, name, position, figures)
+            VALUES (#{row.id}, #{row.kitchenId}, #{row.name}, #{row.position}, #{row.figures})
             """)
-    void insertVessel(ThingRow vessel);
+    void insertThing(String table, ThingRow row);
 
-    @Select(
-            "SELECT id, kitchen_id, name, position, figures FROM vessel WHERE kitchen_id = #{kitchenId} ORDER BY position")
-    List<ThingRow> vessels(String kitchenId);
+    @Select("""
+            SELECT id, kitchen_id, name, position, figures FROM ${table}
+            WHERE kitchen_id = #{kitchenId} AND retired_at IS NULL ORDER BY position
+            """)
+    List<ThingRow> things(String table, String kitchenId);
+
+    /** Names count also when the thing is out of use, for batches still name it. */
+    @Select("SELECT COUNT(*) FROM ${table} WHERE kitchen_id = #{kitchenId} AND name = #{name} AND id <> #{except}")
+    int named(String table, String kitchenId, String name, String except);
+
+    @Select("SELECT COALESCE(MAX(position), -1) + 1 FROM ${table} WHERE kitchen_id = #{kitchenId}")
+    int nextPosition(String table, String kitchenId);
+
+    @Update("""
+            UPDATE ${table} SET name = #{name}, figures = #{figures}
+            WHERE id = #{id} AND kitchen_id = #{kitchenId} AND retired_at IS NULL
+            """)
+    int updateThing(String table, String id, String kitchenId, String name, String figures);
+
+    @Update("""
+            UPDATE ${table} SET retired_at = #{at}
+            WHERE id = #{id} AND kitchen_id = #{kitchenId} AND retired_at IS NULL
+            """)
+    int retireThing(String table, String id, String kitchenId, Instant at);
 
     /** Holds the vessel until the transaction ends, so that two plans cannot both take it. */
     @Select("""
             SELECT id, kitchen_id, name, position, figures FROM vessel
-            WHERE id = #{id} AND kitchen_id = #{kitchenId} FOR UPDATE
+            WHERE id = #{id} AND kitchen_id = #{kitchenId} AND retired_at IS NULL FOR UPDATE
             """)
     Optional<ThingRow> vesselForUpdate(String id, String kitchenId);
 
-    @Insert("""
-            INSERT INTO burner (id, kitchen_id, name, position, figures)
-            VALUES (#{id}, #{kitchenId}, #{name}, #{position}, #{figures})
+    @Update("""
+            UPDATE kitchen SET name = #{name}, altitude_m = #{altitudeM}, time_zone = #{timeZone}, units = #{units},
+                   air_c = #{airC}, humidity = #{humidity}, air_speed_ms = #{airSpeedMs}, opens = #{opens},
+                   closes = #{closes}, limits = #{limits}
+            WHERE id = #{id}
             """)
-    void insertBurner(ThingRow burner);
+    void update(KitchenRow kitchen);
 
-    @Select(
-            "SELECT id, kitchen_id, name, position, figures FROM burner WHERE kitchen_id = #{kitchenId} ORDER BY position")
-    List<ThingRow> burners(String kitchenId);
+    @Update("UPDATE bed_kind SET figures = #{figures} WHERE kitchen_id = #{kitchenId} AND slug = #{slug}")
+    int updateBedKind(String kitchenId, String slug, String figures);
 
-    @Insert("""
-            INSERT INTO container (id, kitchen_id, name, position, figures)
-            VALUES (#{id}, #{kitchenId}, #{name}, #{position}, #{figures})
-            """)
-    void insertContainer(ThingRow container);
+    @Select("SELECT figures FROM bed_kind WHERE kitchen_id = #{kitchenId} AND slug = #{slug}")
+    Optional<String> bedKind(String kitchenId, String slug);
 
-    @Select("""
-            SELECT id, kitchen_id, name, position, figures FROM container
-            WHERE kitchen_id = #{kitchenId} ORDER BY position
-            """)
-    List<ThingRow> containers(String kitchenId);
+    @Select("SELECT figures FROM bed_kind WHERE kitchen_id = #{kitchenId} ORDER BY slug")
+    List<String> bedKinds(String kitchenId);
 
     @Insert("INSERT INTO bed_kind (kitchen_id, slug, figures) VALUES (#{kitchenId}, #{slug}, #{figures})")
     void insertBedKind(String kitchenId, String slug, String figures);

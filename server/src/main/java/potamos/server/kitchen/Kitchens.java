@@ -1,15 +1,18 @@
 package potamos.server.kitchen;
 
+import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import potamos.core.cooling.Chiller;
 import potamos.core.cooling.Container;
 import potamos.core.formula.Beds;
 import potamos.core.heat.Air;
 import potamos.core.heat.Burner;
+import potamos.core.heat.Oven;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
@@ -144,44 +147,170 @@ public class Kitchens {
                 .orElseThrow(() -> new NotFound("station"));
     }
 
+    /** Kinds of equipment, each with its table. */
+    enum Equipment {
+        VESSEL("vessel", Vessel.class),
+        BURNER("burner", Burner.class),
+        OVEN("oven", Oven.class),
+        CONTAINER("container", OwnedContainer.class),
+        CHILLER("chiller", Chiller.class);
+
+        private final String table;
+        private final Class<?> type;
+
+        Equipment(String table, Class<?> type) {
+            this.table = table;
+            this.type = type;
+        }
+    }
+
+    /** A kind of container and how many of it the kitchen has. */
+    public record OwnedContainer(Container container, int owned) {
+        public OwnedContainer {
+            Refusal.unlessWithin("owned", owned, 1, 500, "containers");
+        }
+    }
+
     @Transactional
     public String addVessel(String kitchenId, Vessel vessel) {
-        List<KitchenMapper.ThingRow> there = mapper.vessels(kitchenId);
-        KitchenMapper.ThingRow row = thing(kitchenId, vessel.name(), there, json.write(vessel));
-        mapper.insertVessel(row);
-        return row.id();
+        return add(kitchenId, Equipment.VESSEL, vessel.name(), vessel);
     }
 
     @Transactional
     public String addBurner(String kitchenId, Burner burner) {
-        KitchenMapper.ThingRow row = thing(kitchenId, burner.name(), mapper.burners(kitchenId), json.write(burner));
-        mapper.insertBurner(row);
-        return row.id();
+        return add(kitchenId, Equipment.BURNER, burner.name(), burner);
     }
 
     @Transactional
-    public String addContainer(String kitchenId, Container container) {
-        KitchenMapper.ThingRow row =
-                thing(kitchenId, container.name(), mapper.containers(kitchenId), json.write(container));
-        mapper.insertContainer(row);
-        return row.id();
+    public String addOven(String kitchenId, Oven oven) {
+        return add(kitchenId, Equipment.OVEN, oven.name(), oven);
+    }
+
+    @Transactional
+    public String addContainer(String kitchenId, Container container, int owned) {
+        return add(kitchenId, Equipment.CONTAINER, container.name(), new OwnedContainer(container, owned));
+    }
+
+    @Transactional
+    public String addChiller(String kitchenId, Chiller chiller) {
+        return add(kitchenId, Equipment.CHILLER, chiller.name(), chiller);
     }
 
     public List<Thing<Vessel>> vessels(String kitchenId) {
-        return mapper.vessels(kitchenId).stream()
-                .map(row -> new Thing<>(row.id(), row.name(), json.read(row.figures(), Vessel.class)))
-                .toList();
+        return things(kitchenId, Equipment.VESSEL, Vessel.class);
     }
 
     public List<Thing<Burner>> burners(String kitchenId) {
-        return mapper.burners(kitchenId).stream()
-                .map(row -> new Thing<>(row.id(), row.name(), json.read(row.figures(), Burner.class)))
+        return things(kitchenId, Equipment.BURNER, Burner.class);
+    }
+
+    public List<Thing<Oven>> ovens(String kitchenId) {
+        return things(kitchenId, Equipment.OVEN, Oven.class);
+    }
+
+    public List<Thing<OwnedContainer>> containers(String kitchenId) {
+        return things(kitchenId, Equipment.CONTAINER, OwnedContainer.class);
+    }
+
+    public List<Thing<Chiller>> chillers(String kitchenId) {
+        return things(kitchenId, Equipment.CHILLER, Chiller.class);
+    }
+
+    private <T> List<Thing<T>> things(String kitchenId, Equipment kind, Class<T> type) {
+        return mapper.things(kind.table, kitchenId).stream()
+                .map(row -> new Thing<>(row.id(), row.name(), json.read(row.figures(), type)))
                 .toList();
     }
 
-    public List<Thing<Container>> containers(String kitchenId) {
-        return mapper.containers(kitchenId).stream()
-                .map(row -> new Thing<>(row.id(), row.name(), json.read(row.figures(), Container.class)))
+    /**
+     * Adds a piece of equipment.
+     *
+     * @throws Refusal on {@code name} when there is one of that name, or too many
+     */
+    @Transactional
+    String add(String kitchenId, Equipment kind, String name, Object figures) {
+        nameFree(kitchenId, kind, name, "");
+        if (mapper.things(kind.table, kitchenId).size() >= MOST_THINGS) {
+            throw Refusal.outside("name", "too many already", 0, MOST_THINGS, "pieces");
+        }
+        String id = UUID.randomUUID().toString();
+        mapper.insertThing(
+                kind.table,
+                new KitchenMapper.ThingRow(
+                        id,
+                        kitchenId,
+                        name.trim(),
+                        mapper.nextPosition(kind.table, kitchenId),
+                        json.write(kind.type.cast(figures))));
+        return id;
+    }
+
+    /** Changes a piece of equipment; plans that were accepted keep the figures that they were made with. */
+    @Transactional
+    void change(String kitchenId, Equipment kind, String id, String name, Object figures) {
+        nameFree(kitchenId, kind, name, id);
+        if (mapper.updateThing(kind.table, id, kitchenId, name.trim(), json.write(kind.type.cast(figures))) == 0) {
+            throw new NotFound(kind.table);
+        }
+    }
+
+    /** Takes a piece of equipment out of use. */
+    @Transactional
+    void retire(String kitchenId, Equipment kind, String id, Instant at) {
+        if (mapper.retireThing(kind.table, id, kitchenId, at) == 0) {
+            throw new NotFound(kind.table);
+        }
+    }
+
+    private void nameFree(String kitchenId, Equipment kind, String name, String except) {
+        name("name", name, 40);
+        if (mapper.named(kind.table, kitchenId, name.trim(), except) > 0) {
+            throw Refusal.of("name", "there is one of that name already");
+        }
+    }
+
+    /** Changes the kitchen itself. */
+    @Transactional
+    void change(Kitchen kitchen) {
+        name("name", kitchen.name(), 80);
+        if (!kitchen.units().equals("metric") && !kitchen.units().equals("us")) {
+            throw Refusal.of("units", "metric or us");
+        }
+        if (!kitchen.opens().isBefore(kitchen.closes())) {
+            throw Refusal.of("closes", "the kitchen closes after it opens, on the same day");
+        }
+        mapper.update(new KitchenMapper.KitchenRow(
+                kitchen.id(),
+                kitchen.name().trim(),
+                kitchen.air().altitude().metres(),
+                kitchen.zone().getId(),
+                kitchen.units(),
+                kitchen.air().temperature().celsius(),
+                kitchen.air().humidity(),
+                kitchen.air().speedMS(),
+                kitchen.opens(),
+                kitchen.closes(),
+                json.write(kitchen.limits())));
+    }
+
+    @Transactional
+    void changeBed(String kitchenId, BedKind kind) {
+        if (mapper.updateBedKind(kitchenId, kind.id(), json.write(kind)) == 0) {
+            throw new NotFound("kind of bed");
+        }
+    }
+
+    /** The kitchen's own figures of a kind of bed. */
+    public BedKind bed(String kitchenId, String slug) {
+        return mapper.bedKind(kitchenId, slug)
+                .map(figures -> json.read(figures, BedKind.class))
+                .orElseThrow(() -> Refusal.of("bed", "this kitchen has no such kind of bed"));
+    }
+
+    /** Every kind of bed that the kitchen knows. */
+    public List<BedKind> beds(String kitchenId) {
+        return mapper.bedKinds(kitchenId).stream()
+                .map(figures -> json.read(figures, BedKind.class))
                 .toList();
     }
 
@@ -190,18 +319,6 @@ public class Kitchens {
         return mapper.vesselForUpdate(vesselId, kitchenId)
                 .map(row -> new Thing<>(row.id(), row.name(), json.read(row.figures(), Vessel.class)))
                 .orElseThrow(() -> new NotFound("vessel"));
-    }
-
-    private static KitchenMapper.ThingRow thing(
-            String kitchenId, String name, List<KitchenMapper.ThingRow> there, String figures) {
-        name("name", name, 40);
-        if (there.size() >= MOST_THINGS) {
-            throw Refusal.outside("name", "too many already", 0, MOST_THINGS, "pieces");
-        }
-        if (there.stream().anyMatch(row -> row.name().equalsIgnoreCase(name.trim()))) {
-            throw Refusal.of("name", "there is one of that name already");
-        }
-        return new KitchenMapper.ThingRow(UUID.randomUUID().toString(), kitchenId, name.trim(), there.size(), figures);
     }
 
     private static void name(String field, String name, int longest) {

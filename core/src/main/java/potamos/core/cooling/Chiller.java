@@ -1,0 +1,33 @@
+package potamos.core.cooling;
+
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
+
+/**
+ * Somewhere to cool or keep a stock.
+ *
+ * @param name    what the kitchen calls it
+ * @param kind    what it is
+ * @param litres  of stock or bath that it takes
+ * @param air     its air, or its bath
+ * @param iceKg   ice that is at hand for it; 0 where there is none
+ */
+public record Chiller(String name, Kind kind, double litres, Temperature air, double iceKg) {
+
+    /** What it is. */
+    public enum Kind {
+        ICE_BATH,
+        BLAST,
+        COLD_STORE,
+        FREEZER
+    }
+
+    public Chiller {
+        if (kind == null) {
+            throw Refusal.of("kind", "an ice bath, a blast chiller, a cold store or a freezer");
+        }
+        Refusal.unlessWithin("litres", litres, 1, 20_000, "L");
+        Refusal.unlessWithin("airC", air.celsius(), -45, 15, "°C");
+        Refusal.unlessWithin("iceKg", iceKg, 0, 2000, "kg");
+    }
+}

@@ -1,0 +1,259 @@
+package potamos.server.calc;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import potamos.server.charges.ChargeView;
+import potamos.server.exchange.SchoolsJson;
+
+/** What calculations take and answer. Everything that is not marked required may be left out; the book's figure then stands in and is told. */
+final class CalcJson {
+
+    private CalcJson() {}
+
+    // --- what is shared ------------------------------------------------------------------------------------------
+
+    record AirIn(
+            @Schema(example = "26") Double temperatureC,
+            @Schema(example = "0.6") Double humidity,
+            @Schema(example = "0.1") Double speedMS) {}
+
+    record VesselIn(
+            @Schema(
+                    allowableValues = {"cylinder", "pan", "kettle"},
+                    example = "cylinder")
+            String shape,
+
+            @Schema(example = "40") Double diameterCm,
+            @Schema(example = "40") Double heightCm,
+            Double lengthCm,
+            Double breadthCm,
+            Double bowlCm,
+            @Schema(example = "1.0") Double kappa,
+            Double metalKg) {}
+
+    // --- charge --------------------------------------------------------------------------------------------------
+
+    record GoalIn(
+            @NotNull
+            @Schema(
+                    allowableValues = {"yield", "bed", "vessel", "water"},
+                    example = "yield")
+            String kind,
+
+            @Schema(example = "20") Double litres,
+            Double kg) {}
+
+    record ChargeIn(
+            @NotNull
+            @Schema(
+                    description = "The slug of a formula of the book, or a whole formula in the open format.",
+                    example = "white-chicken")
+            Object formula,
+
+            @NotNull GoalIn goal,
+            VesselIn vessel,
+            SchoolsJson school,
+            @Schema(example = "0") Double altitudeM,
+            AirIn air,
+            @Schema(example = "4.5") Double heatKw,
+            Double simmerC) {}
+
+    record PartOut(
+            @NotNull String item,
+            @NotNull String name,
+            @NotNull String kind,
+            double kg,
+            long intoTheSimmerMin,
+            double cutMm) {}
+
+    record EntryOut(@NotNull String cause, double litres, boolean inward) {}
+
+    record WarningOut(
+            @NotNull String kind,
+            double value,
+            double limit,
+            @NotNull String unit,
+            boolean stops) {}
+
+    record ChargeOut(
+            double bedKg,
+            double waterL,
+            @NotNull List<PartOut> parts,
+            double levelBelowRimCm,
+            double coverCm,
+            boolean fits,
+            ChargeView.@NotNull BandView yieldL,
+            @NotNull List<EntryOut> ledger,
+            @NotNull List<WarningOut> warnings,
+            double bringUpMin,
+            double simmerMin,
+            double reductionMin,
+            double gelatinGPerL,
+            @NotNull String body,
+            double clarity,
+            double saltGPerL,
+            double sulphitesMgPerL,
+            @NotNull List<String> allergens,
+            @NotNull Map<String, Object> defaults) {}
+
+    // --- simmer --------------------------------------------------------------------------------------------------
+
+    record BedIn(
+            @Schema(example = "chicken-carcass") String kind,
+            @NotNull @Schema(example = "12") Double massKg,
+            Double bulkKgPerL,
+            Double trueKgPerL,
+            @Schema(example = "28") Double collagenGPerKg,
+            @Schema(example = "1.6") Double halfTimeH,
+            Double fatGPerKg,
+            Double scumGPerKg,
+            Double uptakeLPerKg,
+            Double settlesTo) {}
+
+    record SimmerIn(
+            @Schema(example = "0") Double altitudeM,
+            AirIn air,
+            VesselIn vessel,
+            @NotNull BedIn bed,
+            @NotNull @Schema(example = "20") Double waterL,
+
+            @Schema(
+                    allowableValues = {"open", "paper-lid", "lid-ajar", "lid-on"},
+                    example = "open")
+            String cover,
+
+            @Schema(example = "93") Double simmerC,
+            @NotNull @Schema(example = "240") Double simmerMin,
+
+            @Schema(
+                    allowableValues = {"none", "hold"},
+                    example = "none")
+            String topUp,
+
+            @Schema(example = "10") Double stepMin) {}
+
+    record PointOut(
+            double minute,
+            double litres,
+            double levelBelowRimCm,
+            double temperatureC,
+            double evaporatedL,
+            double gelatinGPerL) {}
+
+    record TopUpOut(double minute, double litres) {}
+
+    record SimmerOut(
+            @NotNull List<PointOut> series,
+            @NotNull List<EntryOut> ledger,
+            double boilingPointC,
+
+            @NotNull @Schema(nullable = true, description = "null when the bed stays covered")
+            Optional<Double> bedBareAtMin,
+
+            @NotNull List<TopUpOut> topUps,
+            @NotNull Map<String, Object> defaults) {}
+
+    // --- cooling -------------------------------------------------------------------------------------------------
+
+    record StockIn(
+            @NotNull @Schema(example = "20") Double litres,
+            @Schema(example = "90") Double startC,
+            Boolean sets) {}
+
+    record ContainerIn(
+            @Schema(
+                    allowableValues = {"cylinder", "pan"},
+                    example = "cylinder")
+            String shape,
+
+            @Schema(example = "36") Double diameterCm,
+            @Schema(example = "40") Double heightCm,
+            Double lengthCm,
+            Double breadthCm,
+
+            @Schema(
+                    allowableValues = {"steel", "aluminium", "plastic"},
+                    example = "steel")
+            String material,
+
+            @Schema(example = "1") Double wallMm,
+            @Schema(example = "1") Integer count) {}
+
+    record MediumIn(
+            @NotNull
+            @Schema(
+                    allowableValues = {"ice-bath", "cold-store", "blast", "ice-paddle"},
+                    example = "ice-bath")
+            String kind,
+
+            @Schema(example = "20") Double iceKg,
+            @Schema(example = "20") Double waterKg,
+            @Schema(example = "true") Boolean stirred,
+            Double airC) {}
+
+    record CoolingIn(
+            @NotNull StockIn stock,
+            ContainerIn container,
+            @NotNull MediumIn medium,
+
+            @Schema(
+                    allowableValues = {"us-food-code", "au-nz-3-2-2", "ca-retail", "fr-2009", "uk-cook-chill"},
+                    example = "us-food-code")
+            String profile) {}
+
+    record CurvePointOut(double minute, double stockC, double bathC) {}
+
+    record CrossingOut(
+            double c,
+
+            @Schema(nullable = true, description = "null when it does not get there")
+            Optional<Double> minute) {}
+
+    record CoolingOut(
+            @NotNull List<CurvePointOut> curve,
+            @NotNull List<CrossingOut> crossings,
+            double iceNeededKg,
+
+            @NotNull @Schema(allowableValues = {"pass", "tight", "fail"})
+            String verdict,
+
+            @NotNull List<String> reasons,
+            @NotNull Map<String, Object> defaults) {}
+
+    // --- cut and convert -----------------------------------------------------------------------------------------
+
+    record CutIn(
+            @Schema(example = "93") Double simmerC,
+            @NotNull @Schema(example = "120") Double simmerMin,
+            @NotNull @Schema(example = "15") Double edgeMm,
+
+            @Schema(
+                    allowableValues = {"cube", "slice"},
+                    example = "cube")
+            String cut) {}
+
+    record CutOut(
+            double spent,
+            double largestMm,
+            double smallestMm,
+            @NotNull String fit,
+            @NotNull Map<String, Object> defaults) {}
+
+    record ConvertIn(
+            @NotNull @Schema(example = "6") Double value,
+            @NotNull @Schema(example = "us-qt") String from,
+            @NotNull @Schema(example = "L") String to,
+
+            @Schema(description = "Needed between weights, volumes and counts.", example = "onion")
+            String item) {}
+
+    record ConvertOut(
+            double value,
+            @NotNull String unit,
+
+            @NotNull @Schema(allowableValues = {"exact", "density", "piece"})
+            String basis) {}
+}

@@ -1,0 +1,259 @@
+package potamos.server.calc;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import potamos.core.charge.Goal;
+import potamos.core.cooling.Container;
+import potamos.core.cooling.Medium;
+import potamos.core.formula.Beds;
+import potamos.core.formula.Book;
+import potamos.core.formula.Formula;
+import potamos.core.heat.Air;
+import potamos.core.heat.Cover;
+import potamos.core.quantity.Basis;
+import potamos.core.quantity.Estimate;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+import potamos.core.safety.LimitProfile;
+import potamos.core.vessel.BedKind;
+import potamos.core.vessel.Shape;
+import potamos.core.vessel.Vessel;
+import potamos.server.exchange.FormulaForm;
+import potamos.server.exchange.FormulaJson;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Callers' figures made into the core's values, with the book standing in for what they left out. */
+@Component
+class CalcReader {
+
+    private static final double KAPPA_SD = 0.2;
+
+    /** A steel pot of 2 mm weighs about so much for each dm² of its wall. */
+    private static final double METAL_KG_PER_DM2 = 0.16;
+
+    private final JsonMapper json;
+
+    CalcReader(JsonMapper json) {
+        this.json = json;
+    }
+
+    /** A formula by the slug of the book, or inline. */
+    Formula formula(Object given) {
+        if (given instanceof String slug) {
+            return Book.formulas().stream()
+                    .filter(f -> f.slug().equals(slug))
+                    .findFirst()
+                    .orElseThrow(() -> Refusal.of(
+                            "formula",
+                            "the book has no formula of this slug; it has "
+                                    + String.join(
+                                            ", ",
+                                            Book.formulas().stream()
+                                                    .map(Formula::slug)
+                                                    .toList())));
+        }
+        if (!(given instanceof Map)) {
+            throw Refusal.of("formula", "a slug of the book, or a formula in the open format");
+        }
+        try {
+            return FormulaForm.read(json.convertValue(given, FormulaJson.class));
+        } catch (JacksonException unreadable) {
+            throw Refusal.of("formula", "not a formula in the open format: " + unreadable.getOriginalMessage());
+        }
+    }
+
+    Goal goal(CalcJson.GoalIn goal) {
+        return switch (need("goal.kind", goal.kind())) {
+            case "yield" -> new Goal.Litres(Volume.ofLitres(need("goal.litres", goal.litres())));
+            case "water" -> new Goal.WaterDrawn(Volume.ofLitres(need("goal.litres", goal.litres())));
+            case "bed" -> new Goal.BedInHand(Mass.ofKg(need("goal.kg", goal.kg())));
+            case "vessel" -> new Goal.FullVessel();
+            default -> throw Refusal.of("goal.kind", "one of yield, bed, vessel, water");
+        };
+    }
+
+    Air air(Double altitudeM, CalcJson.AirIn given, Defaults defaults) {
+        CalcJson.AirIn air = given == null ? new CalcJson.AirIn(null, null, null) : given;
+        return new Air(
+                Length.ofCm(finite("altitudeM", defaults.or("altitudeM", altitudeM, 0.0)) * 100),
+                celsius("air.temperatureC", defaults.or("air.temperatureC", air.temperatureC(), 26.0)),
+                defaults.or("air.humidity", air.humidity(), 0.6),
+                defaults.or("air.speedMS", air.speedMS(), 0.1));
+    }
+
+    Vessel vessel(CalcJson.VesselIn given, Defaults defaults) {
+        CalcJson.VesselIn v =
+                given == null ? new CalcJson.VesselIn(null, null, null, null, null, null, null, null) : given;
+        Shape shape = switch (defaults.or("vessel.shape", v.shape(), "cylinder")) {
+            case "cylinder" ->
+                new Shape.Cylinder(
+                        cm("diameterCm", defaults.or("vessel.diameterCm", v.diameterCm(), 36.0)),
+                        cm("heightCm", defaults.or("vessel.heightCm", v.heightCm(), 40.0)));
+            case "pan" ->
+                new Shape.Pan(
+                        cm("lengthCm", defaults.or("vessel.lengthCm", v.lengthCm(), 53.0)),
+                        cm("breadthCm", defaults.or("vessel.breadthCm", v.breadthCm(), 32.5)),
+                        cm("heightCm", defaults.or("vessel.heightCm", v.heightCm(), 20.0)));
+            case "kettle" ->
+                new Shape.Kettle(
+                        cm("diameterCm", defaults.or("vessel.diameterCm", v.diameterCm(), 55.0)),
+                        cm("heightCm", defaults.or("vessel.heightCm", v.heightCm(), 40.0)),
+                        cm("bowlCm", defaults.or("vessel.bowlCm", v.bowlCm(), 12.0)));
+            default -> throw Refusal.of("vessel.shape", "one of cylinder, pan, kettle");
+        };
+        double kappa = Refusal.unlessWithin("kappa", defaults.or("vessel.kappa", v.kappa(), 0.8), 0.05, 5, "");
+        double metal = defaults.or("vessel.metalKg", v.metalKg(), shape.wettedDm2(shape.height()) * METAL_KG_PER_DM2);
+        Refusal.unlessWithin("metalKg", metal, 0.1, 500, "kg");
+        return new Vessel(
+                "vessel",
+                shape,
+                new Estimate(kappa, kappa * KAPPA_SD, Basis.BOOK_DEFAULT),
+                Mass.ofKg(metal),
+                Vessel.Handling.LIFTED);
+    }
+
+    BedKind bed(CalcJson.BedIn given, Defaults defaults) {
+        String id = defaults.or("bed.kind", given.kind(), "chicken-carcass");
+        BedKind book = Beds.find(id).orElseThrow(() -> Refusal.of("bed.kind", kinds()));
+        double scum =
+                defaults.or("bed.scumGPerKg", given.scumGPerKg(), book.scum().rawG());
+        Refusal.unlessWithin("scumGPerKg", scum, 0, 200, "g/kg");
+        double uptake = defaults.or("bed.uptakeLPerKg", given.uptakeLPerKg(), book.uptakeDrained());
+        return new BedKind(
+                book.id(),
+                book.name(),
+                defaults.or("bed.bulkKgPerL", given.bulkKgPerL(), book.bulkKgPerL()),
+                defaults.or("bed.trueKgPerL", given.trueKgPerL(), book.trueKgPerL()),
+                defaults.or("bed.collagenGPerKg", given.collagenGPerKg(), book.collagenGPerKg()),
+                defaults.or("bed.halfTimeH", given.halfTimeH(), book.halfTimeH()),
+                defaults.or("bed.fatGPerKg", given.fatGPerKg(), book.fatGPerKg()),
+                new BedKind.Scum(scum, scum, scum),
+                uptake,
+                uptake,
+                defaults.or("bed.settlesTo", given.settlesTo(), book.settlesTo()),
+                book.heatKjPerKgK());
+    }
+
+    private static String kinds() {
+        return "one of "
+                + String.join(", ", Beds.all().stream().map(BedKind::id).toList());
+    }
+
+    Container container(CalcJson.ContainerIn given, double litresEach, Defaults defaults) {
+        CalcJson.ContainerIn c =
+                given == null ? new CalcJson.ContainerIn(null, null, null, null, null, null, null, null) : given;
+        Shape shape = switch (defaults.or("container.shape", c.shape(), "cylinder")) {
+            case "cylinder" ->
+                new Shape.Cylinder(
+                        cm("diameterCm", defaults.or("container.diameterCm", c.diameterCm(), 24.0)),
+                        cm("heightCm", defaults.or("container.heightCm", c.heightCm(), 25.0)));
+            case "pan" ->
+                new Shape.Pan(
+                        cm("lengthCm", defaults.or("container.lengthCm", c.lengthCm(), 53.0)),
+                        cm("breadthCm", defaults.or("container.breadthCm", c.breadthCm(), 32.5)),
+                        cm("heightCm", defaults.or("container.heightCm", c.heightCm(), 6.5)));
+            default -> throw Refusal.of("container.shape", "one of cylinder, pan");
+        };
+        Container.Wall wall = word(
+                Container.Wall.class, "container.material", defaults.or("container.material", c.material(), "steel"));
+        double brimful = shape.brimful().litres();
+        if (litresEach > brimful) {
+            throw Refusal.outside("stock.litres", "more than the container holds", 0.05, brimful, "L each");
+        }
+        return new Container(
+                "container",
+                shape,
+                wall,
+                Length.ofMm(defaults.or("container.wallMm", c.wallMm(), 1.0)),
+                shape.brimful());
+    }
+
+    Medium medium(CalcJson.MediumIn m, double litres, Defaults defaults) {
+        return switch (need("medium.kind", m.kind())) {
+            case "ice-bath" ->
+                new Medium.IceBath(
+                        Mass.ofKg(defaults.or("medium.iceKg", m.iceKg(), litres)),
+                        Mass.ofKg(defaults.or("medium.waterKg", m.waterKg(), Math.max(1, litres))),
+                        defaults.or("medium.stirred", m.stirred(), true));
+            case "cold-store" -> new Medium.ColdStore(air("medium.airC", defaults.or("medium.airC", m.airC(), 3.0)));
+            case "blast" -> new Medium.Blast(air("medium.airC", defaults.or("medium.airC", m.airC(), -5.0)));
+            case "ice-paddle" ->
+                new Medium.IcePaddle(
+                        Mass.ofKg(defaults.or("medium.iceKg", m.iceKg(), 5.0)),
+                        air("medium.airC", defaults.or("medium.airC", m.airC(), 22.0)));
+            default -> throw Refusal.of("medium.kind", "one of ice-bath, cold-store, blast, ice-paddle");
+        };
+    }
+
+    LimitProfile profile(String given, Defaults defaults) {
+        String id = defaults.or("profile", given, "us-food-code");
+        List<LimitProfile> shipped = LimitProfile.shipped();
+        return shipped.stream()
+                .filter(p -> p.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> Refusal.of(
+                        "profile",
+                        "one of "
+                                + String.join(
+                                        ", ",
+                                        shipped.stream().map(LimitProfile::id).toList())));
+    }
+
+    Optional<Temperature> simmer(Double simmerC) {
+        return Optional.ofNullable(simmerC).map(c -> celsius("simmerC", c));
+    }
+
+    Cover cover(String given, Defaults defaults) {
+        return word(Cover.class, "cover", defaults.or("cover", given, "open"));
+    }
+
+    static <E extends Enum<E>> E word(Class<E> type, String field, String word) {
+        for (E value : type.getEnumConstants()) {
+            if (word(value).equals(word)) {
+                return value;
+            }
+        }
+        throw Refusal.of(
+                field,
+                "one of "
+                        + String.join(
+                                ", ",
+                                java.util.Arrays.stream(type.getEnumConstants())
+                                        .map(CalcReader::word)
+                                        .toList()));
+    }
+
+    static String word(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    static <T> T need(String field, T value) {
+        if (value == null) {
+            throw Refusal.of(field, "is needed here");
+        }
+        return value;
+    }
+
+    private static Length cm(String field, double cm) {
+        return Length.ofCm(Refusal.unlessWithin(field, cm, 1, 300, "cm"));
+    }
+
+    static Temperature celsius(String field, double celsius) {
+        return Temperature.ofCelsius(Refusal.unlessWithin(field, celsius, -30, 130, "°C"));
+    }
+
+    private static Temperature air(String field, double celsius) {
+        return Temperature.ofCelsius(Refusal.unlessWithin(field, celsius, -45, 40, "°C"));
+    }
+
+    private static double finite(String field, double value) {
+        return Refusal.unlessWithin(field, value, -430, 5500, "m");
+    }
+}

@@ -1,0 +1,287 @@
+package potamos.server.exchange;
+
+import static potamos.server.exchange.PhaseForm.need;
+import static potamos.server.exchange.PhaseForm.word;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Supplier;
+import potamos.core.formula.Beds;
+import potamos.core.formula.Family;
+import potamos.core.formula.Formula;
+import potamos.core.formula.Item;
+import potamos.core.formula.Pantry;
+import potamos.core.formula.Part;
+import potamos.core.formula.WaterRule;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Refusal;
+import potamos.core.safety.Allergen;
+import potamos.core.safety.Caution;
+import potamos.core.vessel.BedKind;
+import potamos.server.exchange.FormulaJson.AmountJson;
+import potamos.server.exchange.FormulaJson.BedFigures;
+import potamos.server.exchange.FormulaJson.BedJson;
+import potamos.server.exchange.FormulaJson.ItemFigures;
+import potamos.server.exchange.FormulaJson.PartJson;
+import potamos.server.exchange.FormulaJson.WaterJson;
+import potamos.server.exchange.FormulaJson.WhenJson;
+
+/** A formula of the core and its form in the open format, both ways; writing and reading back gives an equal formula. */
+public final class FormulaForm {
+
+    private FormulaForm() {}
+
+    public static FormulaJson write(Formula formula) {
+        return new FormulaJson(
+                FormulaJson.FORMAT,
+                FormulaJson.FORMAT_VERSION,
+                formula.slug(),
+                formula.name(),
+                word(formula.family()),
+                formula.version(),
+                formula.bed().stream().map(FormulaForm::bed).toList(),
+                water(formula.water()),
+                formula.parts().stream().map(FormulaForm::part).toList(),
+                formula.procedure().stream().map(PhaseForm::write).toList(),
+                formula.coldDays(),
+                formula.frozenMonths(),
+                formula.cautions().stream().map(PhaseForm::word).toList());
+    }
+
+    /**
+     * Reads a formula.
+     *
+     * @throws Refusal with the path of what is wrong, such as {@code procedure[3].ovenC}
+     */
+    public static Formula read(FormulaJson form) {
+        if (!FormulaJson.FORMAT.equals(form.format())) {
+            throw Refusal.of("format", "not a formula of this format");
+        }
+        if (form.formatVersion() != FormulaJson.FORMAT_VERSION) {
+            throw Refusal.outside(
+                    "formatVersion", "of another version", FormulaJson.FORMAT_VERSION, FormulaJson.FORMAT_VERSION, "");
+        }
+        return new Formula(
+                need("slug", form.slug()),
+                need("name", form.name()),
+                PhaseForm.of(Family.class, "family", need("family", form.family())),
+                form.version(),
+                each("bed", need("bed", form.bed()), FormulaForm::readBed),
+                readWater(need("water", form.water())),
+                each("parts", need("parts", form.parts()), FormulaForm::readPart),
+                each("procedure", need("procedure", form.procedure()), PhaseForm::read),
+                form.coldDays(),
+                form.frozenMonths(),
+                each("cautions", need("cautions", form.cautions()), c -> PhaseForm.of(Caution.class, "caution", c)));
+    }
+
+    private interface Reading<A, B> {
+        B read(A form);
+    }
+
+    /** Reads each of a list, and says where in it something is wrong. */
+    private static <A, B> List<B> each(String field, List<A> forms, Reading<A, B> reading) {
+        List<B> read = new ArrayList<>();
+        for (int i = 0; i < forms.size(); i++) {
+            A form = forms.get(i);
+            read.add(at(field + "[" + i + "]", () -> reading.read(need("entry", form))));
+        }
+        return read;
+    }
+
+    /** What is refused inside is refused under its path. */
+    private static <T> T at(String path, Supplier<T> reading) {
+        try {
+            return reading.get();
+        } catch (Refusal refusal) {
+            String field = path + "." + refusal.field();
+            throw refusal.hasRange()
+                    ? Refusal.outside(field, refusal.getMessage(), refusal.low(), refusal.high(), refusal.unit())
+                    : Refusal.of(field, refusal.getMessage());
+        }
+    }
+
+    private static BedJson bed(Formula.BedShare share) {
+        BedKind k = share.kind();
+        return new BedJson(
+                k.id(),
+                k.name(),
+                share.share(),
+                share.cutMm() > 0 ? share.cutMm() : null,
+                new BedFigures(
+                        k.bulkKgPerL(),
+                        k.trueKgPerL(),
+                        k.collagenGPerKg(),
+                        k.halfTimeH(),
+                        k.fatGPerKg(),
+                        k.scum().rawG(),
+                        k.scum().blanchedG(),
+                        k.scum().roastedG(),
+                        k.uptakeDrained(),
+                        k.uptakePressed(),
+                        k.settlesTo(),
+                        k.heatKjPerKgK()));
+    }
+
+    private static Formula.BedShare readBed(BedJson form) {
+        String id = need("kind", form.kind());
+        BedKind kind = form.figures() == null
+                ? Beds.find(id)
+                        .orElseThrow(() -> Refusal.of("kind", "the book does not know it; write its figures out"))
+                : at("figures", () -> readFigures(id, form.name() == null ? id : form.name(), form.figures()));
+        return new Formula.BedShare(kind, form.share(), form.cutMm() == null ? 0 : form.cutMm());
+    }
+
+    private static BedKind readFigures(String id, String name, BedFigures f) {
+        return new BedKind(
+                id,
+                name,
+                f.bulkKgPerL(),
+                f.trueKgPerL(),
+                f.collagenGPerKg(),
+                f.halfTimeH(),
+                f.fatGPerKg(),
+                new BedKind.Scum(f.scumRawG(), f.scumBlanchedG(), f.scumRoastedG()),
+                f.uptakeDrainedLPerKg(),
+                f.uptakePressedLPerKg(),
+                f.settlesTo(),
+                f.heatKjPerKgK());
+    }
+
+    private static WaterJson water(WaterRule rule) {
+        if (rule instanceof WaterRule.PerKgBed r) {
+            return new WaterJson("per-kg-bed", r.litresPerKg());
+        }
+        if (rule instanceof WaterRule.OverTheBed r) {
+            return new WaterJson("over-the-bed", r.depth().cm());
+        }
+        if (rule instanceof WaterRule.ForTheYield r) {
+            return new WaterJson("for-the-yield", r.litresOutPerKg());
+        }
+        return new WaterJson("to-the-line", null);
+    }
+
+    /**
+     * @throws Refusal on {@code water.rule} or {@code water.value}
+     */
+    public static WaterRule readWater(WaterJson form) {
+        return at("water", () -> switch (need("rule", form.rule())) {
+            case "per-kg-bed" -> new WaterRule.PerKgBed(need("value", form.value()));
+            case "over-the-bed" -> new WaterRule.OverTheBed(Length.ofCm(need("value", form.value())));
+            case "for-the-yield" -> new WaterRule.ForTheYield(need("value", form.value()));
+            case "to-the-line" -> new WaterRule.ToTheLine();
+            default -> throw Refusal.of("rule", "one of per-kg-bed, over-the-bed, for-the-yield, to-the-line");
+        });
+    }
+
+    private static PartJson part(Part part) {
+        return new PartJson(
+                part.id(),
+                part.name(),
+                amount(part.amount()),
+                when(part.when()),
+                part.cutMm() > 0 ? part.cutMm() : null,
+                figures(part.item()));
+    }
+
+    public static ItemFigures figures(Item item) {
+        return new ItemFigures(
+                word(item.kind()),
+                item.kgPerL(),
+                item.pieceG(),
+                item.driedKgPerL(),
+                item.uptakeLPerKg(),
+                item.saltGPerKg(),
+                item.sulphitesMgPerL(),
+                item.traits().stream().map(PhaseForm::word).toList(),
+                item.allergens().stream().map(PhaseForm::word).toList());
+    }
+
+    private static Part readPart(PartJson form) {
+        String id = need("item", form.item());
+        Item item = form.figures() == null
+                ? Pantry.find(id)
+                        .orElseThrow(() -> Refusal.of("item", "the book does not know it; write its figures out"))
+                : at("figures", () -> readItem(id, form.name() == null ? id : form.name(), form.figures()));
+        return new Part(
+                item,
+                at("amount", () -> readAmount(need("amount", form.amount()))),
+                at("when", () -> readWhen(need("when", form.when()))),
+                form.cutMm() == null ? 0 : form.cutMm());
+    }
+
+    private static Item readItem(String id, String name, ItemFigures f) {
+        return new Item(
+                id,
+                name,
+                PhaseForm.of(Part.Kind.class, "kind", need("kind", f.kind())),
+                f.kgPerL(),
+                f.pieceG(),
+                f.driedKgPerL(),
+                f.uptakeLPerKg(),
+                f.saltGPerKg(),
+                f.sulphitesMgPerL(),
+                each(
+                        "traits",
+                        f.traits() == null ? List.of() : f.traits(),
+                        t -> PhaseForm.of(Item.Trait.class, "trait", t)),
+                each(
+                        "allergens",
+                        f.allergens() == null ? List.of() : f.allergens(),
+                        a -> PhaseForm.of(Allergen.class, "allergen", a)));
+    }
+
+    private static AmountJson amount(Part.Amount amount) {
+        if (amount instanceof Part.Amount.PercentOfBed a) {
+            return new AmountJson(a.percent(), null, null);
+        }
+        if (amount instanceof Part.Amount.GramsPerKgBed a) {
+            return new AmountJson(null, a.grams(), null);
+        }
+        return new AmountJson(null, null, ((Part.Amount.GramsPerLitre) amount).grams());
+    }
+
+    private static Part.Amount readAmount(AmountJson form) {
+        int given = (form.percentOfBed() == null ? 0 : 1)
+                + (form.gramsPerKgBed() == null ? 0 : 1)
+                + (form.gramsPerLitre() == null ? 0 : 1);
+        if (given != 1) {
+            throw Refusal.of("percentOfBed", "give one of percentOfBed, gramsPerKgBed, gramsPerLitre");
+        }
+        if (form.percentOfBed() != null) {
+            return new Part.Amount.PercentOfBed(form.percentOfBed());
+        }
+        return form.gramsPerKgBed() != null
+                ? new Part.Amount.GramsPerKgBed(form.gramsPerKgBed())
+                : new Part.Amount.GramsPerLitre(form.gramsPerLitre());
+    }
+
+    private static WhenJson when(Part.When when) {
+        if (when instanceof Part.When.BeforeTheEnd w) {
+            return new WhenJson(null, w.before().toMillis() / 60_000.0, null);
+        }
+        if (when instanceof Part.When.IntoTheSimmer w) {
+            return new WhenJson(null, null, w.after().toMillis() / 60_000.0);
+        }
+        return new WhenJson(true, null, null);
+    }
+
+    private static Part.When readWhen(WhenJson form) {
+        if (form.beforeTheEndMin() != null) {
+            return new Part.When.BeforeTheEnd(minutes("beforeTheEndMin", form.beforeTheEndMin()));
+        }
+        if (form.intoTheSimmerMin() != null) {
+            return new Part.When.IntoTheSimmer(minutes("intoTheSimmerMin", form.intoTheSimmerMin()));
+        }
+        if (!Boolean.TRUE.equals(form.withTheBed())) {
+            throw Refusal.of("withTheBed", "give one of withTheBed, beforeTheEndMin, intoTheSimmerMin");
+        }
+        return new Part.When.WithTheBed();
+    }
+
+    private static Duration minutes(String field, double minutes) {
+        double value = Refusal.unlessWithin(field, minutes, 0, 48 * 60, "min");
+        return Duration.ofMillis((long) (value * 60_000 + 0.5));
+    }
+}

@@ -1,0 +1,270 @@
+package potamos.server.exchange;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.TreeMap;
+import potamos.core.batch.Timeline;
+import potamos.core.charge.Charge;
+import potamos.core.charge.ChargeSolver;
+import potamos.core.charge.Measure;
+import potamos.core.formula.Formula;
+import potamos.core.formula.Phase;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+import potamos.server.paper.Ink;
+
+/** A charge on one page of A4, readable at arm's length: every quantity, line and time, with room to write down what really happened. */
+public final class ProductionSheet {
+
+    private static final float WIDTH = 210 * Ink.MM;
+    private static final float HEIGHT = 297 * Ink.MM;
+    private static final float MARGIN = 14 * Ink.MM;
+    private static final float RIGHT = WIDTH - MARGIN;
+    private static final float COLUMN = 108 * Ink.MM;
+    private static final float ROW = 21;
+    private static final float HEAD = 11;
+    private static final float BODY = 14;
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
+
+    /** More rows than fit are set smaller until they do. */
+    private static final float LEAST_ROW = 12;
+
+    private final Ink ink;
+    private final Charge charge;
+    private final boolean us;
+    private float y = HEIGHT - MARGIN;
+
+    private ProductionSheet(Ink ink, Charge charge, boolean us) {
+        this.ink = ink;
+        this.charge = charge;
+        this.us = us;
+    }
+
+    /**
+     * The sheet as PDF.
+     *
+     * @param times when each stage runs; empty where no time was asked for
+     * @param units {@code metric} or {@code us}
+     */
+    public static byte[] of(
+            String kitchen, Charge charge, Optional<Timeline> times, ZoneId zone, String units, Instant printed) {
+        try (Ink ink = new Ink(charge.formula().name(), WIDTH, HEIGHT)) {
+            ProductionSheet sheet = new ProductionSheet(ink, charge, units.equals("us"));
+            sheet.title(kitchen, printed.atZone(zone));
+            sheet.figures();
+            float top = sheet.y;
+            float left = sheet.weighing(top);
+            float right = sheet.working(top, times, zone);
+            sheet.y = Math.min(left, right) - 6;
+            sheet.record();
+            return ink.pdf();
+        }
+    }
+
+    private void title(String kitchen, ZonedDateTime printed) {
+        String name = charge.formula().name();
+        ink.text(true, ink.fitting(name, 30, RIGHT - MARGIN), MARGIN, y - 26, name);
+        String where = "in " + charge.run().vessel().name() + ", version "
+                + charge.formula().version() + " · " + kitchen;
+        ink.text(false, 13, MARGIN, y - 46, where);
+        ink.textTo(false, 13, RIGHT, y - 46, DAY.format(printed) + "  " + CLOCK.format(printed));
+        y -= 56;
+        ink.line(MARGIN, y, RIGHT, y, 2);
+    }
+
+    private void figures() {
+        String[][] shown = {
+            {"Litres out", litres(charge.forecast().yield().mid())},
+            {
+                "Fill to, below the rim",
+                cm(charge.run().vessel().belowRim(charge.levels().filled()).cm())
+            },
+            {"Simmer at", celsius(charge.run().simmerAt())},
+        };
+        float step = (RIGHT - MARGIN) / shown.length;
+        for (int i = 0; i < shown.length; i++) {
+            ink.text(false, HEAD, MARGIN + i * step, y - 16, shown[i][0]);
+            ink.text(true, 30, MARGIN + i * step, y - 46, shown[i][1]);
+        }
+        y -= 58;
+        ink.line(MARGIN, y, RIGHT, y, 1);
+    }
+
+    /** The left column: what to weigh, by when it goes in. */
+    private float weighing(float top) {
+        TreeMap<Long, List<Measure>> groups = new TreeMap<>();
+        for (Measure measure : charge.measures()) {
+            long into = ChargeSolver.intoTheSimmer(
+                            measure.part().when(), charge.run().simmer().usual())
+                    .toMinutes();
+            groups.computeIfAbsent(into, minute -> new java.util.ArrayList<>()).add(measure);
+        }
+        int rows = charge.measures().size()
+                + groups.size()
+                + charge.formula().bed().size()
+                + 2;
+        float room = top - MARGIN - 120;
+        float row = Math.max(LEAST_ROW, Math.min(ROW, room / rows));
+        float size = BODY * row / ROW;
+        float at = head(top, MARGIN, "Weigh out, cold at the start");
+        for (Formula.BedShare share : charge.formula().bed()) {
+            at = row(at, row, size, share.kind().name(), mass(charge.run().raw().times(share.share())));
+        }
+        at = row(at, row, size, liquid(), litres(charge.water().litres()));
+        for (var group : groups.entrySet()) {
+            if (group.getKey() > 0) {
+                long before = charge.run().simmer().usual().toMinutes() - group.getKey();
+                at = head(at - 4, MARGIN, before + " min before the end");
+            }
+            for (Measure measure : group.getValue()) {
+                double cut = measure.part().cutMm();
+                String name = cut > 0
+                        ? String.format(
+                                Locale.ROOT, "%s, %.0f mm", measure.part().name(), cut)
+                        : measure.part().name();
+                at = row(at, row, size, name, mass(measure.mass()));
+            }
+        }
+        return at;
+    }
+
+    private String liquid() {
+        return switch (charge.run().liquid().kind()) {
+            case WATER -> "Cold water";
+            case SECOND_WETTING -> "Second wetting";
+            case STOCK -> "Finished stock";
+        };
+    }
+
+    /** The right column: what happens when. */
+    private float working(float top, Optional<Timeline> times, ZoneId zone) {
+        float at = head(top, COLUMN, times.isPresent() ? "Times" : "How long");
+        if (times.isPresent()) {
+            for (Timeline.Step step : times.get().steps()) {
+                String name = words(step.stage().name());
+                at = rightRow(at, name, CLOCK.format(step.from().atZone(zone)));
+            }
+            at = rightRow(at, "Ready", CLOCK.format(times.get().ready().atZone(zone)));
+        } else {
+            at = rightRow(at, "Bring up", minutes(charge.forecast().bringUpMin()));
+            at = rightRow(at, "Simmer", minutes(charge.forecast().simmerMin()));
+            if (charge.boilDownMin() > 0) {
+                at = rightRow(at, "Reduce", minutes(charge.boilDownMin()));
+            }
+        }
+        Phase.Skim skim = charge.run().simmer().skim();
+        if (!skim.early().isZero()) {
+            at = rightRow(
+                    at - 4,
+                    "Skim, first " + skim.earlyFor().toMinutes() + " min",
+                    "every " + skim.early().toMinutes() + " min");
+            at = rightRow(at, "then", "every " + skim.late().toMinutes() + " min");
+        }
+        if (charge.run().simmer().topUp().hold()) {
+            at = rightRow(
+                    at,
+                    "Top up when down",
+                    cm(charge.run().simmer().topUp().drop().cm()));
+        }
+        at = rightRow(
+                at,
+                "Strainers",
+                charge.run().strain().passes() + " passes"
+                        + (charge.run().strain().pressed() ? ", pressed" : ", not pressed"));
+        return at;
+    }
+
+    /** Lines to write on: a sheet beside a pot is also its record when the screen is away. */
+    private void record() {
+        float bottom = MARGIN;
+        float at = Math.max(y, bottom + 92);
+        ink.line(MARGIN, at, RIGHT, at, 1);
+        ink.text(false, HEAD, MARGIN, at - 14, "What really happened");
+        String[] fields = {"Lit", "Simmer", "Ended", "Litres out", "Below 21 °C", "Initials"};
+        float step = (RIGHT - MARGIN) / fields.length;
+        for (int i = 0; i < fields.length; i++) {
+            ink.text(false, HEAD, MARGIN + i * step, at - 32, fields[i]);
+            ink.line(MARGIN + i * step, at - 62, MARGIN + (i + 1) * step - 8, at - 62, 0.8f);
+        }
+        ink.text(false, 9, MARGIN, bottom, "Your local code and your food-safety plan decide.");
+        ink.textTo(
+                false,
+                9,
+                RIGHT,
+                bottom,
+                "Likely " + litres(charge.forecast().yield().low()) + " to "
+                        + litres(charge.forecast().yield().high()));
+    }
+
+    private float head(float at, float x, String words) {
+        ink.text(false, HEAD, x, at - 15, words);
+        return at - 20;
+    }
+
+    private float row(float at, float row, float size, String name, String value) {
+        float right = COLUMN - 8 * Ink.MM;
+        float room = right - MARGIN - ink.width(size, value) - 6;
+        ink.text(false, ink.fitting(capital(name), size, room), MARGIN, at - row + 6, capital(name));
+        ink.textTo(true, size, right, at - row + 6, value);
+        ink.line(MARGIN, at - row, right, at - row, 0.4f);
+        return at - row;
+    }
+
+    private float rightRow(float at, String name, String value) {
+        float room = RIGHT - COLUMN - ink.width(BODY, value) - 6;
+        ink.text(false, ink.fitting(name, BODY, room), COLUMN, at - ROW + 6, name);
+        ink.textTo(true, BODY, RIGHT, at - ROW + 6, value);
+        ink.line(COLUMN, at - ROW, RIGHT, at - ROW, 0.4f);
+        return at - ROW;
+    }
+
+    private static String words(String stage) {
+        return capital(stage.toLowerCase(Locale.ROOT).replace('_', ' '));
+    }
+
+    private static String capital(String words) {
+        return words.isEmpty() ? words : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    }
+
+    private static String minutes(double minutes) {
+        long whole = Math.round(minutes);
+        return whole < 60 ? whole + " min" : whole / 60 + " h " + String.format(Locale.ROOT, "%02d", whole % 60);
+    }
+
+    private String litres(double litres) {
+        return us
+                ? String.format(Locale.ROOT, "%.2f gal", Volume.ofLitres(litres).usGallons())
+                : String.format(Locale.ROOT, "%.1f L", litres);
+    }
+
+    private String mass(Mass mass) {
+        if (us) {
+            double lb = mass.pounds();
+            return lb < 1 ? String.format(Locale.ROOT, "%.1f oz", lb * 16) : String.format(Locale.ROOT, "%.1f lb", lb);
+        }
+        double grams = mass.grams();
+        if (grams < 10) {
+            return String.format(Locale.ROOT, "%.1f g", grams);
+        }
+        return grams < 1000
+                ? String.format(Locale.ROOT, "%.0f g", grams < 100 ? grams : Math.round(grams / 5) * 5.0)
+                : String.format(Locale.ROOT, grams < 10_000 ? "%.2f kg" : "%.1f kg", grams / 1000);
+    }
+
+    private String cm(double cm) {
+        return us ? String.format(Locale.ROOT, "%.1f in", cm / 2.54) : String.format(Locale.ROOT, "%.1f cm", cm);
+    }
+
+    private String celsius(Temperature t) {
+        return us
+                ? String.format(Locale.ROOT, "%.0f °F", t.fahrenheit())
+                : String.format(Locale.ROOT, "%.0f °C", t.celsius());
+    }
+}

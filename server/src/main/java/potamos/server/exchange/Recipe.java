@@ -1,0 +1,319 @@
+package potamos.server.exchange;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import potamos.core.formula.Beds;
+import potamos.core.formula.Book;
+import potamos.core.formula.Conversion;
+import potamos.core.formula.Formula;
+import potamos.core.formula.Item;
+import potamos.core.formula.Pantry;
+import potamos.core.formula.Part;
+import potamos.core.formula.Phase;
+import potamos.core.formula.WaterRule;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Volume;
+import potamos.core.vessel.BedKind;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * A formula as a schema.org {@code Recipe} in JSON-LD, for ten kilograms of bed. A recipe has no ratios, cadences, cautions or figures: writing one
+ * loses them and says so in its description; reading one says what was not understood.
+ */
+public final class Recipe {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    /** What a recipe is written out for. */
+    private static final double BED_KG = 10;
+
+    private static final Pattern INGREDIENT = Pattern.compile(
+            "^\\s*([0-9]+(?:[.,][0-9]+)?)\\s*(kg|g|l|ml|litres?|liters?|lb|oz|pieces?)?\\s+(?:of\\s+)?(.+?)\\s*$",
+            Pattern.CASE_INSENSITIVE);
+
+    private Recipe() {}
+
+    /** A formula read from a recipe, and the lines that were not understood or could not be kept. */
+    public record Read(Formula formula, List<String> lost) {}
+
+    public static boolean looksLikeOne(byte[] file) {
+        String text = new String(file, StandardCharsets.UTF_8);
+        return text.contains("schema.org") && text.contains("\"Recipe\"");
+    }
+
+    public static String write(Formula formula) {
+        ObjectNode recipe = JSON.createObjectNode();
+        recipe.put("@context", "https://schema.org");
+        recipe.put("@type", "Recipe");
+        recipe.put("name", formula.name());
+        recipe.put("identifier", formula.slug());
+        recipe.put(
+                "recipeCategory",
+                formula.family().name().toLowerCase(Locale.ROOT).replace('_', ' ') + " stock");
+        recipe.put(
+                "description",
+                "Written out for "
+                        + (formula.bed().isEmpty() ? "10 L of finished stock" : "10 kg of bed")
+                        + ". A recipe has no ratios: how the quantities scale, how often to skim, what to watch for and"
+                        + " the figures of beds and items are lost in this form; the formula file keeps them.");
+        double water = water(formula);
+        ArrayNode ingredients = recipe.putArray("recipeIngredient");
+        for (Formula.BedShare share : formula.bed()) {
+            ingredients.add(amount(share.share() * BED_KG, "kg", share.kind().name()));
+        }
+        ingredients.add(amount(water, "L", formula.bed().isEmpty() ? "finished stock" : "cold water"));
+        for (Part part : formula.parts()) {
+            double kg = part.amount()
+                    .of(Mass.ofKg(formula.bed().isEmpty() ? 0 : BED_KG), Volume.ofLitres(water))
+                    .kg();
+            ingredients.add(kg < 1 ? amount(kg * 1000, "g", part.name()) : amount(kg, "kg", part.name()));
+        }
+        recipe.put("cookTime", formula.simmer().usual().toString());
+        ArrayNode steps = recipe.putArray("recipeInstructions");
+        for (Phase phase : formula.procedure()) {
+            ObjectNode step = steps.addObject();
+            step.put("@type", "HowToStep");
+            step.put("text", words(phase));
+        }
+        return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(recipe);
+    }
+
+    private static double water(Formula formula) {
+        if (formula.bed().isEmpty()) {
+            return 10;
+        }
+        if (formula.water() instanceof WaterRule.PerKgBed rule) {
+            return rule.litresPerKg() * BED_KG;
+        }
+        if (formula.water() instanceof WaterRule.ForTheYield rule) {
+            return rule.litresOutPerKg() * BED_KG * 1.3;
+        }
+        // By cover or line the vessel decides; the void of the bed and a quarter more is what usually covers it.
+        BedKind bed = formula.blendedBed();
+        return BED_KG * (1 / bed.bulkKgPerL() - 1 / bed.trueKgPerL()) * 1.25;
+    }
+
+    private static String amount(double value, String unit, String name) {
+        return String.format(Locale.ROOT, value < 10 ? "%.2f %s %s" : "%.0f %s %s", value, unit, name);
+    }
+
+    private static String words(Phase phase) {
+        FormulaJson.PhaseJson form = PhaseForm.write(phase);
+        StringBuilder words = new StringBuilder(form.phase().replace('-', ' '));
+        words.setCharAt(0, Character.toUpperCase(words.charAt(0)));
+        if (form.min() != null) {
+            words.append(String.format(Locale.ROOT, ", %.0f min", form.min()));
+        }
+        if (form.ovenC() != null) {
+            words.append(String.format(Locale.ROOT, " at %.0f °C", form.ovenC()));
+        }
+        if (form.celsius() != null) {
+            words.append(String.format(Locale.ROOT, " at %.0f °C", form.celsius()));
+        }
+        if (form.toFraction() != null) {
+            words.append(String.format(Locale.ROOT, " to %.0f %% of the volume", form.toFraction() * 100));
+        }
+        return words.append('.').toString();
+    }
+
+    /**
+     * Reads a recipe. The heaviest line that names a kind of bed becomes the bed, with the others of its kind; everything else is taken relative to it.
+     *
+     * @throws Refusal when there is no bed or no water in it
+     */
+    public static Read read(byte[] file) {
+        JsonNode recipe = recipeIn(file);
+        List<String> lost = new ArrayList<>();
+        List<Formula.BedShare> beds = new ArrayList<>();
+        List<Line> others = new ArrayList<>();
+        double bedKg = 0;
+        double water = 0;
+        for (JsonNode entry : recipe.path("recipeIngredient")) {
+            String text = entry.asString("");
+            Optional<Line> line = line(text);
+            if (line.isEmpty()) {
+                lost.add(text);
+                continue;
+            }
+            Optional<BedKind> kind = bed(line.get().name());
+            if (line.get().name().contains("water")) {
+                water += line.get().litres();
+            } else if (kind.isPresent() && line.get().kg(Optional.empty()) > 0) {
+                beds.add(new Formula.BedShare(kind.get(), Math.min(1, line.get().kg(Optional.empty()) / 1000)));
+                bedKg += line.get().kg(Optional.empty());
+            } else {
+                others.add(line.get());
+            }
+        }
+        if (beds.isEmpty()) {
+            throw Refusal.of("recipeIngredient", "no kind of bed that is known here: name bones, shells or vegetables");
+        }
+        if (water <= 0) {
+            throw Refusal.of("recipeIngredient", "no water in litres");
+        }
+        List<Part> parts = parts(others, bedKg, lost);
+        Formula model = model(beds.get(0).kind());
+        double whole = bedKg;
+        Formula read = new Formula(
+                slug(recipe.path("name").asString("Recipe")),
+                name(recipe),
+                model.family(),
+                1,
+                beds.stream()
+                        .map(b -> new Formula.BedShare(b.kind(), b.share() * 1000 / whole))
+                        .toList(),
+                new WaterRule.PerKgBed(water / bedKg),
+                parts,
+                model.procedure(),
+                model.coldDays(),
+                model.frozenMonths(),
+                model.cautions());
+        for (JsonNode step : recipe.path("recipeInstructions")) {
+            lost.add(step.isString() ? step.asString() : step.path("text").asString(""));
+        }
+        return new Read(simmered(read, recipe), List.copyOf(lost));
+    }
+
+    private static Formula simmered(Formula formula, JsonNode recipe) {
+        try {
+            Duration time = Duration.parse(recipe.path("cookTime").asString(""));
+            return time.isZero() || time.isNegative() ? formula : formula.simmeredFor(time);
+        } catch (java.time.format.DateTimeParseException none) {
+            return formula;
+        }
+    }
+
+    private static List<Part> parts(List<Line> lines, double bedKg, List<String> lost) {
+        List<Part> parts = new ArrayList<>();
+        for (Line line : lines) {
+            Optional<Item> item = item(line.name());
+            boolean twice = item.isPresent()
+                    && parts.stream().anyMatch(p -> p.id().equals(item.get().id()));
+            double kg = item.isPresent() ? line.kg(item) : 0;
+            if (kg <= 0 || twice) {
+                lost.add(line.text());
+            } else {
+                parts.add(new Part(
+                        item.get(), new Part.Amount.GramsPerKgBed(kg * 1000 / bedKg), new Part.When.WithTheBed(), 0));
+            }
+        }
+        return parts;
+    }
+
+    /** The procedure of the book's own formula for such a bed stands in for instructions in words. */
+    private static Formula model(BedKind kind) {
+        return Book.formulas().stream()
+                .filter(f -> f.bed().stream().anyMatch(b -> b.kind().id().equals(kind.id())))
+                .findFirst()
+                .orElseGet(Book::whiteChicken);
+    }
+
+    private static JsonNode recipeIn(byte[] file) {
+        if (file.length > FormulaFile.MOST_BYTES) {
+            throw Refusal.outside("file", "too large for a recipe", 0, FormulaFile.MOST_BYTES, "bytes");
+        }
+        try {
+            JsonNode tree = JSON.readTree(file);
+            JsonNode graph = tree.path("@graph");
+            for (JsonNode node : graph.isArray()
+                    ? graph
+                    : tree.isArray() ? tree : JSON.createArrayNode().add(tree)) {
+                if (node.path("@type").toString().contains("Recipe")) {
+                    return node;
+                }
+            }
+            throw Refusal.of("@type", "no Recipe in this file");
+        } catch (JacksonException malformed) {
+            int line = malformed.getLocation() == null
+                    ? 1
+                    : Math.max(1, malformed.getLocation().getLineNr());
+            throw Refusal.of("line " + line, "this is not JSON from here on");
+        }
+    }
+
+    /** An ingredient line taken apart. */
+    private record Line(String text, double value, String unit, String name) {
+
+        double litres() {
+            return switch (unit) {
+                case "L", "mL" ->
+                    Conversion.convert(value, unit, "L", Optional.empty()).value();
+                case "kg" -> value;
+                default -> 0;
+            };
+        }
+
+        /** Its mass; nothing where it cannot be told. */
+        double kg(Optional<Item> item) {
+            try {
+                return Conversion.convert(value, unit, "kg", item).value();
+            } catch (Refusal unknown) {
+                return 0;
+            }
+        }
+    }
+
+    private static Optional<Line> line(String text) {
+        Matcher matcher = INGREDIENT.matcher(text);
+        if (text.length() > 200 || !matcher.matches()) {
+            return Optional.empty();
+        }
+        double value = Double.parseDouble(matcher.group(1).replace(',', '.'));
+        String unit = matcher.group(2) == null
+                ? "piece"
+                : switch (matcher.group(2).toLowerCase(Locale.ROOT)) {
+                    case "l", "litre", "litres", "liter", "liters" -> "L";
+                    case "ml" -> "mL";
+                    case "piece", "pieces" -> "piece";
+                    default -> matcher.group(2).toLowerCase(Locale.ROOT);
+                };
+        return Optional.of(new Line(text, value, unit, matcher.group(3).toLowerCase(Locale.ROOT)));
+    }
+
+    private static Optional<BedKind> bed(String name) {
+        return Beds.all().stream()
+                .filter(kind -> name.equals(kind.name().toLowerCase(Locale.ROOT)) || shares(name, kind.id()))
+                .findFirst();
+    }
+
+    /** Whether a name holds every word of an id, as "raw chicken carcasses" holds {@code chicken-carcass}. */
+    private static boolean shares(String name, String id) {
+        for (String word : id.split("-")) {
+            if (!name.contains(word)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static Optional<Item> item(String name) {
+        return Pantry.items().stream()
+                .filter(i -> name.equals(i.name().toLowerCase(Locale.ROOT)))
+                .findFirst()
+                .or(() -> Pantry.items().stream()
+                        .filter(i -> shares(name, i.id()))
+                        .findFirst());
+    }
+
+    private static String name(JsonNode recipe) {
+        String name = recipe.path("name").asString("Recipe").trim();
+        return name.substring(0, Math.min(80, Math.max(1, name.length())));
+    }
+
+    private static String slug(String name) {
+        String slug =
+                name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+        return slug.length() < 2 ? "recipe" : slug.substring(0, Math.min(60, slug.length()));
+    }
+}

@@ -1,0 +1,146 @@
+package potamos.server.kitchen;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import potamos.core.cooling.Chiller;
+import potamos.core.cooling.Container;
+import potamos.core.heat.Burner;
+import potamos.core.heat.Oven;
+import potamos.core.quantity.Basis;
+import potamos.core.quantity.Estimate;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Power;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+import potamos.core.vessel.Shape;
+import potamos.core.vessel.Vessel;
+import potamos.server.kitchen.Kitchens.OwnedContainer;
+
+/** Equipment as a person measures it with a tape and reads it off a plate. */
+public final class Bodies {
+
+    private Bodies() {}
+
+    /** A steel pot of 2 mm weighs about so much for each dm² of its wall. */
+    private static final double METAL_KG_PER_DM2 = 0.16;
+
+    private static final double KAPPA_SD = 0.2;
+    private static final double FACTOR_SD = 0.15;
+
+    /** Inside measures; which of them count depends on the shape. */
+    public record VesselBody(
+            @NotBlank @Size(max = 40) String name,
+
+            @Schema(allowableValues = {"cylinder", "pan", "kettle"})
+            String shape,
+
+            Double diameterCm,
+            Double heightCm,
+            Double lengthCm,
+            Double breadthCm,
+            Double bowlCm,
+            Double kappa,
+            Double metalKg,
+            Vessel.Handling handling,
+            Vessel.Build build) {
+
+        /** The vessel that these figures make.
+         *
+         * @throws Refusal on the figure that is missing or out of range
+         */
+        public Vessel vessel() {
+            Shape inside = Bodies.shape(shape, diameterCm, heightCm, lengthCm, breadthCm, bowlCm);
+            double metal = metalKg != null ? metalKg : inside.wettedDm2(inside.height()) * METAL_KG_PER_DM2;
+            Refusal.unlessWithin("metalKg", metal, 0.1, 500, "kg");
+            return new Vessel(
+                    name,
+                    inside,
+                    estimate("kappa", kappa, Vessel.bookKappa(), 0.05, 5, KAPPA_SD),
+                    Mass.ofKg(metal),
+                    handling == null ? Vessel.Handling.LIFTED : handling,
+                    build);
+        }
+    }
+
+    record BurnerBody(@NotBlank @Size(max = 40) String name, double ratedKw, double efficiency) {
+        Burner burner() {
+            return new Burner(name, Power.ofKilowatts(ratedKw), efficiency);
+        }
+    }
+
+    record OvenBody(@NotBlank @Size(max = 40) String name, int trays, boolean convection, Double factor) {
+        Oven oven() {
+            Estimate book = Oven.bookFactor(convection);
+            return new Oven(name, trays, convection, estimate("factor", factor, book, 0.4, 2.5, FACTOR_SD));
+        }
+    }
+
+    record ContainerBody(
+            @NotBlank @Size(max = 40) String name,
+            @Schema(allowableValues = {"cylinder", "pan"}) String shape,
+
+            Double diameterCm,
+            Double heightCm,
+            Double lengthCm,
+            Double breadthCm,
+            @NotNull Container.Wall material,
+            double wallMm,
+            double holdsL,
+            int owned) {
+        OwnedContainer container() {
+            if ("kettle".equals(shape)) {
+                throw Refusal.of("shape", "a container is a cylinder or a pan");
+            }
+            Shape inside = Bodies.shape(shape, diameterCm, heightCm, lengthCm, breadthCm, null);
+            return new OwnedContainer(
+                    new Container(name, inside, material, Length.ofMm(wallMm), Volume.ofLitres(holdsL)), owned);
+        }
+    }
+
+    record ChillerBody(
+            @NotBlank @Size(max = 40) String name,
+            @NotNull Chiller.Kind kind,
+            double litres,
+            double airC,
+            double iceKg) {
+        Chiller chiller() {
+            return new Chiller(name, kind, litres, Temperature.ofCelsius(airC), iceKg);
+        }
+    }
+
+    private static Shape shape(
+            String shape, Double diameterCm, Double heightCm, Double lengthCm, Double breadthCm, Double bowlCm) {
+        Length height = Length.ofCm(need("heightCm", heightCm));
+        return switch (shape == null ? "cylinder" : shape) {
+            case "cylinder" -> new Shape.Cylinder(Length.ofCm(need("diameterCm", diameterCm)), height);
+            case "pan" ->
+                new Shape.Pan(
+                        Length.ofCm(need("lengthCm", lengthCm)), Length.ofCm(need("breadthCm", breadthCm)), height);
+            case "kettle" ->
+                new Shape.Kettle(
+                        Length.ofCm(need("diameterCm", diameterCm)), height, Length.ofCm(need("bowlCm", bowlCm)));
+            default -> throw Refusal.of("shape", "one of cylinder, pan, kettle");
+        };
+    }
+
+    /** A figure that somebody typed counts as measured here; one that nobody gave is the book's. */
+    private static Estimate estimate(
+            String field, Double given, Estimate book, double low, double high, double relativeSd) {
+        if (given == null || given == book.value()) {
+            return book;
+        }
+        double value = Refusal.unlessWithin(field, given, low, high, "");
+        return new Estimate(value, value * relativeSd / 2, Basis.MEASURED_HERE);
+    }
+
+    private static double need(String field, Double value) {
+        if (value == null) {
+            throw Refusal.of(field, "is needed here");
+        }
+        return value;
+    }
+}

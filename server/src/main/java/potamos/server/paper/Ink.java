@@ -1,0 +1,130 @@
+package potamos.server.paper;
+
+import java.io.ByteArrayOutputStream;
+import java.io.Closeable;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
+
+/** One page of paper. Lengths are points from the lower left corner. */
+public final class Ink implements Closeable {
+
+    /** Points in a millimetre. */
+    public static final float MM = 72 / 25.4f;
+
+    /** Ships inside PDFBox. */
+    private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
+
+    private final PDDocument document = new PDDocument();
+    private final PDPageContentStream stream;
+    private final PDFont font;
+
+    public Ink(String title, float width, float height) {
+        try {
+            document.getDocumentInformation().setTitle(title);
+            PDPage page = new PDPage(new PDRectangle(width, height));
+            document.addPage(page);
+            font = PDType0Font.load(document, Ink.class.getResourceAsStream(FONT));
+            stream = new PDPageContentStream(document, page);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Words at a place. The one cut that ships is made heavy by drawing its outline too. */
+    public void text(boolean heavy, float size, float x, float y, String words) {
+        try {
+            stream.beginText();
+            stream.setRenderingMode(heavy ? RenderingMode.FILL_STROKE : RenderingMode.FILL);
+            stream.setLineWidth(size / 40);
+            stream.setFont(font, size);
+            stream.newLineAtOffset(x, y);
+            stream.showText(drawable(words));
+            stream.endText();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Words that end at a place. */
+    public void textTo(boolean heavy, float size, float right, float y, String words) {
+        text(heavy, size, right - width(size, words), y, words);
+    }
+
+    public void line(float x1, float y1, float x2, float y2, float thick) {
+        try {
+            stream.setLineWidth(thick);
+            stream.moveTo(x1, y1);
+            stream.lineTo(x2, y2);
+            stream.stroke();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    public void box(float x, float y, float width, float height, float grey) {
+        try {
+            stream.setNonStrokingColor(grey);
+            stream.addRect(x, y, width, height);
+            stream.fill();
+            stream.setNonStrokingColor(0f);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    public float width(float size, String words) {
+        try {
+            return font.getStringWidth(drawable(words)) / 1000 * size;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The largest size up to a wish at which a line fits. */
+    public float fitting(String words, float wish, float room) {
+        float natural = width(wish, words);
+        return natural <= room ? wish : wish * room / natural;
+    }
+
+    /** A character that the font lacks would stop the page; a mark in its place does not. */
+    private String drawable(String words) {
+        StringBuilder kept = new StringBuilder();
+        words.codePoints().forEach(point -> {
+            try {
+                font.encode(Character.toString(point));
+                kept.appendCodePoint(point);
+            } catch (IOException | IllegalArgumentException missing) {
+                kept.append('?');
+            }
+        });
+        return kept.toString();
+    }
+
+    /** The finished page as PDF. */
+    public byte[] pdf() {
+        try {
+            stream.close();
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @Override
+    public void close() {
+        try {
+            document.close();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

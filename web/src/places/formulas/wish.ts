@@ -1,0 +1,117 @@
+import type { ChargeRequest } from '../../api/queries'
+import type { Schemas } from '../../api/client'
+
+export type GoalKind = ChargeRequest['goal']
+export type Schools = Schemas['SchoolsJson']
+
+/** What the address of a charge says: a person who shares it shares the very pot. */
+export interface Wish {
+  goal: GoalKind
+  value?: number
+  vessel?: string
+  simmerMin?: number
+  startNow?: boolean
+  schools: Partial<Record<SchoolField, string>>
+  /** Shares by kind of bed; empty as the formula has it. */
+  bed: Record<string, number>
+  /** Edge in mm by part; empty as the formula has it. */
+  cut: Record<string, number>
+}
+
+export const schoolFields = [
+  'blanch',
+  'tomato',
+  'vegetables',
+  'roast',
+  'density',
+  'cover',
+  'topUp',
+  'transfer',
+  'press',
+  'herbs',
+] as const
+export type SchoolField = (typeof schoolFields)[number]
+
+const goals: GoalKind[] = ['LITRES', 'BED', 'VESSEL', 'WATER']
+
+export function readWish(params: URLSearchParams, litres = 10): Wish {
+  const goal = (params.get('goal') ?? 'LITRES') as GoalKind
+  const value = params.get('value')
+  const schools: Wish['schools'] = {}
+  for (const field of schoolFields) {
+    const word = params.get(field)
+    if (word) schools[field] = word
+  }
+  return {
+    goal: goals.includes(goal) ? goal : 'LITRES',
+    value: goal === 'VESSEL' ? undefined : value ? Number(value) : litres,
+    vessel: params.get('vessel') ?? undefined,
+    simmerMin: params.has('simmer') ? Number(params.get('simmer')) : undefined,
+    startNow: params.get('start') === 'now',
+    schools,
+    bed: readPairs(params.get('bed')),
+    cut: readPairs(params.get('cut')),
+  }
+}
+
+export function writeWish(wish: Wish): URLSearchParams {
+  const made = new URLSearchParams()
+  made.set('goal', wish.goal)
+  if (wish.value !== undefined) made.set('value', String(Math.round(wish.value * 1000) / 1000))
+  if (wish.vessel) made.set('vessel', wish.vessel)
+  if (wish.simmerMin !== undefined) made.set('simmer', String(wish.simmerMin))
+  if (wish.startNow) made.set('start', 'now')
+  for (const field of schoolFields) {
+    const word = wish.schools[field]
+    if (word) made.set(field, word)
+  }
+  if (Object.keys(wish.bed).length) made.set('bed', writePairs(wish.bed))
+  if (Object.keys(wish.cut).length) made.set('cut', writePairs(wish.cut))
+  return made
+}
+
+/** What the server is asked for. */
+export function requestOf(wish: Wish, formula: string): ChargeRequest {
+  const bed = Object.entries(wish.bed)
+  const { blanch, press, ...words } = wish.schools
+  const schools = {
+    ...words,
+    blanch: blanch === undefined ? undefined : blanch === 'true',
+    press: press === undefined ? undefined : press === 'true',
+    simmerMin: wish.simmerMin,
+  } as Schools
+  return {
+    formula,
+    goal: wish.goal,
+    value: wish.value,
+    vesselId: wish.vessel,
+    schools,
+    bed: bed.length ? bed.map(([kind, share]) => ({ kind, share })) : undefined,
+    cutMm: Object.keys(wish.cut).length ? wish.cut : undefined,
+  }
+}
+
+/** A share moved; the others keep their proportions and make up the rest. */
+export function moveShare(shares: Record<string, number>, kind: string, to: number): Record<string, number> {
+  const share = Math.max(0, Math.min(1, to))
+  const others = Object.keys(shares).filter((k) => k !== kind)
+  const rest = others.reduce((sum, k) => sum + shares[k]!, 0)
+  const moved: Record<string, number> = { [kind]: others.length ? share : 1 }
+  for (const other of others)
+    moved[other] = rest > 0 ? (shares[other]! / rest) * (1 - share) : (1 - share) / others.length
+  return Object.fromEntries(Object.keys(shares).map((k) => [k, moved[k]!]))
+}
+
+function readPairs(text: string | null): Record<string, number> {
+  const pairs: Record<string, number> = {}
+  for (const pair of (text ?? '').split(',')) {
+    const [key, value] = pair.split(':')
+    if (key && value && Number.isFinite(Number(value))) pairs[key] = Number(value)
+  }
+  return pairs
+}
+
+const writePairs = (pairs: Record<string, number>) =>
+  Object.entries(pairs)
+    .map(([key, value]) => `${key}:${Math.round(value * 1e6) / 1e6}`)
+    .join(',')
