@@ -64,10 +64,31 @@ public final class ChargeSolver {
         return solver.charge(solver.bedFor(goal));
     }
 
+    /**
+     * Whether a pot may be started on the charge that meets a goal; the same answer as {@link Charge#fits()} of {@link #solve}, at a fraction of its
+     * cost.
+     *
+     * @throws Refusal when nothing meets the goal
+     */
+    public static boolean fits(Formula formula, Pot pot, Goal goal) {
+        ChargeSolver solver = new ChargeSolver(formula, pot);
+        double kg = solver.bedFor(goal);
+        Run run = solver.run(kg);
+        double out = goal instanceof Goal.Litres litres ? litres.out().litres() : Forecaster.litresOut(run);
+        solver.boilDownMin(run, out);
+        return Warnings.startable(run, solver.levels(run), out);
+    }
+
+    /** Litres out when the vessel is filled to its line; 0 when that gives nothing. */
+    public static double litresOfFull(Formula formula, Pot pot) {
+        ChargeSolver solver = new ChargeSolver(formula, pot);
+        return Math.max(0, Forecaster.litresOut(solver.run(solver.bedFor(new Goal.FullVessel()))));
+    }
+
     private double bedFor(Goal goal) {
         if (goal instanceof Goal.Litres litres) {
             double wanted = litres.out().litres();
-            return root(kg -> Forecaster.litresOut(run(kg)) - wanted, "litres");
+            return root(kg -> Forecaster.litresOut(run(kg)) - wanted, leastFor(wanted), "litres");
         }
         if (goal instanceof Goal.BedInHand inHand) {
             if (noBed) {
@@ -77,19 +98,29 @@ public final class ChargeSolver {
         }
         if (goal instanceof Goal.WaterDrawn drawn) {
             double wanted = drawn.water().litres();
-            return root(kg -> water(kg).litres() - wanted, "waterL");
+            return root(kg -> water(kg).litres() - wanted, LEAST_KG, "waterL");
         }
         if (formula.water() instanceof WaterRule.ToTheLine) {
             throw Refusal.of("goal", "water to the line fills the vessel with any bed; give litres or bones instead");
         }
         double working = pot.vessel().workingVolume().litres();
-        return root(kg -> run(kg).everythingIn().litres() - working, "vessel");
+        return root(kg -> run(kg).everythingIn().litres() - working, LEAST_KG, "vessel");
+    }
+
+    /** A bed that certainly gives less than the litres wanted, where its ratio is fixed: no more comes out than half as much again as is drawn. */
+    private double leastFor(double litres) {
+        double ratio = noBed ? 1 : formula.water() instanceof WaterRule.PerKgBed rule ? rule.litresPerKg() : 0;
+        return ratio <= 0 ? LEAST_KG : Math.max(LEAST_KG, litres / (1.5 * ratio));
     }
 
     /** Widens the bracket from a small bed up until the sign turns, so that the root found is the least one. */
-    private static double root(DoubleUnaryOperator f, String field) {
-        double low = LEAST_KG;
+    private static double root(DoubleUnaryOperator f, double from, String field) {
+        double low = from;
         double atLow = f.applyAsDouble(low);
+        if (atLow > 0 && from > LEAST_KG) {
+            low = LEAST_KG;
+            atLow = f.applyAsDouble(low);
+        }
         for (double high = 2 * low; high <= MOST_KG; high *= 2) {
             double atHigh = f.applyAsDouble(high);
             if (atLow * atHigh <= 0) {
@@ -109,13 +140,7 @@ public final class ChargeSolver {
         List<Measure> measures = formula.parts().stream()
                 .map(part -> new Measure(part, part.amount().of(run.raw(), run.water())))
                 .toList();
-        Vessel vessel = pot.vessel();
-        Charge.Levels levels = new Charge.Levels(
-                vessel.shape().levelAt(run.filling()),
-                vessel.shape().levelAt(run.everythingIn()),
-                run.bed().rawHeight(vessel),
-                run.bed().height(vessel, 1),
-                vessel.fillLine());
+        Charge.Levels levels = levels(run);
         return new Charge(
                 formula,
                 run,
@@ -123,14 +148,24 @@ public final class ChargeSolver {
                 levels,
                 forecast,
                 Character.of(formula, run, measures, forecast),
-                boilDownMin(run, forecast),
+                boilDownMin(run, forecast.yield().mid()),
                 Warnings.of(formula, run, levels, forecast));
     }
 
+    private Charge.Levels levels(Run run) {
+        Vessel vessel = pot.vessel();
+        return new Charge.Levels(
+                vessel.shape().levelAt(run.filling()),
+                vessel.shape().levelAt(run.everythingIn()),
+                run.bed().rawHeight(vessel),
+                run.bed().height(vessel, 1),
+                vessel.fillLine());
+    }
+
     /** In the same vessel at half heat: a reduction is gentle. */
-    private double boilDownMin(Run run, Forecast forecast) {
+    private double boilDownMin(Run run, double litresOut) {
         double fraction = run.reduction().toFraction();
-        double before = forecast.yield().mid() / fraction;
+        double before = litresOut / fraction;
         if (fraction >= 1 || before <= 0.1) {
             return 0;
         }

@@ -19,6 +19,14 @@ final class Warnings {
 
     private Warnings() {}
 
+    /** Whether nothing stands against lighting the burner; what may be warned of beside that is left aside. */
+    static boolean startable(Run run, Charge.Levels levels, double litresOut) {
+        double working = run.vessel().workingVolume().litres();
+        return run.everythingIn().litres() <= working * (1 + 1e-9)
+                && levels.cover().cm() >= -1e-9
+                && litresOut >= LEAST_YIELD_L;
+    }
+
     static List<Warning> of(Formula formula, Run run, Charge.Levels levels, Forecast forecast) {
         List<Warning> found = new ArrayList<>();
         Vessel vessel = run.vessel();

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.function.BooleanSupplier;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -43,6 +44,27 @@ class ChargeSolverTest {
         assertThat(charge.measures())
                 .allSatisfy(measure -> assertThat(measure.mass().kg()).isNotNegative());
         assertThat(charge.forecast().yield().low()).isNotNegative();
+    }
+
+    @ParameterizedTest
+    @MethodSource("potamos.core.Samples#potsAndBones")
+    void theQuickAnswerWhetherItFitsIsTheLongOne(PotAndBones given) {
+        for (Formula formula : Book.formulas()) {
+            Goal goal = Samples.litres(1 + given.bonesKg());
+            Pot pot = Samples.pot(given.vessel());
+            assertThat(orRefused(() -> ChargeSolver.fits(formula, pot, goal)))
+                    .as(formula.slug())
+                    .isEqualTo(orRefused(
+                            () -> ChargeSolver.solve(formula, pot, goal).fits()));
+        }
+    }
+
+    private static String orRefused(BooleanSupplier answer) {
+        try {
+            return Boolean.toString(answer.getAsBoolean());
+        } catch (Refusal refused) {
+            return refused.getMessage();
+        }
     }
 
     @Test

@@ -1,6 +1,7 @@
 package potamos.server.accounts;
 
 import jakarta.servlet.DispatcherType;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -25,6 +26,9 @@ class SecurityConfiguration {
     private static final String CONTENT_SECURITY =
             "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline';"
                     + " object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
+
+    private static final int STRONG = 10;
+    private static final int WEAK = 4;
 
     @Bean
     SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
@@ -55,9 +59,10 @@ class SecurityConfiguration {
         return new HttpSessionSecurityContextRepository();
     }
 
+    /** The passwords of a demo are printed beside its sign-in; its start does not wait for hashing them hard. */
     @Bean
-    PasswordEncoder encoder() {
-        return new BCryptPasswordEncoder(10);
+    PasswordEncoder encoder(@Value("${potamos.demo}") boolean demo) {
+        return new BCryptPasswordEncoder(demo ? WEAK : STRONG);
     }
 
     /** Sign-in goes through {@link Accounts}; this keeps Spring from making an account of its own. */

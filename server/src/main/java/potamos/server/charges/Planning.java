@@ -23,7 +23,6 @@ import potamos.core.cooling.CoolingPlan;
 import potamos.core.cooling.Medium;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Part;
-import potamos.core.heat.Air;
 import potamos.core.heat.Burner;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
@@ -88,6 +87,32 @@ public class Planning {
             List<Fit> fits,
             double mostOutL) {}
 
+    /** One look at everything that stands in a kitchen, for all the charges of a request. */
+    private record Site(
+            Kitchens.Kitchen kitchen,
+            List<Thing<Vessel>> vessels,
+            List<Thing<Burner>> burners,
+            List<Kitchens.OwnedContainer> containers,
+            Map<String, BedKind> beds,
+            List<String> taken) {
+
+        Pot pot(Thing<Vessel> vessel, Burner burner) {
+            return new Pot(vessel.figures(), burner, kitchen.air());
+        }
+    }
+
+    private Site site(String kitchenId) {
+        Map<String, BedKind> beds = new HashMap<>();
+        kitchens.beds(kitchenId).forEach(kind -> beds.put(kind.id(), kind));
+        return new Site(
+                kitchens.of(kitchenId),
+                kitchens.vessels(kitchenId),
+                kitchens.burners(kitchenId),
+                kitchens.containers(kitchenId).stream().map(Thing::figures).toList(),
+                beds,
+                inUse.of(kitchenId));
+    }
+
     /**
      * Solves a charge and lays its times.
      *
@@ -95,27 +120,30 @@ public class Planning {
      * @throws NotFound when formula, vessel or burner are not this kitchen's
      */
     public Proposed propose(String kitchenId, ChargeRequest request) {
-        Kitchens.Kitchen kitchen = kitchens.of(kitchenId);
-        Formula base = base(kitchenId, request);
-        Formula formula = chosen(kitchenId, base, request);
+        return propose(site(kitchenId), base(kitchenId, request), request);
+    }
+
+    private Proposed propose(Site site, Formula base, ChargeRequest request) {
+        Formula formula = chosen(site, base, request);
         Goal goal = goal(request);
-        Thing<Burner> burner = burner(kitchenId, request.burnerId());
-        List<String> taken = inUse.of(kitchenId);
-        List<Fit> fits = kitchens.vessels(kitchenId).stream()
-                .map(v -> new Fit(v, fits(formula, kitchen, burner, v, goal), !taken.contains(v.id())))
+        Thing<Burner> burner = burner(site, request.burnerId());
+        List<Fit> fits = site.vessels().stream()
+                .map(v -> new Fit(
+                        v,
+                        fits(formula, site.pot(v, burner.figures()), goal),
+                        !site.taken().contains(v.id())))
                 .toList();
         Thing<Vessel> vessel = vessel(fits, request.vesselId());
-        Pot pot = new Pot(vessel.figures(), burner.figures(), kitchen.air());
+        Pot pot = site.pot(vessel, burner.figures());
         Charge charge = ChargeSolver.solve(formula, pot, goal);
-        CoolingPlan cooling = cooling(kitchenId, kitchen, charge);
+        CoolingPlan cooling = cooling(site, charge);
         CoolingCurve curve = Cooler.curve(cooling);
-        Optional<Planner.Proposal> times =
-                Optional.ofNullable(request.readyBy()).map(by -> times(kitchen, charge, curve, by, request.startAt()));
-        double mostOut = ChargeSolver.solve(formula, pot, new Goal.FullVessel())
-                .forecast()
-                .yield()
-                .mid();
-        return new Proposed(kitchen, base, vessel, burner, charge, cooling, curve, times, fits, mostOut);
+        Optional<Planner.Proposal> times = Optional.ofNullable(request.readyBy())
+                .map(by -> times(site.kitchen(), charge, curve, by, request.startAt()));
+        double mostOut = goal instanceof Goal.FullVessel
+                ? charge.forecast().yield().mid()
+                : ChargeSolver.litresOfFull(formula, pot);
+        return new Proposed(site.kitchen(), base, vessel, burner, charge, cooling, curve, times, fits, mostOut);
     }
 
     /**
@@ -144,25 +172,24 @@ public class Planning {
 
     /** What each other school would change, in the vessel that the charge stands in. */
     List<Effects.EffectView> effects(String kitchenId, ChargeRequest request) {
-        Kitchens.Kitchen kitchen = kitchens.of(kitchenId);
+        Site site = site(kitchenId);
         Goal goal = goal(request);
         Formula base = base(kitchenId, request);
-        Burner burner = burner(kitchenId, request.burnerId()).figures();
-        Vessel vessel = kitchens.vessels(kitchenId).stream()
+        Burner burner = burner(site, request.burnerId()).figures();
+        Pot pot = site.vessels().stream()
                 .filter(v -> v.id().equals(request.vesselId()))
                 .findFirst()
-                .orElseThrow(() -> new NotFound("vessel"))
-                .figures();
-        Pot pot = new Pot(vessel, burner, kitchen.air());
-        Formula standing = chosen(kitchenId, base, request);
+                .map(v -> site.pot(v, burner))
+                .orElseThrow(() -> new NotFound("vessel"));
+        Formula standing = chosen(site, base, request);
         return Effects.of(
                 SchoolsForm.standing(base, standing, request.schools()),
                 request.schools(),
-                timed(standing, pot, goal, kitchen),
-                schools -> timed(chosen(kitchenId, base, request.withSchools(schools)), pot, goal, kitchen));
+                timed(standing, pot, goal),
+                schools -> timed(chosen(site, base, request.withSchools(schools)), pot, goal));
     }
 
-    private static Effects.Timed timed(Formula formula, Pot pot, Goal goal, Kitchens.Kitchen kitchen) {
+    private static Effects.Timed timed(Formula formula, Pot pot, Goal goal) {
         Charge charge = ChargeSolver.solve(formula, pot, goal);
         double minutes = Planner.hotParts(charge).stream()
                 .mapToDouble(part -> part.length().toSeconds() / 60.0)
@@ -172,14 +199,16 @@ public class Planning {
 
     /** Every formula in use with one goal: what would it take, and would it be ready. */
     List<ChargeEndpoint.OverviewView> overview(String kitchenId, ChargeRequest asked) {
+        Site site = site(kitchenId);
         return formulas.all(kitchenId).stream()
-                .map(formula -> overviewOf(kitchenId, formula.slug(), asked.of(formula.slug())))
+                .map(formula -> overviewOf(site, formula, asked.of(formula.slug())))
                 .toList();
     }
 
-    private ChargeEndpoint.OverviewView overviewOf(String kitchenId, String slug, ChargeRequest request) {
+    private ChargeEndpoint.OverviewView overviewOf(Site site, Formula formula, ChargeRequest request) {
+        String slug = formula.slug();
         try {
-            Proposed proposed = propose(kitchenId, request);
+            Proposed proposed = propose(site, formula, request);
             Charge charge = proposed.charge();
             return new ChargeEndpoint.OverviewView(
                     slug,
@@ -216,15 +245,13 @@ public class Planning {
         if (!(goal(request) instanceof Goal.Litres litres)) {
             throw Refusal.of("goal", "only litres are split over vessels");
         }
-        Formula formula = chosen(kitchenId, base(kitchenId, request), request);
-        Air air = kitchens.of(kitchenId).air();
-        Burner burner = burner(kitchenId, request.burnerId()).figures();
-        List<String> taken = inUse.of(kitchenId);
-        List<Thing<Vessel>> free = kitchens.vessels(kitchenId).stream()
-                .filter(v -> !taken.contains(v.id()))
+        Site site = site(kitchenId);
+        Formula formula = chosen(site, base(kitchenId, request), request);
+        Burner burner = burner(site, request.burnerId()).figures();
+        List<Thing<Vessel>> free = site.vessels().stream()
+                .filter(v -> !site.taken().contains(v.id()))
                 .toList();
-        List<Pot> pots =
-                free.stream().map(v -> new Pot(v.figures(), burner, air)).toList();
+        List<Pot> pots = free.stream().map(v -> site.pot(v, burner)).toList();
         return VesselSplit.of(formula, pots, litres.out()).charges().stream()
                 .map(charge -> {
                     Thing<Vessel> vessel = free.stream()
@@ -252,12 +279,12 @@ public class Planning {
     }
 
     /** The formula with the mix, the cuts and the schools that were asked for. */
-    private Formula chosen(String kitchenId, Formula base, ChargeRequest request) {
-        Formula chosen = SchoolsForm.read(request.schools()).applyTo(withOwnFigures(kitchenId, base));
+    private static Formula chosen(Site site, Formula base, ChargeRequest request) {
+        Formula chosen = SchoolsForm.read(request.schools()).applyTo(withOwnFigures(site, base));
         if (request.bed() != null) {
             double cut = base.bed().isEmpty() ? 0 : base.bed().get(0).cutMm();
             chosen = chosen.withBed(request.bed().stream()
-                    .map(b -> new Formula.BedShare(kitchens.bed(kitchenId, b.kind()), b.share(), cut))
+                    .map(b -> new Formula.BedShare(kind(site, b.kind()), b.share(), cut))
                     .toList());
         }
         if (request.cutMm() != null) {
@@ -266,16 +293,19 @@ public class Planning {
         return chosen;
     }
 
+    private static BedKind kind(Site site, String id) {
+        return Optional.ofNullable(site.beds().get(id))
+                .orElseThrow(() -> Refusal.of("bed", "this kitchen has no such kind of bed"));
+    }
+
     /** The kitchen's own figures of a kind of bed count, where it knows the kind. */
-    private Formula withOwnFigures(String kitchenId, Formula formula) {
-        if (formula.bed().isEmpty()) {
-            return formula;
-        }
-        Map<String, BedKind> own = new HashMap<>();
-        kitchens.beds(kitchenId).forEach(kind -> own.put(kind.id(), kind));
-        return formula.withBed(formula.bed().stream()
-                .map(b -> new Formula.BedShare(own.getOrDefault(b.kind().id(), b.kind()), b.share(), b.cutMm()))
-                .toList());
+    private static Formula withOwnFigures(Site site, Formula formula) {
+        return formula.bed().isEmpty()
+                ? formula
+                : formula.withBed(formula.bed().stream()
+                        .map(b -> new Formula.BedShare(
+                                site.beds().getOrDefault(b.kind().id(), b.kind()), b.share(), b.cutMm()))
+                        .toList());
     }
 
     private static Formula cut(Formula formula, Map<String, Double> edges) {
@@ -306,8 +336,8 @@ public class Planning {
         };
     }
 
-    private Thing<Burner> burner(String kitchenId, String id) {
-        List<Thing<Burner>> burners = kitchens.burners(kitchenId);
+    private static Thing<Burner> burner(Site site, String id) {
+        List<Thing<Burner>> burners = site.burners();
         if (id == null) {
             return burners.stream()
                     .max(Comparator.comparingDouble(b -> b.figures().delivered().watts()))
@@ -316,11 +346,9 @@ public class Planning {
         return burners.stream().filter(b -> b.id().equals(id)).findFirst().orElseThrow(() -> new NotFound("burner"));
     }
 
-    private static boolean fits(
-            Formula formula, Kitchens.Kitchen kitchen, Thing<Burner> burner, Thing<Vessel> vessel, Goal goal) {
+    private static boolean fits(Formula formula, Pot pot, Goal goal) {
         try {
-            Pot pot = new Pot(vessel.figures(), burner.figures(), kitchen.air());
-            return ChargeSolver.solve(formula, pot, goal).fits();
+            return ChargeSolver.fits(formula, pot, goal);
         } catch (Refusal refused) {
             return false;
         }
@@ -347,15 +375,15 @@ public class Planning {
                 .orElseThrow(() -> new NotFound("vessel"));
     }
 
-    private CoolingPlan cooling(String kitchenId, Kitchens.Kitchen kitchen, Charge charge) {
-        Container container = kitchens.containers(kitchenId).stream()
-                .map(c -> c.figures().container())
+    private static CoolingPlan cooling(Site site, Charge charge) {
+        Container container = site.containers().stream()
+                .map(Kitchens.OwnedContainer::container)
                 .filter(c -> c.holds().litres() >= SMALLEST_BAIN_L)
                 .findFirst()
                 .orElseThrow(() -> Refusal.of("container", "this kitchen has no container of 5 L or more yet"));
         Volume litres = Volume.ofLitres(Math.max(0.5, charge.forecast().yield().mid()));
         Temperature from = Temperature.ofCelsius(STRAINED_C);
-        Temperature until = kitchen.limits().coldest().plus(-COLD_MARGIN_K);
+        Temperature until = site.kitchen().limits().coldest().plus(-COLD_MARGIN_K);
         Mass ice = Cooler.iceNeeded(litres, from, until).times(ICE_SPARE);
         Medium bath = new Medium.IceBath(ice, Mass.ofKg(Math.max(1, 2 * litres.litres())), true);
         return new CoolingPlan(
