@@ -6,6 +6,7 @@ import { Mouths } from '../../graphics/Mouths'
 import { Failed, Heading, Loading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { cautionName } from '../../words/en'
+import { instantOf } from '../../words/time'
 import { ChargeControls } from './ChargeControls'
 import { ChargePapers } from './ChargePapers'
 import { ChargePot } from './ChargePot'
@@ -31,16 +32,18 @@ export default function ChargePlace() {
 function Solver({ slug, call }: { slug: string; call?: Call }) {
   const units = useUnits()
   const may = useMay()
-  const { now, day } = useTimes()
+  const { now, day, zone } = useTimes()
   const [wish, setWish] = useWish(call)
   const [openedAt] = useState(now)
   const request = useMemo<ChargeRequest>(
     () => ({
       ...requestOf(wish, slug),
-      readyBy: call?.readyBy ?? new Date(openedAt + 24 * 3_600_000).toISOString(),
+      readyBy:
+        call?.readyBy ??
+        (wish.by ? instantOf(wish.by, zone) : new Date(openedAt + 24 * 3_600_000)).toISOString(),
       startAt: wish.startNow ? new Date(openedAt).toISOString() : undefined,
     }),
-    [slug, wish, call, openedAt],
+    [slug, wish, call, openedAt, zone],
   )
   const charge = useCharge(request)
   const accept = useAccept(request, call)

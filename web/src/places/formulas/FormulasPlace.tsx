@@ -8,8 +8,10 @@ import { Choice } from '../../kit/Choice'
 import { Failed, Loading, Note } from '../../kit/Note'
 import { NumberField } from '../../kit/NumberField'
 import { SelectField } from '../../kit/SelectField'
+import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { allergenName, familyName } from '../../words/en'
+import { instantOf, localOf } from '../../words/time'
 import { ReadFileSheet } from './ReadFileSheet'
 
 type Goal = 'LITRES' | 'BED' | 'VESSEL'
@@ -21,7 +23,7 @@ export default function FormulasPlace() {
   const shelf = useShelf()
   const kitchen = useKitchen()
   const may = useMay()
-  const { now } = useTimes()
+  const { now, zone } = useTimes()
   const [params, setParams] = useSearchParams()
   const [reading, setReading] = useState(false)
   const [openedAt] = useState(now)
@@ -29,6 +31,7 @@ export default function FormulasPlace() {
   const goal = (params.get('goal') ?? 'LITRES') as Goal
   const value = Number(params.get('value') ?? (goal === 'BED' ? 11 : 14))
   const vessel = params.get('vessel') ?? ''
+  const by = params.get('by') ?? localOf(openedAt + 24 * 3_600_000, zone)
   const vesselId = vessel || (goal === 'VESSEL' ? kitchen.data?.vessels[0]?.id : undefined)
   const request = useMemo<ChargeRequest | undefined>(
     () =>
@@ -38,27 +41,29 @@ export default function FormulasPlace() {
             goal,
             value: goal === 'VESSEL' ? undefined : value,
             vesselId: vesselId || undefined,
-            readyBy: new Date(openedAt + 24 * 3_600_000).toISOString(),
+            readyBy: instantOf(by, zone).toISOString(),
           },
-    [goal, value, vesselId, openedAt],
+    [goal, value, vesselId, by, zone],
   )
   const overview = useOverview(request)
   if (shelf.isPending) return <Loading what="the formulas" />
   if (!shelf.data)
     return <Failed what="The formulas" error={shelf.error} onRetry={() => void shelf.refetch()} />
-  const set = (next: { goal?: Goal; value?: number; vessel?: string }) => {
+  const set = (next: { goal?: Goal; value?: number; vessel?: string; by?: string }) => {
     const made = new URLSearchParams()
     const g = next.goal ?? goal
     made.set('goal', g)
     if (g !== 'VESSEL') made.set('value', String(next.value ?? (next.goal ? (g === 'BED' ? 11 : 14) : value)))
     const v = next.vessel ?? vessel
     if (v) made.set('vessel', v)
+    const wanted = next.by ?? params.get('by')
+    if (wanted) made.set('by', wanted)
     setParams(made, { replace: true })
   }
   const families = Object.keys(familyName).filter((f) =>
     shelf.data.some((s) => s.family === f && (retiredShown || !s.retired)),
   )
-  const query = `goal=${goal}${goal === 'VESSEL' ? '' : `&value=${value}`}${vesselId ? `&vessel=${vesselId}` : ''}`
+  const query = `goal=${goal}${goal === 'VESSEL' ? '' : `&value=${value}`}${vesselId ? `&vessel=${vesselId}` : ''}${params.has('by') ? `&by=${by}` : ''}`
   const retired = shelf.data.filter((s) => s.retired).length
   return (
     <>
@@ -68,7 +73,7 @@ export default function FormulasPlace() {
       </div>
       <section
         aria-label="Turn it around"
-        className="ruled mb-6 grid items-end gap-x-6 gap-y-3 pb-4 md:grid-cols-[auto_240px_240px]"
+        className="ruled mb-6 grid items-end gap-x-6 gap-y-3 pb-4 md:grid-cols-[auto_200px_200px_220px]"
       >
         <div className="grid gap-1">
           <span className="text-15 font-semibold">Turn it around</span>
@@ -93,10 +98,16 @@ export default function FormulasPlace() {
             ...(kitchen.data?.vessels ?? []).map((v) => ({ value: v.id, name: v.name })),
           ]}
         />
+        <TextField
+          label="Ready by"
+          type="datetime-local"
+          value={by}
+          onValue={(next) => next && set({ by: next })}
+        />
       </section>
       {overview.error && <Note>{overview.error.message}</Note>}
       {families.map((family) => (
-        <section key={family} className="mb-5">
+        <section key={family} className="mb-5" aria-busy={overview.isFetching}>
           <h2 className="text-15 text-quiet m-0 mb-1 font-semibold">{familyName[family]}</h2>
           <ul className="m-0 list-none p-0">
             {shelf.data
@@ -197,6 +208,7 @@ function Row({
               <>
                 {answer.vesselName}
                 {answer.startAt && `, start ${day(answer.startAt)}`}
+                {answer.inTime === false && <span className="text-amber font-semibold">, not in time</span>}
               </>
             ) : (
               <span className="text-amber font-semibold">does not fit {answer.vesselName}</span>

@@ -28,7 +28,7 @@ export function SchoolSwitches({
     onWish({ ...wish, schools: { ...wish.schools, [field]: option } })
   const changed = Object.keys(wish.schools).length > 0
   return (
-    <section className="mt-8">
+    <section className="mt-8" aria-busy={effects.isFetching}>
       <Heading
         aside={
           changed ? (
@@ -61,7 +61,8 @@ export function SchoolSwitches({
                     type="radio"
                     name={field}
                     value={effect.option}
-                    checked={effect.chosen}
+                    // What was just tapped stands at once; the figures follow.
+                    checked={wish.schools[field] ? wish.schools[field] === effect.option : effect.chosen}
                     disabled={effect.refusal !== undefined}
                     onChange={() => choose(field, effect.option)}
                     className="size-6 shrink-0 accent-(--river)"

@@ -7,6 +7,7 @@ const wish: Wish = {
   vessel: 'v1',
   simmerMin: 240,
   startNow: true,
+  by: '2026-03-04T17:00',
   schools: { tomato: 'none', press: 'true' },
   bed: { 'beef-knuckle': 0.75, 'beef-shank-marrow': 0.25 },
   cut: { onion: 14 },

@@ -11,6 +11,8 @@ export interface Wish {
   vessel?: string
   simmerMin?: number
   startNow?: boolean
+  /** When it is wanted, on the kitchen's clock; a call says that itself. */
+  by?: string
   schools: Partial<Record<SchoolField, string>>
   /** Shares by kind of bed; empty as the formula has it. */
   bed: Record<string, number>
@@ -48,6 +50,7 @@ export function readWish(params: URLSearchParams, litres = 10): Wish {
     vessel: params.get('vessel') ?? undefined,
     simmerMin: params.has('simmer') ? Number(params.get('simmer')) : undefined,
     startNow: params.get('start') === 'now',
+    by: params.get('by') ?? undefined,
     schools,
     bed: readPairs(params.get('bed')),
     cut: readPairs(params.get('cut')),
@@ -61,6 +64,7 @@ export function writeWish(wish: Wish): URLSearchParams {
   if (wish.vessel) made.set('vessel', wish.vessel)
   if (wish.simmerMin !== undefined) made.set('simmer', String(wish.simmerMin))
   if (wish.startNow) made.set('start', 'now')
+  if (wish.by) made.set('by', wish.by)
   for (const field of schoolFields) {
     const word = wish.schools[field]
     if (word) made.set(field, word)

@@ -10,7 +10,7 @@ import { SelectField } from '../../kit/SelectField'
 import { Wordmark } from '../../kit/Shell'
 import { TextField } from '../../kit/TextField'
 import type { Units } from '../../words/units'
-import { PotPreview } from '../kitchen/PotPreview'
+import { Drawing } from '../kitchen/equipment'
 
 const profiles = [
   { value: 'us-food-code', name: 'US model food code' },
@@ -157,7 +157,7 @@ export function FirstRun() {
               problem={problem?.fields.ratedKw ?? problem?.fields.burnerKw}
             />
           </div>
-          <PotPreview diameter={diameter} height={height} />
+          <Drawing values={{ shape: 'cylinder', diameterCm: diameter, heightCm: height }} />
         </section>
         {problem && !shown.some((name) => problem.fields[name]) && <Note>{problem.message}</Note>}
         <Button type="submit" tone="act" large disabled={make.isPending}>

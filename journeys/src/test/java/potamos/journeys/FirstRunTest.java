@@ -33,8 +33,8 @@ class FirstRunTest {
                     .see("in Pot 1")
                     .see("Litres out");
             cook.follow("Kitchen").see("At 420 m water boils at 98.6 °C");
-            cook.tap("Add a pot").type("Name", "Pot 1").tap("Add it").see("There is one of that name already");
-            cook.type("Name", "Pot 2").tap("Add it");
+            cook.tap("Add a vessel").type("Name", "Pot 1").tap("Save").see("There is one of that name already");
+            cook.type("Name", "Pot 2").tap("Save");
             cook.page()
                     .getByText("Pot 2", new Page.GetByTextOptions().setExact(true))
                     .first()

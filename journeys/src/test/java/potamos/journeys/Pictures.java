@@ -75,7 +75,8 @@ final class Pictures {
                     .first()
                     .waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
                             .setState(com.microsoft.playwright.options.WaitForSelectorState.ATTACHED));
-            page.waitForFunction("document.fonts.status === 'loaded' && !document.querySelector('[role=status]')");
+            page.waitForFunction(
+                    "() => document.fonts.status === 'loaded' && !document.querySelector('[role=status], [aria-busy=true]')");
             page.screenshot(new Page.ScreenshotOptions()
                     .setPath(folder.resolve(shot.name() + ".png"))
                     .setFullPage(true));

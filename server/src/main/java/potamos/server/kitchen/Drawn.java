@@ -6,6 +6,7 @@ import potamos.core.quantity.Basis;
 import potamos.core.quantity.Length;
 import potamos.core.vessel.Shape;
 import potamos.core.vessel.Vessel;
+import potamos.core.vessel.Vessel.Build;
 
 /**
  * A vessel as a screen draws it.
@@ -36,7 +37,7 @@ public record Drawn(
         double kappa,
         @NotNull Basis kappaBasis,
         double metalKg,
-        Vessel.@NotNull Build build,
+        @NotNull Build build,
         @NotNull List<Double> litresAtCm) {
 
     public static Drawn of(String id, Vessel vessel) {

@@ -6,8 +6,9 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import potamos.core.cooling.Chiller;
+import potamos.core.cooling.Chiller.Kind;
 import potamos.core.cooling.Container;
+import potamos.core.cooling.Container.Wall;
 import potamos.core.quantity.Basis;
 import potamos.core.safety.LimitProfile;
 import potamos.core.vessel.BedKind;
@@ -71,7 +72,7 @@ class KitchenEndpoint {
             double widthCm,
             double breadthCm,
             double heightCm,
-            Container.@NotNull Wall material,
+            @NotNull Wall material,
             double wallMm,
             double holdsL,
             int owned) {
@@ -97,7 +98,7 @@ class KitchenEndpoint {
     record ChillerView(
             @NotNull String id,
             @NotNull String name,
-            Chiller.@NotNull Kind kind,
+            @NotNull Kind kind,
             double litres,
             double airC,
             double iceKg) {}
