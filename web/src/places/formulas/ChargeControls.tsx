@@ -5,6 +5,7 @@ import { NumberField } from '../../kit/NumberField'
 import { Note } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
 import { BedMix } from './BedMix'
+import { WaterRule } from './WaterRule'
 import type { GoalKind, Wish } from './wish'
 
 interface Props {
@@ -93,6 +94,7 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
           ))}
         </div>
       </fieldset>
+      <WaterRule charge={charge} wish={wish} onWish={onWish} />
       <BedMix charge={charge} wish={wish} onWish={onWish} />
     </section>
   )

@@ -8,6 +8,7 @@ const wish: Wish = {
   simmerMin: 240,
   startNow: true,
   by: '2026-03-04T17:00',
+  water: { rule: 'over-the-bed', value: 5 },
   schools: { tomato: 'none', press: 'true' },
   bed: { 'beef-knuckle': 0.75, 'beef-shank-marrow': 0.25 },
   cut: { onion: 14 },
@@ -32,7 +33,12 @@ describe('the address of a charge', () => {
 
   it('asks the server in its own kinds', () => {
     const request = requestOf(wish, 'brown-beef')
-    expect(request.schools).toMatchObject({ tomato: 'none', press: true, simmerMin: 240 })
+    expect(request.schools).toMatchObject({
+      tomato: 'none',
+      press: true,
+      simmerMin: 240,
+      water: { rule: 'over-the-bed', value: 5 },
+    })
     expect(request.bed).toEqual([
       { kind: 'beef-knuckle', share: 0.75 },
       { kind: 'beef-shank-marrow', share: 0.25 },

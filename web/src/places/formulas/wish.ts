@@ -14,6 +14,8 @@ export interface Wish {
   /** When it is wanted, on the kitchen's clock; a call says that itself. */
   by?: string
   schools: Partial<Record<SchoolField, string>>
+  /** What decides the water, where it is not as the formula has it. */
+  water?: { rule: string; value?: number }
   /** Shares by kind of bed; empty as the formula has it. */
   bed: Record<string, number>
   /** Edge in mm by part; empty as the formula has it. */
@@ -51,6 +53,7 @@ export function readWish(params: URLSearchParams, litres = 10): Wish {
     simmerMin: params.has('simmer') ? Number(params.get('simmer')) : undefined,
     startNow: params.get('start') === 'now',
     by: params.get('by') ?? undefined,
+    water: readWater(params.get('water')),
     schools,
     bed: readPairs(params.get('bed')),
     cut: readPairs(params.get('cut')),
@@ -65,6 +68,8 @@ export function writeWish(wish: Wish): URLSearchParams {
   if (wish.simmerMin !== undefined) made.set('simmer', String(wish.simmerMin))
   if (wish.startNow) made.set('start', 'now')
   if (wish.by) made.set('by', wish.by)
+  if (wish.water)
+    made.set('water', wish.water.rule + (wish.water.value === undefined ? '' : `:${wish.water.value}`))
   for (const field of schoolFields) {
     const word = wish.schools[field]
     if (word) made.set(field, word)
@@ -83,6 +88,7 @@ export function requestOf(wish: Wish, formula: string): ChargeRequest {
     blanch: blanch === undefined ? undefined : blanch === 'true',
     press: press === undefined ? undefined : press === 'true',
     simmerMin: wish.simmerMin,
+    water: wish.water,
   } as Schools
   return {
     formula,
@@ -104,6 +110,12 @@ export function moveShare(shares: Record<string, number>, kind: string, to: numb
   for (const other of others)
     moved[other] = rest > 0 ? (shares[other]! / rest) * (1 - share) : (1 - share) / others.length
   return Object.fromEntries(Object.keys(shares).map((k) => [k, moved[k]!]))
+}
+
+function readWater(text: string | null): Wish['water'] {
+  if (!text) return undefined
+  const [rule = '', value] = text.split(':')
+  return { rule, value: value === undefined ? undefined : Number(value) }
 }
 
 function readPairs(text: string | null): Record<string, number> {

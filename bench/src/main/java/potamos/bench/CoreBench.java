@@ -19,11 +19,21 @@ import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
 import potamos.core.batch.Plan;
 import potamos.core.charge.Charge;
+import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Goal;
+import potamos.core.cooling.Container;
+import potamos.core.cooling.ContainerSplit;
+import potamos.core.cooling.Medium;
+import potamos.core.flow.Forecast;
+import potamos.core.flow.Forecaster;
+import potamos.core.flow.Run;
+import potamos.core.formula.Book;
+import potamos.core.formula.Formula;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
+import potamos.core.vessel.Shape;
 import potamos.core.vessel.Vessel;
 
 /** What a drag on the cutaway and a look at a long batch cost. */
@@ -36,6 +46,21 @@ public class CoreBench {
 
     private final Vessel vessel = Samples.cylinder(36, 40);
     private final Goal litres = Samples.litres(15);
+    private final Formula brownBeef = Book.formulas().get(0);
+    private final Run twelveHours = ChargeSolver.solve(
+                    brownBeef.simmeredFor(Duration.ofHours(12)), Samples.pot(vessel), Samples.litres(15))
+            .run();
+    private final List<ContainerSplit.Owned> containers = List.of(
+            new ContainerSplit.Owned(Samples.bain(), 6),
+            new ContainerSplit.Owned(
+                    new Container(
+                            "pan",
+                            new Shape.Pan(Length.ofCm(53), Length.ofCm(32.5), Length.ofCm(10)),
+                            Container.Wall.STEEL,
+                            Length.ofMm(1),
+                            Volume.ofLitres(12)),
+                    6));
+    private final Medium bath = new Medium.IceBath(Mass.ofKg(80), Mass.ofKg(80), true);
     private final Plan plan = Samples.plan();
     private final List<BatchEvent> events = longDay();
     private final Instant now = Samples.at(EVENTS + 100).at();
@@ -43,6 +68,21 @@ public class CoreBench {
     @Benchmark
     public Charge chargeForLitres() {
         return Samples.charge(vessel, litres);
+    }
+
+    @Benchmark
+    public Charge chargeOfALongBrownStockForLitres() {
+        return ChargeSolver.solve(brownBeef, Samples.pot(vessel), litres);
+    }
+
+    @Benchmark
+    public Forecast simmerOfTwelveHours() {
+        return Forecaster.of(twelveHours);
+    }
+
+    @Benchmark
+    public ContainerSplit coolingSplitOverTwelveContainers() {
+        return ContainerSplit.best(Volume.ofLitres(60), Temperature.ofCelsius(85), containers, bath, true, Samples.US);
     }
 
     @Benchmark

@@ -23,6 +23,9 @@ public final class RangeLoad {
     private static final int SCREENS = 50;
     private static final int PACED = 1000;
     private static final int ACTS = 30;
+    private static final int WARM = 100;
+    private static final int DRAGS = 300;
+    private static final int OVERVIEWS = 40;
     private static final long PACE_NS = TimeUnit.MILLISECONDS.toNanos(20);
 
     private RangeLoad() {}
@@ -46,6 +49,8 @@ public final class RangeLoad {
         }
         report("range, asked at a pace", paced(screens));
         acts(cook, batches, screens);
+        report("a charge, as a finger drags", dragged(cook));
+        report("every formula with one goal", overviews(cook));
         System.exit(0);
     }
 
@@ -56,6 +61,33 @@ public final class RangeLoad {
             LockSupport.parkNanos(next - System.nanoTime());
             next += PACE_NS;
             took[i] = screens.get(i % SCREENS).timed("/api/range").join();
+        }
+        return took;
+    }
+
+    /** One figure after another, each a litre line that moved: what a drag waits for, beside the drawing. */
+    private static long[] dragged(Screen cook) {
+        long[] took = new long[DRAGS];
+        Instant by = now(cook).plus(30, ChronoUnit.HOURS);
+        for (int i = -WARM; i < DRAGS; i++) {
+            long start = System.nanoTime();
+            cook.post("/api/charges", """
+                    {"formula": "%s", "goal": "WATER", "value": %s, "readyBy": "%s"}
+                    """.formatted(
+                            i % 2 == 0 ? "brown-beef" : "white-chicken", 12 + (i + WARM) * 0.02, by));
+            if (i >= 0) {
+                took[i] = System.nanoTime() - start;
+            }
+        }
+        return took;
+    }
+
+    private static long[] overviews(Screen cook) {
+        long[] took = new long[OVERVIEWS];
+        for (int i = 0; i < OVERVIEWS; i++) {
+            long start = System.nanoTime();
+            cook.post("/api/charges/overview", "{\"goal\": \"BED\", \"value\": %s}".formatted(8 + i * 0.1));
+            took[i] = System.nanoTime() - start;
         }
         return took;
     }

@@ -1,0 +1,70 @@
+import type { Charge } from '../../api/queries'
+import { SmallNumber } from '../../kit/SmallNumber'
+import { useUnits } from '../../kit/session'
+import type { Wish } from './wish'
+
+/** What may decide the water, each with what it starts from where it is taken first. */
+const rules = (charge: Charge): Record<string, { name: string; start?: number }> => ({
+  'per-kg-bed': { name: 'for each kg of bed', start: round(charge.waterLPerKg) },
+  'over-the-bed': { name: 'so deep over the bed', start: Math.max(0, Math.round(charge.levels.coverCm)) },
+  'to-the-line': { name: 'to the fill line' },
+  'for-the-yield': {
+    name: 'whatever gives, for each kg',
+    start: round(charge.forecast.yieldL.p50 / Math.max(0.1, charge.bedKg)),
+  },
+})
+
+/** The school of the water: by ratio, by cover, by the line, by what comes out. */
+export function WaterRule({
+  charge,
+  wish,
+  onWish,
+}: {
+  charge: Charge
+  wish: Wish
+  onWish: (wish: Wish) => void
+}) {
+  const units = useUnits()
+  const standing = wish.water ?? charge.schools.water
+  if (!standing || charge.bed.length === 0) return null
+  const all = rules(charge)
+  const deep = standing.rule === 'over-the-bed'
+  return (
+    <div className="grid gap-1">
+      <span className="text-15 font-semibold" id="water-rule">
+        Water
+      </span>
+      <div className="flex flex-wrap items-center gap-2">
+        <select
+          aria-labelledby="water-rule"
+          value={standing.rule}
+          onChange={(event) => {
+            const rule = event.target.value
+            onWish({ ...wish, water: { rule, value: all[rule]?.start } })
+          }}
+          className="border-ink bg-raised text-15 text-ink min-h-[48px] min-w-0 flex-1 rounded-md border-2 px-2"
+        >
+          {Object.entries(all).map(([rule, { name }]) => (
+            <option key={rule} value={rule}>
+              {name}
+            </option>
+          ))}
+        </select>
+        {standing.rule !== 'to-the-line' && (
+          <SmallNumber
+            label="Of water"
+            value={standing.value}
+            dimension={deep ? 'cm' : undefined}
+            units={units.units}
+            unit="L/kg"
+            onValue={(value) =>
+              value !== undefined && onWish({ ...wish, water: { rule: standing.rule, value } })
+            }
+          />
+        )}
+      </div>
+    </div>
+  )
+}
+
+const round = (value: number) => Math.round(value * 100) / 100
