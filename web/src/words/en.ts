@@ -74,7 +74,7 @@ export const eventName: Record<string, string> = {
 export const causeName: Record<string, string> = {
   WATER: 'Water',
   TOP_UP: 'Top-ups',
-  WINE: 'Wine',
+  WINE: 'Wine, deglazing',
   GIVEN_BY_SOLIDS: 'Fat from the bed',
   EVAPORATED: 'Steam',
   UPTAKE: 'Held by solids',

@@ -31,6 +31,7 @@ final class Pictures {
                     "side-by-side",
                     "/compare?a=brown-veal%3Fgoal%3DLITRES%26value%3D14&b=brown-veal%3Fgoal%3DLITRES%26value%3D14%26cover%3Dpaper-lid%26topUp%3Dlet-reduce"),
             new Shot("formula-edit", "/formulas/fish-fumet/edit"),
+            new Shot("charge-phone", "ilse", 390, 844, "/formulas/fish-fumet?goal=LITRES&value=8", false),
             new Shot("batch-simmering", "@3"),
             new Shot("batch-cooling", "@2"),
             new Shot("batch-delivered", "@1"),

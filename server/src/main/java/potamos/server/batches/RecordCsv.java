@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.util.List;
 import java.util.Optional;
+import potamos.server.exchange.Spreadsheet;
 
 /** The record of a batch as a table: every entry in the order of arrival, corrections beside what they correct. */
 final class RecordCsv {
@@ -63,10 +64,9 @@ final class RecordCsv {
         }
     }
 
-    /** A spreadsheet takes a text that begins like a formula for one; an apostrophe keeps it a text. */
     private static String cell(Optional<?> value) {
         String text = value.map(Object::toString).orElse("");
         boolean number = value.isPresent() && value.get() instanceof Number;
-        return !number && text.matches("(?s)[=+\\-@\\t\\r].*") ? "'" + text : text;
+        return number ? text : Spreadsheet.text(text);
     }
 }

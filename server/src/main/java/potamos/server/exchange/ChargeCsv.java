@@ -78,11 +78,11 @@ public final class ChargeCsv {
     }
 
     private static void row(CsvWriter csv, String section, String name, double value, String unit, String note) {
-        csv.writeRecord(section, safe(name), String.format(Locale.ROOT, "%.4f", value), unit, safe(note));
-    }
-
-    /** A spreadsheet takes a text that begins like a formula for one; an apostrophe keeps it a text. */
-    static String safe(String text) {
-        return text.matches("(?s)[=+\\-@\\t\\r].*") ? "'" + text : text;
+        csv.writeRecord(
+                section,
+                Spreadsheet.text(name),
+                String.format(Locale.ROOT, "%.4f", value),
+                unit,
+                Spreadsheet.text(note));
     }
 }
