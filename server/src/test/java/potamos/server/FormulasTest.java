@@ -1,7 +1,10 @@
 package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -180,6 +183,67 @@ class FormulasTest {
                 .mapToDouble(JsonNode::asDouble)
                 .sum();
         assertThat(split.body().size()).isGreaterThan(1);
-        assertThat(sum).isCloseTo(48, org.assertj.core.api.Assertions.within(1e-4));
+        assertThat(sum).isCloseTo(48, within(1e-4));
+    }
+
+    @Test
+    void everySchoolSaysWhatItWouldChangeAndTakingItChangesThat() {
+        String vessel = TestKitchen.freshPot(cook);
+        String plain = charge("white-chicken", ", \"vesselId\": \"" + vessel + "\"");
+        JsonNode pressed = effect(cook.post("/api/charges/effects", plain).body(), "press", "true");
+        JsonNode standing = effect(cook.post("/api/charges/effects", plain).body(), "press", "false");
+        assertThat(standing.path("chosen").asBoolean()).isTrue();
+        assertThat(pressed.path("bedKg").asDouble()).isNegative();
+        assertThat(pressed.path("clarity").asDouble()).isNegative();
+
+        double before = cook.post("/api/charges", plain).at("/bedKg").asDouble();
+        double after = cook.post(
+                        "/api/charges",
+                        charge("white-chicken", ", \"vesselId\": \"" + vessel + "\", \"schools\": {\"press\": true}"))
+                .at("/bedKg")
+                .asDouble();
+        assertThat(after - before).isCloseTo(pressed.path("bedKg").asDouble(), within(1e-9));
+    }
+
+    private static JsonNode effect(JsonNode effects, String school, String option) {
+        for (JsonNode effect : effects) {
+            if (effect.path("school").asString().equals(school)
+                    && effect.path("option").asString().equals(option)) {
+                return effect;
+            }
+        }
+        throw new AssertionError("no " + option + " of " + school);
+    }
+
+    @Test
+    void aQuestionIsAnsweredByEveryFormulaOrRefusedInWords() {
+        JsonNode answers = cook.post("/api/charges/overview", "{\"goal\": \"BED\", \"value\": 11}")
+                .body();
+        assertThat(answers.size()).isGreaterThanOrEqualTo(16);
+        for (JsonNode answer : answers) {
+            if (answer.path("slug").asString().equals("glaze")) {
+                assertThat(answer.path("refusal").asString()).contains("no bed");
+            }
+            if (answer.path("slug").asString().equals("white-chicken")) {
+                assertThat(answer.path("bedKg").asDouble()).isEqualTo(11);
+                assertThat(answer.path("litres").asDouble()).isBetween(10.0, 20.0);
+                assertThat(answer.path("vesselName").asString()).isNotEmpty();
+            }
+        }
+    }
+
+    @Test
+    void aPlanThatRunsPastClosingSaysSo() {
+        Instant evening = TestBatch.now().truncatedTo(ChronoUnit.DAYS).plus(42, ChronoUnit.HOURS);
+        assertThat(attended("fish-fumet", evening.minus(8, ChronoUnit.HOURS))).isTrue();
+        assertThat(attended("brown-beef", evening)).isFalse();
+    }
+
+    private boolean attended(String formula, Instant startAt) {
+        String times =
+                ", \"startAt\": \"%s\", \"readyBy\": \"%s\"".formatted(startAt, startAt.plus(30, ChronoUnit.HOURS));
+        return cook.post("/api/charges", charge(formula, times))
+                .at("/plan/attended")
+                .asBoolean();
     }
 }

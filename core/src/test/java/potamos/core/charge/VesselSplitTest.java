@@ -61,16 +61,9 @@ class VesselSplitTest {
 
     @Test
     void fishTooLongAndKelpTooHotAreForeseen() {
-        Formula longFish = Book.formulas().stream()
-                .filter(f -> f.slug().equals("fish-fumet"))
-                .findFirst()
-                .orElseThrow()
-                .simmeredFor(java.time.Duration.ofMinutes(50));
+        Formula longFish = Book.of("fish-fumet").simmeredFor(java.time.Duration.ofMinutes(50));
         assertThat(solve(longFish).character().taints()).extracting(Taint::kind).containsExactly(Taint.Kind.FISH_LONG);
-        Formula kelp = Book.formulas().stream()
-                .filter(f -> f.slug().equals("kelp-flake"))
-                .findFirst()
-                .orElseThrow();
+        Formula kelp = Book.of("kelp-flake");
         assertThat(solve(kelp).character().taints()).isEmpty();
         Formula boiled = kelp.withProcedure(kelp.procedure().stream()
                 .filter(p -> !(p instanceof potamos.core.formula.Phase.Steep))
@@ -81,10 +74,7 @@ class VesselSplitTest {
 
     @Test
     void sulphitesOfTheWineAreDeclared() {
-        Formula fumet = Book.formulas().stream()
-                .filter(f -> f.slug().equals("fish-fumet"))
-                .findFirst()
-                .orElseThrow();
+        Formula fumet = Book.of("fish-fumet");
         Character character = solve(fumet).character();
         // 15 % of the frames as wine at 90 mg/L, in about 0.9 L of fumet for each kg.
         assertThat(character.sulphitesMgPerL()).isBetween(11.0, 20.0);

@@ -102,36 +102,37 @@ class BookTest {
 
     @Test
     void aReductionHasNoBedAndIsSolvedFromItsStock() {
-        Charge half = inAKettle(Book.halfReduction(), new Goal.WaterDrawn(Volume.ofLitres(20)));
+        Charge half = inAKettle(Book.of("half-reduction"), new Goal.WaterDrawn(Volume.ofLitres(20)));
         assertThat(half.run().raw().kg()).isZero();
         // Twenty litres and what is left of the wine, less steam and strainer, then halved.
         assertThat(half.forecast().yield().mid()).isBetween(9.0, 10.5);
         assertThat(half.forecast().gelatinGPerL()).isBetween(33.0, 40.0);
         assertThat(half.boilDownMin()).isBetween(60.0, 300.0);
-        assertThatThrownBy(() -> inAKettle(Book.halfReduction(), Samples.bones(3)))
+        assertThatThrownBy(() -> inAKettle(Book.of("half-reduction"), Samples.bones(3)))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("no bed");
     }
 
     @Test
     void aGlazeIsATenthOrSoAndCuts() {
-        Charge glaze = inAKettle(Book.glaze(), new Goal.WaterDrawn(Volume.ofLitres(30)));
+        Charge glaze = inAKettle(Book.of("glaze"), new Goal.WaterDrawn(Volume.ofLitres(30)));
         assertThat(glaze.forecast().yield().mid() / 30).isBetween(0.09, 0.125);
         assertThat(glaze.forecast().body().name()).isEqualTo("CUTS");
     }
 
     @Test
     void aRoastedVegetableBedShrinksBeforeItMeetsItsWater() {
-        Charge dark = inAKettle(Book.vegetableDark(), Samples.bones(10));
+        Charge dark = inAKettle(Book.of("vegetable-dark"), Samples.bones(10));
         assertThat(dark.run().raw().kg()).isEqualTo(10);
         assertThat(dark.run().bed().mass().kg()).isCloseTo(4.5, within(1e-9));
     }
 
     @Test
     void pressedVegetablesGiveTheirOwnWater() {
-        Formula pressed = new SchoolsBuilder().press(true).build().applyTo(Book.vegetableLight());
-        Ledger drained =
-                inAKettle(Book.vegetableLight(), Samples.bones(10)).forecast().ledger();
+        Formula pressed = new SchoolsBuilder().press(true).build().applyTo(Book.of("vegetable-light"));
+        Ledger drained = inAKettle(Book.of("vegetable-light"), Samples.bones(10))
+                .forecast()
+                .ledger();
         Ledger given = inAKettle(pressed, Samples.bones(10)).forecast().ledger();
         assertThat(drained.of(Ledger.Cause.UPTAKE).litres()).isPositive();
         assertThat(given.of(Ledger.Cause.UPTAKE).litres()).isZero();
@@ -141,17 +142,17 @@ class BookTest {
 
     @Test
     void allergensComeFromBedAndParts() {
-        assertThat(Book.fishFumet().allergens())
+        assertThat(Book.of("fish-fumet").allergens())
                 .contains(Allergen.FISH, Allergen.MILK, Allergen.CELERY, Allergen.SULPHITES);
-        assertThat(Book.shellfish().allergens()).contains(Allergen.CRUSTACEANS);
-        assertThat(Book.vegetableWithSeaweedAndBarley().allergens()).contains(Allergen.GLUTEN);
-        assertThat(Book.kelpAndFlake().allergens()).containsExactly(Allergen.FISH);
+        assertThat(Book.of("shellfish").allergens()).contains(Allergen.CRUSTACEANS);
+        assertThat(Book.of("vegetable-seaweed-barley").allergens()).contains(Allergen.GLUTEN);
+        assertThat(Book.of("kelp-flake").allergens()).containsExactly(Allergen.FISH);
     }
 
     @Test
     void tooSmallAVesselForItsBedIsSaid() {
         Vessel small = Samples.cylinder(20, 15);
-        Charge charge = ChargeSolver.solve(Book.shellfish(), Samples.pot(small), Samples.bones(6));
+        Charge charge = ChargeSolver.solve(Book.of("shellfish"), Samples.pot(small), Samples.bones(6));
         assertThat(charge.warnings()).extracting(Warning::kind).contains(Warning.Kind.RUNS_OVER);
     }
 

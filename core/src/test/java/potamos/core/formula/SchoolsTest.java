@@ -148,11 +148,11 @@ class SchoolsTest {
     @Test
     void theLightSchoolUsesHalfTheVegetablesForALitreOnceReduced() {
         Charge dense = ChargeSolver.solve(
-                density(Schools.Density.DENSE).applyTo(Book.vegetableLight()),
+                density(Schools.Density.DENSE).applyTo(Book.of("vegetable-light")),
                 Samples.pot(Samples.kettle()),
                 Samples.litres(10));
         Charge light = ChargeSolver.solve(
-                density(Schools.Density.LIGHT_REDUCED).applyTo(Book.vegetableLight()),
+                density(Schools.Density.LIGHT_REDUCED).applyTo(Book.of("vegetable-light")),
                 Samples.pot(Samples.kettle()),
                 Samples.litres(10));
         assertThat(light.forecast().ledger().yield().litres()).isCloseTo(10, within(1e-6));
@@ -196,8 +196,8 @@ class SchoolsTest {
                                 Optional.empty())
                         .applyTo(white));
         Schools squeeze = kept(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(true));
-        assertField("press", () -> squeeze.applyTo(Book.kelpAndFlake()));
+        assertField("press", () -> squeeze.applyTo(Book.of("kelp-flake")));
         Schools held = kept(Optional.empty(), Optional.of(Schools.TopUp.HOLD), Optional.empty(), Optional.empty());
-        assertField("topUp", () -> held.applyTo(Book.glaze()));
+        assertField("topUp", () -> held.applyTo(Book.of("glaze")));
     }
 }

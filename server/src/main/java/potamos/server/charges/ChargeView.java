@@ -6,7 +6,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import potamos.core.batch.Timeline;
-import potamos.core.charge.Character;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.cooling.Cooler;
@@ -17,9 +16,6 @@ import potamos.core.flow.Ledger;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Usual;
 import potamos.core.liquor.Body;
-import potamos.core.liquor.Clarity;
-import potamos.core.liquor.CutAdviser;
-import potamos.core.liquor.Taint;
 import potamos.core.quantity.Band;
 import potamos.core.safety.Caution;
 import potamos.server.exchange.SchoolsForm;
@@ -70,64 +66,6 @@ public record ChargeView(
 
     /** A kind of bed in the mix. */
     public record ShareView(@NotNull String kind, @NotNull String name, double share, double kg) {}
-
-    /** A cut part: how much of its flavour it gives, and which cuts would fit. */
-    public record CutView(
-            @NotNull String id,
-            @NotNull String name,
-            double cutMm,
-            double minutes,
-            double spent,
-            double smallestMm,
-            double largestMm,
-            @NotNull CutAdviser.Fit fit) {}
-
-    public record ClarityShareView(@NotNull Clarity.Cause cause, double points) {}
-
-    public record TaintView(
-            @NotNull Taint.Kind kind,
-            double value,
-            double limit,
-            @NotNull String unit) {}
-
-    /** What the stock will taste and look like. */
-    public record CharacterView(
-            @NotNull List<CutView> cuts,
-            double clarity,
-            @NotNull List<ClarityShareView> clarityShares,
-            @NotNull List<TaintView> taints,
-            double saltGPerL,
-            double saltAfterGPerL,
-            boolean saltTooMuch,
-            double sulphitesMgPerL,
-            boolean declaresSulphites) {
-        public static CharacterView of(Character character) {
-            return new CharacterView(
-                    character.cuts().stream()
-                            .map(c -> new CutView(
-                                    c.id(),
-                                    c.name(),
-                                    c.cutMm(),
-                                    c.minutes(),
-                                    c.spent(),
-                                    c.advice().smallestMm(),
-                                    c.advice().largestMm(),
-                                    c.fit()))
-                            .toList(),
-                    character.clarity().index(),
-                    character.clarity().shares().stream()
-                            .map(s -> new ClarityShareView(s.cause(), s.points()))
-                            .toList(),
-                    character.taints().stream()
-                            .map(t -> new TaintView(t.kind(), t.value(), t.limit(), t.unit()))
-                            .toList(),
-                    character.salt().gPerL(),
-                    character.salt().afterGPerL(),
-                    character.salt().tooMuch(),
-                    character.sulphitesMgPerL(),
-                    character.declaresSulphites());
-        }
-    }
 
     /** Something outside what the trade calls usual. */
     public record UsualView(

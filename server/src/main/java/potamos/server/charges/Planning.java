@@ -22,7 +22,6 @@ import potamos.core.cooling.CoolingCurve;
 import potamos.core.cooling.CoolingPlan;
 import potamos.core.cooling.Medium;
 import potamos.core.formula.Formula;
-import potamos.core.formula.Part;
 import potamos.core.heat.Burner;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
@@ -124,7 +123,7 @@ public class Planning {
     }
 
     private Proposed propose(Site site, Formula base, ChargeRequest request) {
-        Formula formula = chosen(site, base, request);
+        Formula formula = Choices.of(base, request, site.beds());
         Goal goal = goal(request);
         Thing<Burner> burner = burner(site, request.burnerId());
         List<Fit> fits = site.vessels().stream()
@@ -181,12 +180,12 @@ public class Planning {
                 .findFirst()
                 .map(v -> site.pot(v, burner))
                 .orElseThrow(() -> new NotFound("vessel"));
-        Formula standing = chosen(site, base, request);
+        Formula standing = Choices.of(base, request, site.beds());
         return Effects.of(
                 SchoolsForm.standing(base, standing, request.schools()),
                 request.schools(),
                 timed(standing, pot, goal),
-                schools -> timed(chosen(site, base, request.withSchools(schools)), pot, goal));
+                schools -> timed(Choices.of(base, request.withSchools(schools), site.beds()), pot, goal));
     }
 
     private static Effects.Timed timed(Formula formula, Pot pot, Goal goal) {
@@ -246,7 +245,7 @@ public class Planning {
             throw Refusal.of("goal", "only litres are split over vessels");
         }
         Site site = site(kitchenId);
-        Formula formula = chosen(site, base(kitchenId, request), request);
+        Formula formula = Choices.of(base(kitchenId, request), request, site.beds());
         Burner burner = burner(site, request.burnerId()).figures();
         List<Thing<Vessel>> free = site.vessels().stream()
                 .filter(v -> !site.taken().contains(v.id()))
@@ -276,49 +275,6 @@ public class Planning {
             throw Refusal.of("formula", "which one, or a draft");
         }
         return formulas.of(kitchenId, request.formula());
-    }
-
-    /** The formula with the mix, the cuts and the schools that were asked for. */
-    private static Formula chosen(Site site, Formula base, ChargeRequest request) {
-        Formula chosen = SchoolsForm.read(request.schools()).applyTo(withOwnFigures(site, base));
-        if (request.bed() != null) {
-            double cut = base.bed().isEmpty() ? 0 : base.bed().get(0).cutMm();
-            chosen = chosen.withBed(request.bed().stream()
-                    .map(b -> new Formula.BedShare(kind(site, b.kind()), b.share(), cut))
-                    .toList());
-        }
-        if (request.cutMm() != null) {
-            chosen = cut(chosen, request.cutMm());
-        }
-        return chosen;
-    }
-
-    private static BedKind kind(Site site, String id) {
-        return Optional.ofNullable(site.beds().get(id))
-                .orElseThrow(() -> Refusal.of("bed", "this kitchen has no such kind of bed"));
-    }
-
-    /** The kitchen's own figures of a kind of bed count, where it knows the kind. */
-    private static Formula withOwnFigures(Site site, Formula formula) {
-        return formula.bed().isEmpty()
-                ? formula
-                : formula.withBed(formula.bed().stream()
-                        .map(b -> new Formula.BedShare(
-                                site.beds().getOrDefault(b.kind().id(), b.kind()), b.share(), b.cutMm()))
-                        .toList());
-    }
-
-    private static Formula cut(Formula formula, Map<String, Double> edges) {
-        List<Part> parts = formula.parts().stream()
-                .map(p -> edges.containsKey(p.id()) && edges.get(p.id()) != null ? p.cutTo(edges.get(p.id())) : p)
-                .toList();
-        Double bed = edges.get("bed");
-        Formula cut = formula.withParts(parts);
-        return bed == null
-                ? cut
-                : cut.withBed(cut.bed().stream()
-                        .map(b -> new Formula.BedShare(b.kind(), b.share(), bed))
-                        .toList());
     }
 
     private static Goal goal(ChargeRequest request) {

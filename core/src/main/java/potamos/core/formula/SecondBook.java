@@ -1,0 +1,91 @@
+package potamos.core.formula;
+
+import static potamos.core.formula.Book.SHORT_CADENCE;
+import static potamos.core.formula.Book.fill;
+import static potamos.core.formula.Book.heldHot;
+import static potamos.core.formula.Book.minutes;
+import static potamos.core.formula.Book.perLitre;
+import static potamos.core.formula.Book.percent;
+import static potamos.core.formula.Book.simmer;
+import static potamos.core.formula.Book.start;
+
+import java.util.List;
+import potamos.core.quantity.Temperature;
+import potamos.core.safety.Caution;
+
+/** What the book makes of what is there already: spent bones, and finished stocks boiled down. */
+final class SecondBook {
+
+    private SecondBook() {}
+
+    static List<Formula> formulas() {
+        return List.of(secondWetting(), halfReduction(), glaze());
+    }
+
+    private static Formula secondWetting() {
+        return new Formula(
+                "second-wetting",
+                "Second wetting",
+                Family.SECOND_WETTING,
+                1,
+                List.of(new Formula.BedShare(Beds.SPENT_BONES, 1)),
+                new WaterRule.PerKgBed(1.2),
+                List.of(percent("onion", 3, start(), 16), percent("celery", 1.5, start(), 16)),
+                List.of(
+                        fill(),
+                        new Phase.BringUp(),
+                        simmer(180, 120, 240, heldHot(), new Phase.Skim(minutes(30), minutes(60), minutes(60))),
+                        new Phase.Rest(minutes(15)),
+                        new Phase.Strain(2, false, Phase.Transfer.LADLE),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(10))),
+                3,
+                3,
+                List.of(Caution.LIFTING, Caution.HOT_STRAINING));
+    }
+
+    private static Formula halfReduction() {
+        return new Formula(
+                "half-reduction",
+                "Half reduction",
+                Family.REDUCTION,
+                1,
+                List.of(),
+                new WaterRule.PerKgBed(1),
+                List.of(perLitre("shallot", 25), perLitre("wine-red", 90)),
+                List.of(
+                        new Phase.WineDown(0.33),
+                        new Phase.Fill(Temperature.ofCelsius(4), new Liquid(Liquid.Kind.STOCK, 18, 0)),
+                        new Phase.BringUp(),
+                        simmer(15, 5, 30, Phase.TopUp.none(), SHORT_CADENCE),
+                        new Phase.Reduce(0.5),
+                        new Phase.Strain(1, false, Phase.Transfer.POUR),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(10))),
+                3,
+                3,
+                List.of(Caution.HOT_STRAINING));
+    }
+
+    private static Formula glaze() {
+        return new Formula(
+                "glaze",
+                "Glaze",
+                Family.REDUCTION,
+                1,
+                List.of(),
+                new WaterRule.PerKgBed(1),
+                List.of(),
+                List.of(
+                        new Phase.Fill(Temperature.ofCelsius(4), new Liquid(Liquid.Kind.STOCK, 18, 0)),
+                        new Phase.BringUp(),
+                        simmer(15, 5, 30, Phase.TopUp.none(), SHORT_CADENCE),
+                        new Phase.Reduce(0.11),
+                        new Phase.Strain(1, false, Phase.Transfer.POUR),
+                        new Phase.Cool(),
+                        new Phase.Portion(minutes(15))),
+                5,
+                6,
+                List.of(Caution.HOT_STRAINING));
+    }
+}
