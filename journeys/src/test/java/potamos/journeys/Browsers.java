@@ -35,7 +35,8 @@ final class Browsers implements AutoCloseable {
                 .setBaseURL(url)
                 .setViewportSize(width, height)
                 .setReducedMotion(ReducedMotion.REDUCE));
-        context.setDefaultTimeout(15_000);
+        // A shared machine has slow minutes; a person would wait as well.
+        context.setDefaultTimeout(40_000);
         return context;
     }
 

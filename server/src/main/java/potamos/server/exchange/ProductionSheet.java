@@ -27,9 +27,13 @@ public final class ProductionSheet {
     private static final float MARGIN = 14 * Ink.MM;
     private static final float RIGHT = WIDTH - MARGIN;
     private static final float COLUMN = 108 * Ink.MM;
-    private static final float ROW = 21;
-    private static final float HEAD = 11;
-    private static final float BODY = 14;
+    private static final float ROW = 28;
+    private static final float HEAD = 13;
+    private static final float BODY = 18;
+    /** The right column has up to twenty rows, so they stand closer. */
+    private static final float RIGHT_ROW = 24;
+
+    private static final float RIGHT_BODY = 15.5f;
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
 
@@ -159,6 +163,17 @@ public final class ProductionSheet {
                 at = rightRow(at, "Reduce", minutes(charge.boilDownMin()));
             }
         }
+        for (Phase.Roast roast : charge.formula().phases(Phase.Roast.class)) {
+            at = rightRow(at - 4, "Roast at " + celsius(roast.oven()), "to shade " + plain(roast.shade()));
+            at = rightRow(at, "turn", "every " + roast.turnEvery().toMinutes() + " min");
+        }
+        for (Phase.Deglaze deglaze : charge.formula().phases(Phase.Deglaze.class)) {
+            double water = deglaze.litresPerKgBed() * charge.run().raw().kg();
+            at = rightRow(at, "Deglaze with " + litres(water), "down to " + percent(deglaze.toFraction()));
+        }
+        for (Phase.WineDown wine : charge.formula().phases(Phase.WineDown.class)) {
+            at = rightRow(at, "Cook the wine down", "to " + percent(wine.toFraction()));
+        }
         Phase.Skim skim = charge.run().simmer().skim();
         if (!skim.early().isZero()) {
             at = rightRow(
@@ -172,6 +187,9 @@ public final class ProductionSheet {
                     at,
                     "Top up when down",
                     cm(charge.run().simmer().topUp().drop().cm()));
+        }
+        if (charge.boilDownMin() > 0) {
+            at = rightRow(at, "Reduce", "to " + percent(charge.formula().reducesTo()));
         }
         at = rightRow(
                 at,
@@ -218,11 +236,20 @@ public final class ProductionSheet {
     }
 
     private float rightRow(float at, String name, String value) {
-        float room = RIGHT - COLUMN - ink.width(BODY, value) - 6;
-        ink.text(false, ink.fitting(name, BODY, room), COLUMN, at - ROW + 6, name);
-        ink.textTo(true, BODY, RIGHT, at - ROW + 6, value);
-        ink.line(COLUMN, at - ROW, RIGHT, at - ROW, 0.4f);
-        return at - ROW;
+        float size = ink.fitting(value, RIGHT_BODY, (RIGHT - COLUMN) * 0.6f);
+        float room = RIGHT - COLUMN - ink.width(size, value) - 6;
+        ink.text(false, ink.fitting(name, RIGHT_BODY, room), COLUMN, at - RIGHT_ROW + 6, name);
+        ink.textTo(true, size, RIGHT, at - RIGHT_ROW + 6, value);
+        ink.line(COLUMN, at - RIGHT_ROW, RIGHT, at - RIGHT_ROW, 0.4f);
+        return at - RIGHT_ROW;
+    }
+
+    private static String plain(double value) {
+        return String.format(Locale.ROOT, value == Math.floor(value) ? "%.0f" : "%.1f", value);
+    }
+
+    private static String percent(double fraction) {
+        return String.format(Locale.ROOT, "%.0f %%", fraction * 100);
     }
 
     private static String words(String stage) {
