@@ -2,7 +2,6 @@ import type { Problem } from '../../api/client'
 import { useLarder, type FormulaJson } from '../../api/queries'
 import { Heading } from '../../kit/Note'
 import { SmallNumber } from '../../kit/SmallNumber'
-import { useUnits } from '../../kit/session'
 import { TextField } from '../../kit/TextField'
 import { PartRows } from './PartRows'
 import { ProcedureRows } from './ProcedureRows'
@@ -32,7 +31,6 @@ const rules: [string, string, string][] = [
 /** Everything that a formula is, in the order of work. */
 export function FormulaForm(props: FormProps) {
   const { formula, onFormula, problem, readOnly } = props
-  const units = useUnits()
   const rule = rules.find(([word]) => word === formula.water.rule) ?? rules[0]!
   return (
     <fieldset disabled={readOnly} className="m-0 grid min-w-0 gap-7 border-0 p-0">
@@ -102,7 +100,6 @@ export function FormulaForm(props: FormProps) {
           }
           problem={reasonAt(problem, 'frozenMonths')}
         />
-        <span className="sr-only">{units.units}</span>
       </section>
     </fieldset>
   )

@@ -1,7 +1,7 @@
 package potamos.server.calc;
 
 import static potamos.server.calc.CalcReader.need;
-import static potamos.server.calc.CalcReader.word;
+import static potamos.server.exchange.PhaseForm.word;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.security.SecurityRequirement;
@@ -50,6 +50,7 @@ import potamos.core.vessel.Bed;
 import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Vessel;
 import potamos.server.charges.ChargeView;
+import potamos.server.exchange.PhaseForm;
 import potamos.server.exchange.SchoolsForm;
 
 /** Calculations over HTTP. They store nothing and read nothing that is stored. */
@@ -114,7 +115,7 @@ class CalcEndpoint {
                 charge.character().clarity().index(),
                 charge.character().salt().afterGPerL(),
                 charge.character().sulphitesMgPerL(),
-                formula.allergens().stream().map(CalcReader::word).toList(),
+                formula.allergens().stream().map(PhaseForm::word).toList(),
                 defaults.taken());
     }
 
@@ -281,7 +282,7 @@ class CalcEndpoint {
         Temperature at = Temperature.ofCelsius(
                 Refusal.unlessWithin("simmerC", defaults.or("simmerC", in.simmerC(), 93.0), 0, 110, "°C"));
         double minutes = Refusal.unlessWithin("simmerMin", need("simmerMin", in.simmerMin()), 1, 48 * 60, "min");
-        Diffusion.Cut cut = word(Diffusion.Cut.class, "cut", defaults.or("cut", in.cut(), "cube"));
+        Diffusion.Cut cut = CalcReader.word(Diffusion.Cut.class, "cut", defaults.or("cut", in.cut(), "cube"));
         double edge = need("edgeMm", in.edgeMm());
         CutAdviser advice = CutAdviser.of(cut, at, minutes);
         return new CalcJson.CutOut(

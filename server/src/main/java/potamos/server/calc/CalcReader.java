@@ -1,7 +1,6 @@
 package potamos.server.calc;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -26,6 +25,7 @@ import potamos.core.vessel.Shape;
 import potamos.core.vessel.Vessel;
 import potamos.server.exchange.FormulaForm;
 import potamos.server.exchange.FormulaJson;
+import potamos.server.exchange.PhaseForm;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -216,7 +216,7 @@ class CalcReader {
 
     static <E extends Enum<E>> E word(Class<E> type, String field, String word) {
         for (E value : type.getEnumConstants()) {
-            if (word(value).equals(word)) {
+            if (PhaseForm.word(value).equals(word)) {
                 return value;
             }
         }
@@ -226,12 +226,8 @@ class CalcReader {
                         + String.join(
                                 ", ",
                                 java.util.Arrays.stream(type.getEnumConstants())
-                                        .map(CalcReader::word)
+                                        .map(PhaseForm::word)
                                         .toList()));
-    }
-
-    static String word(Enum<?> value) {
-        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     static <T> T need(String field, T value) {

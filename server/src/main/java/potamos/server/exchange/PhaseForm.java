@@ -13,7 +13,7 @@ import potamos.server.Json;
 import potamos.server.exchange.FormulaJson.PhaseJson;
 
 /** A phase of the core and its form in the open format, both ways. */
-final class PhaseForm {
+public final class PhaseForm {
 
     private PhaseForm() {}
 
@@ -226,7 +226,7 @@ final class PhaseForm {
     }
 
     /** Words of an enum as the format writes them: {@code second-wetting}. */
-    static String word(Enum<?> value) {
+    public static String word(Enum<?> value) {
         return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
