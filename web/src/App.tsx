@@ -17,6 +17,7 @@ const BatchPlace = lazy(() => import('./places/batch/BatchPlace'))
 const BatchesPlace = lazy(() => import('./places/batch/BatchesPlace'))
 const ColdPlace = lazy(() => import('./places/coldside/ColdPlace'))
 const LotPlace = lazy(() => import('./places/coldside/LotPlace'))
+const TrimPlace = lazy(() => import('./places/trim/TrimPlace'))
 const KitchenPlace = lazy(() => import('./places/kitchen/KitchenPlace'))
 
 export function App() {
@@ -52,6 +53,7 @@ export function App() {
                 <Route path="/batches" element={<BatchesPlace />} />
                 <Route path="/batches/:id" element={<BatchPlace />} />
                 <Route path="/cold" element={<ColdPlace />} />
+                <Route path="/trim" element={<TrimPlace />} />
                 <Route path="/kitchen" element={<KitchenPlace />} />
               </>
             )}

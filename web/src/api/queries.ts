@@ -124,6 +124,10 @@ export const useLarder = () =>
     staleTime: Infinity,
   })
 
+export type Trim = Schemas['TrimView']
+
+export const useTrim = () => useQuery({ queryKey: ['trim'], queryFn: () => data(api.GET('/api/trim')) })
+
 export const useTokens = (enabled: boolean) =>
   useQuery({ queryKey: ['tokens'], queryFn: () => data(api.GET('/api/tokens')), enabled })
 
@@ -141,6 +145,7 @@ const TOUCHES: Record<string, string[]> = {
   calls: ['calls'],
   kitchen: ['kitchen', 'charge'],
   formulas: ['formulas', 'menu', 'charge'],
+  trim: ['trim', 'charge'],
   clock: ['session', 'range', 'batch', 'calls', 'charge'],
 }
 

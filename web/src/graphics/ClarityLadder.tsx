@@ -1,14 +1,17 @@
 import { clarityName } from '../words/en'
+import { spread } from '../words/units'
 
 interface Props {
   index: number
+  /** One time in ten below, one time in ten above. */
+  band?: { p10: number; p90: number }
   shares: { cause: string; points: number }[]
 }
 
 const HEIGHT = 22
 
 /** How much of the light comes through a ladle of it, and what took the rest, cause by cause. */
-export function ClarityLadder({ index, shares }: Props) {
+export function ClarityLadder({ index, band, shares }: Props) {
   const shown = shares.filter((share) => share.points >= 0.5)
   const from = shown.map((_, i) => index + shown.slice(0, i).reduce((sum, s) => sum + s.points, 0))
   return (
@@ -41,6 +44,7 @@ export function ClarityLadder({ index, shares }: Props) {
       <figcaption className="text-15 text-quiet mt-1 flex flex-wrap gap-x-4">
         <span className="text-ink">
           Clarity <b className="font-mono font-semibold">{Math.round(index)}</b> of 100
+          {band && <span className="text-quiet">, likely {spread(band, 1)}</span>}
         </span>
         {shown.map((share) => (
           <span key={share.cause}>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { clockTime, dayTime, duration, fromNow, instantOf, localOf } from './time'
+import { clockTime, dayTime, duration, durationSpread, fromNow, instantOf, localOf } from './time'
 
 const zone = 'Europe/Zurich'
 const now = new Date('2026-03-03T10:10:00Z').getTime()
@@ -24,6 +24,15 @@ describe('time', () => {
     expect(fromNow(new Date(now + 12 * 60_000).toISOString(), now)).toBe('in 12 min')
     expect(fromNow(new Date(now).toISOString(), now)).toBe('now')
     expect(fromNow(new Date(now - 8 * 60_000).toISOString(), now)).toBe('8 min late')
+  })
+
+  it('says a stretch no finer than it is known', () => {
+    expect(durationSpread(27.6, 41.2)).toBe('28–41 min')
+    expect(durationSpread(47, 64)).toBe('47–64 min')
+    expect(durationSpread(72, 107)).toBe('1 h 12 – 1 h 47')
+    expect(durationSpread(104, 171)).toBe('1 h 45 – 2 h 50')
+    expect(durationSpread(30.2, 30.4)).toBe('30 min')
+    expect(durationSpread(95, undefined)).toBe('1 h 35 or more')
   })
 
   it('reads a wall-clock field in the kitchen’s zone, across a change of the clocks too', () => {

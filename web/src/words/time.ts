@@ -45,6 +45,16 @@ export function duration(minutes: number): string {
     : `${Math.floor(whole / 60)} h ${String(rest).padStart(2, '0')}`
 }
 
+/** «28–41 min», «47–64 min», «1 h 10 – 1 h 45», «28 min or more». */
+export function durationSpread(from: number, to: number | undefined): string {
+  if (to === undefined) return `${duration(from)} or more`
+  const step = to - from > 60 ? 5 : 1
+  const low = Math.round(from / step) * step
+  const high = Math.round(to / step) * step
+  if (low === high) return duration(low)
+  return low < 60 && high < 100 ? `${low}–${high} min` : `${duration(low)} – ${duration(high)}`
+}
+
 /** «now», «in 12 min», «8 min late». */
 export function fromNow(instant: string | number, now: number): string {
   const minutes = Math.round((new Date(instant).getTime() - now) / 60_000)

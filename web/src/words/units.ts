@@ -72,6 +72,14 @@ export function weight(kg: number, units: Units): string {
   return `${figure(kg, kg < 10 ? 0.05 : 0.1)} kg`
 }
 
+/** A band without its unit, «10–15»: no finer than it deserves, and one figure where both ends look alike. */
+export function spread(band: { p10: number; p90: number }, finest: number): string {
+  const step = stepFor(band.p90 - band.p10, finest)
+  const low = figure(band.p10, step)
+  const high = figure(band.p90, step)
+  return low === high ? low : `${low}–${high}`
+}
+
 export function formatters(units: Units) {
   const show = (dimension: Dimension) => (value: number, step?: number) => {
     const scale = scaleOf(units, dimension)
@@ -91,8 +99,7 @@ export function formatters(units: Units) {
     },
     spread: (band: { p10: number; p90: number }) => {
       const scale = scaleOf(units, 'litres')
-      const step = stepFor(scale.to(band.p90) - scale.to(band.p10), scale.step)
-      return `${figure(scale.to(band.p10), step)}–${figure(scale.to(band.p90), step)} ${scale.unit}`
+      return `${spread({ p10: scale.to(band.p10), p90: scale.to(band.p90) }, scale.step)} ${scale.unit}`
     },
   }
 }

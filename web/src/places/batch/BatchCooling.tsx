@@ -1,3 +1,5 @@
+import type { Schemas } from '../../api/client'
+import type { Formatters } from '../../words/units'
 import type { Page } from '../../api/queries'
 import { Wedge } from '../../graphics/Wedge'
 import { Heading, Note } from '../../kit/Note'
@@ -79,8 +81,8 @@ export function BatchCooling({ page }: { page: Page }) {
         </tbody>
       </table>
       <p className="text-15 text-quiet mt-3 mb-0">
-        Planned: {cooling.plan.count} × {cooling.plan.container}, {units.litres(cooling.plan.eachL)} each,
-        stirred in ice water with at least {units.kg(cooling.plan.iceKg)} of ice. {limitsNote}
+        Planned: {intoWords(cooling.plan.into, units)}, stirred in ice water with at least{' '}
+        {units.kg(cooling.plan.iceKg)} of ice. {limitsNote}
       </p>
       {cooling.overall === 'WILL_FAIL' && (
         <Note tone="hazard">
@@ -93,4 +95,11 @@ export function BatchCooling({ page }: { page: Page }) {
       )}
     </div>
   )
+}
+
+/** «2 × 10 L steel bain, 7.5 L each, and 1 × 5 L tub, 3.0 L». */
+function intoWords(into: Schemas['FilledView'][], units: Formatters): string {
+  return into
+    .map((f) => `${f.count} × ${f.container}, ${units.litres(f.eachL)}${f.count > 1 ? ' each' : ''}`)
+    .join(', and ')
 }

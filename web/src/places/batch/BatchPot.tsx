@@ -83,7 +83,9 @@ export function Figure({
       <dt className="text-13 text-quiet">{name}</dt>
       <dd className={`m-0 font-mono font-semibold whitespace-nowrap ${large ? 'text-36' : 'text-18'}`}>
         {value}
-        {note && <span className="text-13 text-quiet block font-normal">likely {note}</span>}
+        {note && (
+          <span className="text-13 text-quiet block font-normal whitespace-normal">likely {note}</span>
+        )}
       </dd>
     </div>
   )

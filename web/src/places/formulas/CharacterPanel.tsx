@@ -5,6 +5,7 @@ import { Heading } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
 import { taintWords, unusualWords } from '../../words/en'
 import { duration } from '../../words/time'
+import { spread } from '../../words/units'
 import type { Wish } from './wish'
 
 /** The cuts against their simmer, the clarity by cause, and what would taste of something else. */
@@ -34,7 +35,7 @@ export function CharacterPanel({
                     {cut.name.charAt(0).toUpperCase() + cut.name.slice(1)}, {mm(cut.cutMm)}
                   </b>
                   <span className={cut.fit === 'FITS' ? 'text-quiet' : 'text-amber font-semibold'}>
-                    {cutWords(cut.fit, cut.spent, duration(cut.minutes))}
+                    {cutWords(cut, duration(cut.minutes))}
                   </span>
                 </p>
                 <CutRuler
@@ -55,7 +56,11 @@ export function CharacterPanel({
       <section className="grid content-start gap-4">
         <div>
           <Heading>What it will be</Heading>
-          <ClarityLadder index={character.clarity} shares={character.clarityShares} />
+          <ClarityLadder
+            index={character.clarity}
+            band={character.clarityBand}
+            shares={character.clarityShares}
+          />
         </div>
         <ul className="m-0 grid list-none gap-2 p-0">
           {character.taints.map((taint) => (
@@ -106,10 +111,11 @@ function Amber({ words }: { words: [string, string] }) {
   )
 }
 
-function cutWords(fit: string, spent: number, time: string): string {
-  const share = `${Math.round(spent * 100)} % spent in ${time}`
-  if (fit === 'TOO_SMALL') return `${share}: goes to mush and clouds`
-  return fit === 'TOO_LARGE' ? `${share}: thrown away half used` : share
+function cutWords(cut: Charge['character']['cuts'][number], time: string): string {
+  const band = spread({ p10: cut.spread.p10 * 100, p90: cut.spread.p90 * 100 }, 1)
+  const share = `${band} % spent in ${time}`
+  if (cut.fit === 'TOO_SMALL') return `${share}: goes to mush and clouds`
+  return cut.fit === 'TOO_LARGE' ? `${share}: thrown away half used` : share
 }
 
 const round = (value: number) => Math.round(value * 100) / 100

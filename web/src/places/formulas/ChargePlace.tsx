@@ -53,7 +53,9 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
       <Failed
         what="The charge"
         error={charge.error!}
-        onRetry={() => setWish({ goal: 'LITRES', value: call?.litres ?? 10, schools: {}, bed: {}, cut: {} })}
+        onRetry={() =>
+          setWish({ goal: 'LITRES', value: call?.litres ?? 10, schools: {}, bed: {}, cut: {}, swaps: {} })
+        }
       />
     )
   }
@@ -92,7 +94,7 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
         <ChargeControls charge={it} wish={wish} onWish={setWish} problem={charge.error ?? undefined} />
         <ChargePot charge={it} colour={colour} onWish={setWish} wish={wish} />
         <div className="grid content-start gap-4">
-          <WeighOut charge={it} />
+          <WeighOut charge={it} wish={wish} onWish={setWish} />
           <ChargePapers request={request} slug={slug} />
         </div>
       </div>

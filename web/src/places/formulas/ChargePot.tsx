@@ -3,7 +3,8 @@ import { Cutaway } from '../../graphics/Cutaway'
 import { litresAt } from '../../graphics/vessel'
 import { useUnits } from '../../kit/session'
 import { bodyName } from '../../words/en'
-import { duration } from '../../words/time'
+import { duration, durationSpread } from '../../words/time'
+import { spread } from '../../words/units'
 import { Figure } from '../batch/BatchPot'
 import { Scrubber } from '../../kit/Scrubber'
 import type { Wish } from './wish'
@@ -74,9 +75,24 @@ export function ChargePot({
         {charge.bedKg > 0 && <Figure name="Bed" value={units.kg(charge.bedKg)} large />}
         <Figure name="Below the rim" value={units.cm(levels.filledBelowRimCm)} />
         <Figure name="Over the bed" value={units.cm(levels.coverCm)} />
-        <Figure name="Bring-up" value={duration(forecast.bringUpMin)} />
+        {charge.roast && (
+          <Figure
+            name={`Roast in ${charge.roast.oven}`}
+            value={`${charge.roast.loads > 1 ? `${charge.roast.loads} × ` : ''}${duration(charge.roast.minutes.p50)}`}
+            note={durationSpread(charge.roast.minutes.p10, charge.roast.minutes.p90)}
+          />
+        )}
+        <Figure
+          name="Bring-up"
+          value={duration(forecast.bringUpMin)}
+          note={durationSpread(forecast.spread.bringUpMin.p10, forecast.spread.bringUpMin.p90)}
+        />
         <Figure name="Simmer at" value={units.celsius(forecast.simmerC, 1)} />
-        <Figure name="Steam, all" value={units.litres(forecast.evaporatedL)} />
+        <Figure
+          name="Steam, all"
+          value={units.litres(forecast.evaporatedL)}
+          note={units.spread(forecast.spread.evaporatedL)}
+        />
         <Figure
           name="Top-ups"
           value={
@@ -85,7 +101,20 @@ export function ChargePot({
               : 'none'
           }
         />
-        <Figure name="When cold" value={bodyName[forecast.body] ?? ''} />
+        <Figure
+          name="When cold"
+          value={bodyName[forecast.body] ?? ''}
+          note={forecast.gelatinGPerL >= 1 ? `${spread(forecast.spread.gelatinGPerL, 1)} g/L` : undefined}
+        />
+        <Figure
+          name={`Down to ${units.celsius(charge.cooling.cold.celsius, 1)}`}
+          value={charge.cooling.cold.minute === undefined ? 'never' : duration(charge.cooling.cold.minute)}
+          note={
+            charge.cooling.cold.earliest === undefined
+              ? undefined
+              : durationSpread(charge.cooling.cold.earliest, charge.cooling.cold.latest)
+          }
+        />
         {charge.boilDownMin > 0 && <Figure name="Reducing" value={duration(charge.boilDownMin)} />}
         {bare !== undefined && <Figure name="Bed bare after" value={duration(bare)} />}
       </dl>

@@ -69,7 +69,10 @@ export default function FormulasPlace() {
     <>
       <div className="mb-4 flex flex-wrap items-center justify-between gap-4">
         <h1 className="text-24 m-0 font-bold">Formulas</h1>
-        {may('SET_UP') && <Button onClick={() => setReading(true)}>Read a file</Button>}
+        <span className="text-15 flex items-center gap-5">
+          <Link to="/trim">Trim bank</Link>
+          {may('SET_UP') && <Button onClick={() => setReading(true)}>Read a file</Button>}
+        </span>
       </div>
       <section
         aria-label="Turn it around"

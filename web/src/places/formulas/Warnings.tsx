@@ -22,7 +22,8 @@ export function Warnings({
   const words = useWords(charge)
   const fitting = charge.vessels.find((v) => v.fits && v.free && v.id !== charge.vessel.id)
   const here = charge.vessels.find((v) => v.id === charge.vessel.id)
-  if (charge.warnings.length === 0 && here?.free) return null
+  const cool = charge.cooling.verdict === 'PASS' && charge.cooling.enough
+  if (charge.warnings.length === 0 && here?.free && cool) return null
   const tooSmall = charge.warnings.some((w) => w.kind === 'RUNS_OVER' || w.kind === 'OVER_THE_LINE')
   return (
     <ul aria-label="Warnings" className="m-0 mt-5 grid list-none gap-2 p-0">
@@ -40,6 +41,20 @@ export function Warnings({
           <b className="font-semibold">{words(warning)[0]}</b> {words(warning)[1]}
         </li>
       ))}
+      {charge.cooling.verdict !== 'PASS' && (
+        <li className="border-amber bg-amber-ground text-15 text-amber border-l-4 px-3 py-2">
+          <b className="font-semibold">
+            {charge.cooling.verdict === 'FAIL' ? 'It would not be cold in time.' : 'Cooling will be tight.'}
+          </b>{' '}
+          Fill more and shallower containers, or have more ice.
+        </li>
+      )}
+      {!charge.cooling.enough && (
+        <li className="border-amber bg-amber-ground text-15 text-amber border-l-4 px-3 py-2">
+          <b className="font-semibold">Not enough containers.</b> Find{' '}
+          {charge.cooling.into.map((f) => `${f.count} × ${f.container}`).join(' and ')}, or make less.
+        </li>
+      )}
       {tooSmall && !fitting && wish.goal === 'LITRES' && <SplitOffer request={request} />}
       {tooSmall && (
         <li className="flex flex-wrap gap-2">
@@ -114,6 +129,16 @@ function useWords(charge: Charge) {
         return [
           'An unusual ratio.',
           `${warning.value.toFixed(2)} L for each kg of bed; the usual end is ${warning.limit.toFixed(1)}.`,
+        ]
+      case 'TRAYS_CROWDED':
+        return [
+          'The trays are crowded.',
+          `The pieces lie ${warning.value.toFixed(1)} deep in ${charge.roast?.oven ?? 'the oven'} and steam before they colour. Roast in two loads, or take both ovens.`,
+        ]
+      case 'SEVERAL_LOADS':
+        return [
+          `${warning.value} loads in ${charge.roast?.oven ?? 'the oven'}.`,
+          'It does not take the bed at once; the plan counts them one after another.',
         ]
       default:
         return [

@@ -1,12 +1,21 @@
-import type { Charge } from '../../api/queries'
+import { useLarder, type Charge } from '../../api/queries'
 import { Heading } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
-import { duration } from '../../words/time'
+import { duration, plainDay } from '../../words/time'
+import { swapped, type Wish } from './wish'
+
+interface Props {
+  charge: Charge
+  wish: Wish
+  onWish: (wish: Wish) => void
+}
+
+type Part = Charge['parts'][number]
 
 /** Everything to weigh, in the order in which it goes in. */
-export function WeighOut({ charge }: { charge: Charge }) {
+export function WeighOut({ charge, wish, onWish }: Props) {
   const units = useUnits()
-  const groups = new Map<number, typeof charge.parts>()
+  const groups = new Map<number, Part[]>()
   for (const part of charge.parts)
     groups.set(part.intoTheSimmerMin, [...(groups.get(part.intoTheSimmerMin) ?? []), part])
   return (
@@ -25,29 +34,78 @@ export function WeighOut({ charge }: { charge: Charge }) {
             .map(([minutes, parts]) => (
               <Fragments key={minutes} minutes={minutes} charge={charge}>
                 {parts.map((part) => (
-                  <Row
-                    key={part.id}
-                    name={
-                      part.cutMm > 0
-                        ? `${part.name}, ${units.units === 'us' ? `${Math.round(part.cutMm / 2.54) / 10} in` : `${part.cutMm} mm`}`
-                        : part.name
-                    }
-                    value={units.kg(part.kg)}
-                  />
+                  <PartRow key={part.id} part={part} charge={charge} wish={wish} onWish={onWish} />
                 ))}
               </Fragments>
             ))}
           <Group words="For cooling" />
-          <Row
-            name={`${charge.cooling.count} × ${charge.cooling.container}`}
-            value={`${units.litres(charge.cooling.eachL)} each`}
-          />
+          {charge.cooling.into.map((filled) => (
+            <Row
+              key={filled.container}
+              name={`${filled.count} × ${filled.container}`}
+              value={`${units.litres(filled.eachL)}${filled.count > 1 ? ' each' : ''}`}
+            />
+          ))}
           <Row name="Ice, at least" value={units.kg(charge.cooling.iceKg)} />
         </tbody>
       </table>
+      <p className="text-13 text-quiet mt-2 mb-0">A dotted name can be swapped for another of its kind.</p>
     </section>
   )
 }
+
+/** A part with its weight, what of it lies in the trim bank, and what else could stand for it. */
+function PartRow({ part, charge, wish, onWish }: Props & { part: Part }) {
+  const units = useUnits()
+  const larder = useLarder()
+  const bank = charge.trim.find((cover) => cover.part === part.id)
+  const notes = [
+    part.cutMm > 0 && `cut ${cutWords(part.cutMm, units.units)}`,
+    bank &&
+      `trim bank ${units.kg(bank.kg)}, from ${plainDay(bank.oldest)}, ${bank.freshKg >= 0.005 ? `${units.kg(bank.freshKg)} fresh` : 'nothing fresh'}`,
+  ].filter(Boolean)
+  const there = new Set(charge.parts.map((p) => p.id))
+  const others = (larder.data?.items ?? []).filter(
+    (item) => item.figures.kind.toUpperCase() === part.kind && (item.id === part.id || !there.has(item.id)),
+  )
+  return (
+    <>
+      <tr className={notes.length ? '' : 'border-rule border-b'}>
+        <th scope="row" className="py-0 pr-3 text-left font-normal">
+          {others.length > 1 ? (
+            <select
+              aria-label={`Instead of ${part.name}`}
+              value={part.id}
+              onChange={(event) =>
+                onWish({ ...wish, swaps: swapped(wish.swaps, part.id, event.target.value) })
+              }
+              className="text-ink decoration-quiet field-sizing-content min-h-[36px] max-w-[200px] cursor-pointer appearance-none bg-transparent underline decoration-dotted underline-offset-4"
+            >
+              {others.map((item) => (
+                <option key={item.id} value={item.id}>
+                  {item.name}
+                </option>
+              ))}
+            </select>
+          ) : (
+            <span className="inline-block py-1">{part.name}</span>
+          )}
+        </th>
+        <td className="py-1 text-right font-mono whitespace-nowrap">{units.kg(part.kg)}</td>
+      </tr>
+      {notes.length > 0 && (
+        <tr className="border-rule border-b">
+          <td colSpan={2} className="text-13 text-quiet pb-1">
+            {notes.join('; ')}
+          </td>
+        </tr>
+      )}
+    </>
+  )
+}
+
+const cutWords = (mm: number, units: string) =>
+  units === 'us' ? `${Math.round(mm / 2.54) / 10} in` : `${mm} mm`
 
 function Fragments({
   minutes,

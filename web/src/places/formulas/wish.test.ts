@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { moveShare, readWish, requestOf, writeWish, type Wish } from './wish'
+import { moveShare, readWish, requestOf, swapped, writeWish, type Wish } from './wish'
 
 const wish: Wish = {
   goal: 'BED',
@@ -12,6 +12,7 @@ const wish: Wish = {
   schools: { tomato: 'none', press: 'true' },
   bed: { 'beef-knuckle': 0.75, 'beef-shank-marrow': 0.25 },
   cut: { onion: 14 },
+  swaps: { parsnip: 'carrot' },
 }
 
 describe('the address of a charge', () => {
@@ -43,6 +44,25 @@ describe('the address of a charge', () => {
       { kind: 'beef-knuckle', share: 0.75 },
       { kind: 'beef-shank-marrow', share: 0.25 },
     ])
+  })
+})
+
+describe('a part that is swapped', () => {
+  it('stands for the one that the formula has, however often it is changed', () => {
+    const once = swapped({}, 'onion', 'shallot')
+    expect(once).toEqual({ onion: 'shallot' })
+    expect(swapped(once, 'shallot', 'leek')).toEqual({ onion: 'leek' })
+  })
+
+  it('is undone by taking the first one back', () => {
+    expect(swapped({ onion: 'shallot', carrot: 'parsnip' }, 'shallot', 'onion')).toEqual({
+      carrot: 'parsnip',
+    })
+  })
+
+  it('is read from an address only where both are words', () => {
+    const odd = readWish(new URLSearchParams('swap=onion:shallot,carrot,<b>:x,celery:CELERIAC'))
+    expect(odd.swaps).toEqual({ onion: 'shallot' })
   })
 })
 

@@ -20,6 +20,8 @@ export interface Wish {
   bed: Record<string, number>
   /** Edge in mm by part; empty as the formula has it. */
   cut: Record<string, number>
+  /** Another item in the place of a part, by the part's item. */
+  swaps: Record<string, string>
 }
 
 export const schoolFields = [
@@ -57,6 +59,7 @@ export function readWish(params: URLSearchParams, litres = 10): Wish {
     schools,
     bed: readPairs(params.get('bed')),
     cut: readPairs(params.get('cut')),
+    swaps: readSwaps(params.get('swap')),
   }
 }
 
@@ -76,6 +79,8 @@ export function writeWish(wish: Wish): URLSearchParams {
   }
   if (Object.keys(wish.bed).length) made.set('bed', writePairs(wish.bed))
   if (Object.keys(wish.cut).length) made.set('cut', writePairs(wish.cut))
+  const swaps = Object.entries(wish.swaps)
+  if (swaps.length) made.set('swap', swaps.map(([item, by]) => `${item}:${by}`).join(','))
   return made
 }
 
@@ -98,6 +103,7 @@ export function requestOf(wish: Wish, formula: string): ChargeRequest {
     schools,
     bed: bed.length ? bed.map(([kind, share]) => ({ kind, share })) : undefined,
     cutMm: Object.keys(wish.cut).length ? wish.cut : undefined,
+    swaps: Object.keys(wish.swaps).length ? wish.swaps : undefined,
   }
 }
 
@@ -116,6 +122,23 @@ function readWater(text: string | null): Wish['water'] {
   if (!text) return undefined
   const [rule = '', value] = text.split(':')
   return { rule, value: value === undefined ? undefined : Number(value) }
+}
+
+/** One item taken for another; taking the first one back undoes it. */
+export function swapped(swaps: Record<string, string>, item: string, by: string): Record<string, string> {
+  const original = Object.keys(swaps).find((key) => swaps[key] === item) ?? item
+  const others = Object.fromEntries(Object.entries(swaps).filter(([key]) => key !== original))
+  return by === original ? others : { ...others, [original]: by }
+}
+
+function readSwaps(text: string | null): Record<string, string> {
+  const word = /^[a-z0-9-]{2,60}$/
+  return Object.fromEntries(
+    (text ?? '')
+      .split(',')
+      .map((pair) => pair.split(':'))
+      .filter(([item = '', by = '']) => word.test(item) && word.test(by)),
+  ) as Record<string, string>
 }
 
 function readPairs(text: string | null): Record<string, number> {

@@ -105,7 +105,15 @@ public final class Samples {
         CoolingCurve curve = Cooler.curve(cooling);
         Timeline timeline = Timeline.startingAt(EIGHT, Planner.parts(charge, curve, US));
         return new Plan(
-                charge, US, cooling, curve, timeline, EIGHT.plus(Duration.ofHours(14)), Volume.ofLitres(15), EIGHT);
+                charge,
+                US,
+                cooling,
+                null,
+                curve,
+                timeline,
+                EIGHT.plus(Duration.ofHours(14)),
+                Volume.ofLitres(15),
+                EIGHT);
     }
 
     public static BatchEvent.Stamp at(int minute) {

@@ -1,7 +1,9 @@
 package potamos.core.batch;
 
 import java.time.Instant;
+import java.util.List;
 import potamos.core.charge.Charge;
+import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.cooling.CoolingPlan;
 import potamos.core.quantity.Volume;
@@ -12,7 +14,8 @@ import potamos.core.safety.LimitProfile;
  *
  * @param charge   what goes into the pot and what is expected out
  * @param limits   the profile that judges its cooling
- * @param cooling  how it is to be cooled
+ * @param cooling  how the containers that are cold last are to be cooled
+ * @param into     every container to fill
  * @param curve    what that should look like
  * @param timeline when each stage runs
  * @param readyBy  when it is wanted
@@ -23,8 +26,26 @@ public record Plan(
         Charge charge,
         LimitProfile limits,
         CoolingPlan cooling,
+        List<Filled> into,
         CoolingCurve curve,
         Timeline timeline,
         Instant readyBy,
         Volume called,
-        Instant accepted) {}
+        Instant accepted) {
+
+    public Plan {
+        // Plans from before a batch was split over several kinds of container have the one.
+        into = into == null
+                ? List.of(new Filled(cooling.container().name(), cooling.count(), cooling.each()))
+                : List.copyOf(into);
+    }
+
+    /** So many containers of a kind, each with so much. */
+    public record Filled(String container, int count, Volume each) {
+        public static List<Filled> of(ContainerSplit split) {
+            return split.groups().stream()
+                    .map(g -> new Filled(g.container().name(), g.count(), g.each()))
+                    .toList();
+        }
+    }
+}

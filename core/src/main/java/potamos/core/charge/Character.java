@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import potamos.core.flow.Factors;
 import potamos.core.flow.Forecast;
 import potamos.core.flow.Run;
 import potamos.core.formula.Beds;
@@ -20,6 +21,7 @@ import potamos.core.liquor.Diffusion;
 import potamos.core.liquor.Salt;
 import potamos.core.liquor.Taint;
 import potamos.core.liquor.Wine;
+import potamos.core.quantity.Band;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
@@ -33,13 +35,18 @@ import potamos.core.vessel.Vessel;
  * @param taints          what to change first; empty when nothing
  * @param salt            through the planned reduction
  * @param sulphitesMgPerL in the yield
+ * @param spread          how far clarity and salt may be off
  */
-public record Character(List<CutPart> cuts, Clarity clarity, List<Taint> taints, Salt salt, double sulphitesMgPerL) {
+public record Character(
+        List<CutPart> cuts, Clarity clarity, List<Taint> taints, Salt salt, double sulphitesMgPerL, Spread spread) {
 
     /** Share of the scum that stays however often it is skimmed, and how quickly skimming works. */
     private static final double SCUM_NEVER_CAUGHT = 0.1;
 
     private static final double SKIMS_FOR_MOST = 2.5;
+
+    /** Relative standard deviation of how quickly flavour leaves a piece. */
+    private static final double DIFFUSION_SD = 0.2;
 
     /** A lively simmer breaks into a boil for this share of its time. */
     private static final double LIVELY_BOILS = 0.25;
@@ -47,7 +54,17 @@ public record Character(List<CutPart> cuts, Clarity clarity, List<Taint> taints,
     public Character {
         cuts = List.copyOf(cuts);
         taints = List.copyOf(taints);
+        // Plans from before spreads were foretold say nothing of them.
+        spread = spread == null ? new Spread(Band.exactly(clarity.index()), Band.exactly(salt.afterGPerL())) : spread;
     }
+
+    /**
+     * Bands.
+     *
+     * @param clarity   by how much scum the bones give and how well it is caught
+     * @param saltGPerL after the planned reduction, by the litres that it is spread over
+     */
+    public record Spread(Band clarity, Band saltGPerL) {}
 
     /**
      * A part that is cut.
@@ -57,8 +74,14 @@ public record Character(List<CutPart> cuts, Clarity clarity, List<Taint> taints,
      * @param minutes in the simmer
      * @param spent   share of its flavour that it gives
      * @param advice  which cuts fit this time
+     * @param spread  of the share, by how quickly one carrot gives and another does
      */
-    public record CutPart(String id, String name, double cutMm, double minutes, double spent, CutAdviser advice) {
+    public record CutPart(
+            String id, String name, double cutMm, double minutes, double spent, CutAdviser advice, Band spread) {
+        public CutPart {
+            spread = spread == null ? Band.exactly(spent) : spread;
+        }
+
         public CutAdviser.Fit fit() {
             return advice.fitOf(cutMm);
         }
@@ -73,12 +96,31 @@ public record Character(List<CutPart> cuts, Clarity clarity, List<Taint> taints,
         double litres = Math.max(0.1, forecast.yield().mid());
         double strained = litres / formula.reducesTo();
         List<CutPart> cuts = cuts(formula, run);
+        Clarity clarity = clarity(formula, run, cuts, measures, strained, 1);
+        double scum = Band.Z90 * Factors.SKIM_SD;
+        Salt salt = Salt.of(saltG(run, measures), strained, formula.reducesTo());
+        double kept = salt.afterGPerL() * litres;
         return new Character(
                 cuts,
-                clarity(formula, run, cuts, measures, strained),
+                clarity,
                 taints(formula, run),
-                Salt.of(saltG(run, measures), strained, formula.reducesTo()),
-                sulphitesMg(measures) / litres);
+                salt,
+                sulphitesMg(measures) / litres,
+                new Spread(
+                        new Band(
+                                clarity(formula, run, cuts, measures, strained, 1 + scum)
+                                        .index(),
+                                clarity.index(),
+                                clarity(formula, run, cuts, measures, strained, 1 - scum)
+                                        .index()),
+                        new Band(
+                                kept / Math.max(litres, forecast.yield().high()),
+                                salt.afterGPerL(),
+                                kept
+                                        / Math.max(
+                                                0.1,
+                                                Math.min(
+                                                        litres, forecast.yield().low())))));
     }
 
     private static List<CutPart> cuts(Formula formula, Run run) {
@@ -102,12 +144,26 @@ public record Character(List<CutPart> cuts, Clarity clarity, List<Taint> taints,
     private static CutPart cutPart(String id, String name, double cutMm, double minutes, Temperature at) {
         double in = Math.max(1, minutes);
         Diffusion.Cut cut = cutMm <= Beds.SLICE_MM ? Diffusion.Cut.SLICE : Diffusion.Cut.CUBE;
-        return new CutPart(id, name, cutMm, in, Diffusion.spent(cut, cutMm, at, in), CutAdviser.of(cut, at, in));
+        // What has left a piece depends on the product of speed and time, so that a slower carrot is one that had less
+        // time.
+        double less = Math.max(0.1, 1 - Band.Z90 * DIFFUSION_SD);
+        return new CutPart(
+                id,
+                name,
+                cutMm,
+                in,
+                Diffusion.spent(cut, cutMm, at, in),
+                CutAdviser.of(cut, at, in),
+                new Band(
+                        Diffusion.spent(cut, cutMm, at, in * less),
+                        Diffusion.spent(cut, cutMm, at, in),
+                        Diffusion.spent(cut, cutMm, at, in * (2 - less))));
     }
 
     private static Clarity clarity(
-            Formula formula, Run run, List<CutPart> cuts, List<Measure> measures, double litres) {
-        double scumG = run.bed().kind().scum().after(run.preparation())
+            Formula formula, Run run, List<CutPart> cuts, List<Measure> measures, double litres, double scum) {
+        double scumG = scum
+                * run.bed().kind().scum().after(run.preparation())
                 * run.bed().mass().kg();
         int skims = run.simmer().skim().countWithin(run.simmer().usual());
         double left = SCUM_NEVER_CAUGHT + (1 - SCUM_NEVER_CAUGHT) * Math.exp(-skims / SKIMS_FOR_MOST);

@@ -1,6 +1,7 @@
 package potamos.core.charge;
 
 import java.util.List;
+import java.util.Optional;
 import potamos.core.flow.Forecast;
 import potamos.core.flow.Run;
 import potamos.core.formula.Formula;
@@ -17,6 +18,7 @@ import potamos.core.quantity.Volume;
  * @param forecast what it will do
  * @param character what it will taste and look like
  * @param boilDownMin minutes that its reduction takes; 0 where it has none
+ * @param roasting of its bed, where it is roasted
  * @param warnings what is wrong with it; empty when nothing is
  */
 public record Charge(
@@ -27,6 +29,7 @@ public record Charge(
         Forecast forecast,
         Character character,
         double boilDownMin,
+        Optional<Roasting> roasting,
         List<Warning> warnings) {
 
     public Charge {

@@ -3,6 +3,7 @@ package potamos.core.charge;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.analysis.solvers.AllowedSolution;
@@ -141,6 +142,8 @@ public final class ChargeSolver {
                 .map(part -> new Measure(part, part.amount().of(run.raw(), run.water())))
                 .toList();
         Charge.Levels levels = levels(run);
+        Optional<Roasting> roasting =
+                formula.phase(Phase.Roast.class).map(r -> Roasting.best(r, run.raw(), pot.ovens()));
         return new Charge(
                 formula,
                 run,
@@ -149,7 +152,8 @@ public final class ChargeSolver {
                 forecast,
                 Character.of(formula, run, measures, forecast),
                 boilDownMin(run, forecast.yield().mid()),
-                Warnings.of(formula, run, levels, forecast));
+                roasting,
+                Warnings.of(formula, run, levels, forecast, roasting));
     }
 
     private Charge.Levels levels(Run run) {

@@ -31,6 +31,10 @@ public record Warning(Kind kind, double value, double limit, String unit) {
         HEAVY_LIFT(false),
         /** Litres of water per kg of bed outside the usual range of the family; limit is the nearer end. */
         UNUSUAL_RATIO(false),
+        /** Pieces lie on each other and steam before they colour: value is layers. */
+        TRAYS_CROWDED(false),
+        /** More than the oven takes at once: value is loads, one after another. */
+        SEVERAL_LOADS(false),
         /** The yield in the jug would be next to nothing. */
         NOTHING_LEFT(true);
 

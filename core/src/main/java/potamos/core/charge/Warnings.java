@@ -2,6 +2,7 @@ package potamos.core.charge;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import potamos.core.flow.Forecast;
 import potamos.core.flow.Run;
 import potamos.core.formula.Formula;
@@ -27,7 +28,8 @@ final class Warnings {
                 && litresOut >= LEAST_YIELD_L;
     }
 
-    static List<Warning> of(Formula formula, Run run, Charge.Levels levels, Forecast forecast) {
+    static List<Warning> of(
+            Formula formula, Run run, Charge.Levels levels, Forecast forecast, Optional<Roasting> roasting) {
         List<Warning> found = new ArrayList<>();
         Vessel vessel = run.vessel();
         double most = run.everythingIn().litres();
@@ -62,6 +64,10 @@ final class Warnings {
                     .ifPresent(usual ->
                             found.add(new Warning(Warning.Kind.UNUSUAL_RATIO, ratio, usual.nearer(ratio), "L/kg")));
         }
+        roasting.filter(r -> r.crowd() > 1 + 1e-9)
+                .ifPresent(r -> found.add(new Warning(Warning.Kind.TRAYS_CROWDED, r.crowd(), 1, "layers")));
+        roasting.filter(r -> r.loads() > 1)
+                .ifPresent(r -> found.add(new Warning(Warning.Kind.SEVERAL_LOADS, r.loads(), 1, "loads")));
         if (forecast.yield().mid() < LEAST_YIELD_L) {
             found.add(new Warning(Warning.Kind.NOTHING_LEFT, forecast.yield().mid(), LEAST_YIELD_L, "L"));
         }

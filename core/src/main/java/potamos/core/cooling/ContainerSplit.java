@@ -33,8 +33,33 @@ public record ContainerSplit(List<Group> groups, Foreseen foreseen, Mass ice) {
         }
     }
 
-    /** So many of a kind, each with so much. */
-    public record Group(Container container, int count, Volume each, CoolingCurve curve) {}
+    /**
+     * So many of a kind, filled alike.
+     *
+     * @param plan  how these are cooled, with their share of the bath
+     * @param curve what that looks like
+     */
+    public record Group(CoolingPlan plan, CoolingCurve curve) {
+        public Container container() {
+            return plan.container();
+        }
+
+        public int count() {
+            return plan.count();
+        }
+
+        public Volume each() {
+            return plan.each();
+        }
+    }
+
+    /** The group that is cold last; a thermometer belongs in one of its containers. */
+    public Group slowestGroup() {
+        return groups.stream()
+                .max(Comparator.comparingDouble(g ->
+                        g.curve().points().get(g.curve().points().size() - 1).minute()))
+                .orElseThrow();
+    }
 
     public int containers() {
         return groups.stream().mapToInt(Group::count).sum();
@@ -107,7 +132,7 @@ public record ContainerSplit(List<Group> groups, Foreseen foreseen, Mass ice) {
                     List.of(new CoolingPlan.Leg(share(medium, placed / litres.litres()), limits.coldest())),
                     sets);
             CoolingCurve curve = Cooler.curve(plan);
-            groups.add(new Group(kind.container(), count, Volume.ofLitres(placed / count), curve));
+            groups.add(new Group(plan, curve));
             Foreseen foreseen = Foreseen.of(curve, limits);
             worst = worst == null || foreseen.verdict().compareTo(worst.verdict()) > 0 ? foreseen : worst;
             left -= placed;

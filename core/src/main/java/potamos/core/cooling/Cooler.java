@@ -3,6 +3,7 @@ package potamos.core.cooling;
 import java.util.ArrayList;
 import java.util.List;
 import potamos.core.heat.Water;
+import potamos.core.quantity.Band;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
@@ -28,6 +29,9 @@ public final class Cooler {
     private static final double POINT_MIN = 2;
     private static final double LONGEST_MIN = 48 * 60;
 
+    /** Of the heat through a wall: how a bath is stirred and how a container stands in it differ from day to day. */
+    private static final double TRANSFER_SD = 0.18;
+
     /** A bath that has warmed to this has done its work. */
     private static final double BATH_END_C = 5;
 
@@ -35,6 +39,23 @@ public final class Cooler {
 
     /** The curve of a plan until its last leg is done, at most 48 hours. */
     public static CoolingCurve curve(CoolingPlan plan) {
+        return curve(plan, 1);
+    }
+
+    /**
+     * When a plan will have its stock down to some temperatures, each with its band.
+     *
+     * @param curve of the plan
+     */
+    public static List<Crossing> crossings(CoolingPlan plan, CoolingCurve curve, List<Temperature> at) {
+        CoolingCurve quick = curve(plan, 1 + Band.Z90 * TRANSFER_SD);
+        CoolingCurve slow = curve(plan, 1 - Band.Z90 * TRANSFER_SD);
+        return at.stream()
+                .map(t -> new Crossing(t, curve.minutesTo(t), quick.minutesTo(t), slow.minutesTo(t)))
+                .toList();
+    }
+
+    private static CoolingCurve curve(CoolingPlan plan, double transfer) {
         List<CoolingCurve.Point> points = new ArrayList<>();
         double minute = 0;
         double stock = plan.from().celsius();
@@ -46,7 +67,8 @@ public final class Cooler {
             double paddled = 0;
             points.add(new CoolingCurve.Point(minute, stock, medium));
             while (stock > leg.until().celsius() && minute < LONGEST_MIN && stock - medium > 0.05) {
-                double next = medium + (stock - medium) * Math.exp(-ratePerMin(plan, leg.medium(), stock) * STEP_MIN);
+                double next = medium
+                        + (stock - medium) * Math.exp(-transfer * ratePerMin(plan, leg.medium(), stock) * STEP_MIN);
                 if (leg.medium() instanceof Medium.IcePaddle paddle
                         && paddled < paddle.ice().kg()) {
                     double kj = Math.max(0, next) * paddle.paddleWPerK() * STEP_MIN * 60 / 1000;

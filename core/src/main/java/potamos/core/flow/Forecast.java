@@ -19,6 +19,7 @@ import potamos.core.quantity.Volume;
  * @param ledger       where every litre goes
  * @param yield        litres out with their band
  * @param gelatinGPerL in the strained stock
+ * @param spread       how far the other figures may be off
  */
 public record Forecast(
         double bringUpMin,
@@ -29,11 +30,30 @@ public record Forecast(
         OptionalDouble bedBareAtMin,
         Ledger ledger,
         Band yield,
-        double gelatinGPerL) {
+        double gelatinGPerL,
+        Spread spread) {
 
     public Forecast {
         course = List.copyOf(course);
         topUps = List.copyOf(topUps);
+        // Plans from before spreads were foretold say nothing of them.
+        spread = spread == null ? Spread.none(bringUpMin, ledger, gelatinGPerL) : spread;
+    }
+
+    /**
+     * Bands of what is foretold beside the yield.
+     *
+     * @param bringUpMin   by what the burner delivers
+     * @param evaporatedL  by the vessel's evaporation factor
+     * @param gelatinGPerL by the bones and by what steams away
+     */
+    public record Spread(Band bringUpMin, Band evaporatedL, Band gelatinGPerL) {
+        static Spread none(double bringUpMin, Ledger ledger, double gelatinGPerL) {
+            return new Spread(
+                    Band.exactly(bringUpMin),
+                    Band.exactly(ledger.of(Ledger.Cause.EVAPORATED).litres()),
+                    Band.exactly(gelatinGPerL));
+        }
     }
 
     public Body body() {

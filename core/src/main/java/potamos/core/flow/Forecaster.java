@@ -3,11 +3,11 @@ package potamos.core.flow;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
 import potamos.core.formula.Phase;
 import potamos.core.heat.PotHeat;
 import potamos.core.liquor.Gelatin;
 import potamos.core.quantity.Band;
-import potamos.core.quantity.Estimate;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Power;
 import potamos.core.quantity.Refusal;
@@ -80,6 +80,7 @@ public final class Forecaster {
         Refusal.unlessWithin("stepMin", pointMin, 1, 60, "min");
         Forecaster forecaster = new Forecaster(run, pointMin);
         Course main = forecaster.step(Factors.of(forecaster.kappa), true);
+        Variants variants = forecaster.variants();
         return new Forecast(
                 forecaster.bringUp.minutes(),
                 run.simmer().usual().toSeconds() / 60.0,
@@ -88,40 +89,51 @@ public final class Forecaster {
                 main.topUps,
                 main.bareAt < 0 ? OptionalDouble.empty() : OptionalDouble.of(main.bareAt),
                 main.ledger,
-                forecaster.band(main.ledger.yield().litres()),
-                main.gelatinGPerL);
+                variants.band(main, Course::litresOut),
+                main.gelatinGPerL,
+                new Forecast.Spread(
+                        Band.relative(forecaster.bringUp.minutes(), Factors.BURNER_SD),
+                        variants.band(main, course -> course.evaporated),
+                        variants.band(
+                                main, course -> course.gelatinGPerL, main.gelatinOfBedGPerL * Factors.COLLAGEN_SD)));
     }
 
     /** Only the litres out, for root finding; below nothing when the pot would boil dry. */
     public static double litresOut(Run run) {
         Forecaster forecaster = new Forecaster(run, POINT_MIN);
-        return forecaster
-                .step(Factors.of(forecaster.kappa), false)
-                .ledger
-                .yield()
-                .litres();
+        return forecaster.step(Factors.of(forecaster.kappa), false).litresOut();
     }
 
-    /** Each uncertain factor moved by one standard deviation alone; independent, so their effects add in quadrature. */
-    private Band band(double mid) {
-        Estimate estimate = run.vessel().kappa();
-        double[] effects = {
-            out(new Factors(kappa + estimate.sd(), 1, 1, 1)) - mid,
-            out(new Factors(kappa, 1 + Factors.UPTAKE_SD, 1, 1)) - mid,
-            out(new Factors(kappa, 1, 1 + Factors.SKIM_SD, 1)) - mid,
-            out(new Factors(kappa, 1, 1, 1 + Factors.STRAINER_SD)) - mid
-        };
-        double variance = 0;
-        for (double effect : effects) {
-            variance += effect * effect;
+    /** Each uncertain factor moved by one standard deviation alone. */
+    private Variants variants() {
+        double sd = run.vessel().kappa().sd();
+        return new Variants(List.of(
+                step(new Factors(kappa + sd, 1, 1, 1, 1), false),
+                step(new Factors(kappa, 1 + Factors.UPTAKE_SD, 1, 1, 1), false),
+                step(new Factors(kappa, 1, 1 + Factors.SKIM_SD, 1, 1), false),
+                step(new Factors(kappa, 1, 1, 1 + Factors.STRAINER_SD, 1), false),
+                step(new Factors(kappa, 1, 1, 1, 1 + Factors.EXTRACTION_SD), false)));
+    }
+
+    /** Runs that each differ in one factor. The factors are independent, so what they do adds in quadrature. */
+    private record Variants(List<Course> courses) {
+
+        Band band(Course main, ToDoubleFunction<Course> figure) {
+            return band(main, figure, 0);
         }
-        double half = Band.Z90 * Math.sqrt(variance);
-        double shown = Math.max(0, mid);
-        return new Band(Math.max(0, Math.min(shown, mid - half)), shown, Math.max(shown, mid + half));
-    }
 
-    private double out(Factors factors) {
-        return step(factors, false).ledger.yield().litres();
+        /** The same with one effect more that is known without another run. */
+        Band band(Course main, ToDoubleFunction<Course> figure, double known) {
+            double mid = figure.applyAsDouble(main);
+            double variance = known * known;
+            for (Course course : courses) {
+                double effect = figure.applyAsDouble(course) - mid;
+                variance += effect * effect;
+            }
+            double half = Band.Z90 * Math.sqrt(variance);
+            double shown = Math.max(0, mid);
+            return new Band(Math.max(0, Math.min(shown, mid - half)), shown, Math.max(shown, mid + half));
+        }
     }
 
     /** A run in the making. */
@@ -135,8 +147,13 @@ public final class Forecaster {
         double gelatin;
         double bareAt = -1;
         double gelatinGPerL;
+        double gelatinOfBedGPerL;
         double solids;
         Ledger ledger;
+
+        double litresOut() {
+            return ledger.yield().litres();
+        }
 
         double liquor() {
             return contents - solids;
@@ -174,7 +191,7 @@ public final class Forecaster {
         boolean hold = run.simmer().topUp().hold() && length > 1.5 * LAST_TOP_UP_MIN;
         boolean lastDone = false;
         Temperature at = run.simmerAt();
-        double speed = Gelatin.speed(at);
+        double speed = Gelatin.speed(at) * factors.extraction();
         double steamLPerM2H = heat.steamLPerM2H(at);
         double nextPoint = pointMin;
         for (double minute = 0; minute < length - 1e-9; ) {
@@ -282,7 +299,8 @@ public final class Forecaster {
         course.ledger = Ledger.predicted(entries);
         double liquor = Math.max(0.1, course.liquor());
         double brought = run.liquid().gelatinGPerL() * run.water().litres();
-        course.gelatinGPerL = (course.gelatin + brought) / liquor / fraction;
+        course.gelatinOfBedGPerL = course.gelatin / liquor / fraction;
+        course.gelatinGPerL = course.gelatinOfBedGPerL + brought / liquor / fraction;
     }
 
     private void point(Course course, double minute, Temperature at, boolean keepPoints) {

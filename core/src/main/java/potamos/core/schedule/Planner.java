@@ -9,6 +9,7 @@ import java.util.Optional;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
+import potamos.core.charge.Roasting;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.formula.Phase;
 import potamos.core.heat.Browning;
@@ -117,7 +118,9 @@ public final class Planner {
             return wipe.takes();
         }
         if (phase instanceof Phase.Roast roast) {
-            return minutes(Browning.minutesTo(roast.shade(), roast.oven(), 1, Browning.CONVECTION));
+            return minutes(charge.roasting()
+                    .map(Roasting::wholeMin)
+                    .orElseGet(() -> Browning.minutesTo(roast.shade(), roast.oven(), 1, Browning.CONVECTION)));
         }
         if (phase instanceof Phase.Sweat sweat) {
             return sweat.takes();

@@ -267,7 +267,7 @@ final class BatchView {
                 plan.limits().coldest().celsius(),
                 plan.limits().reheat().celsius(),
                 cooling.reheats(),
-                ChargeView.CoolingView.of(plan.cooling(), plan.curve()),
+                ChargeView.CoolingView.of(plan),
                 cooling.projection().map(p -> p.mediumC()),
                 cooling.projection().map(p -> p.perMinute()));
     }

@@ -11,6 +11,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -79,7 +80,8 @@ class CalcEndpoint {
                 reader.vessel(in.vessel(), defaults),
                 new Burner("burner", Power.ofKilowatts(heat), 1),
                 air,
-                reader.simmer(in.simmerC()));
+                reader.simmer(in.simmerC()),
+                List.of());
         Charge charge = ChargeSolver.solve(formula, pot, reader.goal(in.goal()));
         Forecast forecast = charge.forecast();
         return new CalcJson.ChargeOut(
@@ -111,6 +113,7 @@ class CalcEndpoint {
                 forecast.simmerMin(),
                 charge.boilDownMin(),
                 forecast.gelatinGPerL(),
+                ChargeView.BandView.of(forecast.spread().gelatinGPerL()),
                 word(forecast.body()),
                 charge.character().clarity().index(),
                 charge.character().salt().afterGPerL(),
@@ -148,9 +151,7 @@ class CalcEndpoint {
                         .toList(),
                 ledger(forecast.ledger()),
                 boiling,
-                forecast.bedBareAtMin().isPresent()
-                        ? Optional.of(forecast.bedBareAtMin().getAsDouble())
-                        : Optional.empty(),
+                boxed(forecast.bedBareAtMin()),
                 forecast.topUps().stream()
                         .map(t -> new CalcJson.TopUpOut(t.minute(), t.water().litres()))
                         .toList(),
@@ -230,7 +231,7 @@ class CalcEndpoint {
                 curve.points().stream()
                         .map(p -> new CalcJson.CurvePointOut(p.minute(), p.stockC(), p.mediumC()))
                         .toList(),
-                crossings(curve, profile),
+                crossings(plan, curve, profile),
                 Cooler.iceNeeded(plan.litres(), plan.from(), firstStageEnd(profile))
                         .kg(),
                 word(foreseen.verdict()),
@@ -243,21 +244,25 @@ class CalcEndpoint {
         return profile.stages().get(0).to();
     }
 
-    private static List<CalcJson.CrossingOut> crossings(CoolingCurve curve, LimitProfile profile) {
+    private static List<CalcJson.CrossingOut> crossings(CoolingPlan plan, CoolingCurve curve, LimitProfile profile) {
         List<Double> thresholds = new ArrayList<>();
         for (LimitProfile.Stage stage : profile.stages()) {
             thresholds.add(stage.from().celsius());
             thresholds.add(stage.to().celsius());
         }
-        return thresholds.stream()
+        List<Temperature> downwards = thresholds.stream()
                 .distinct()
                 .sorted((a, b) -> Double.compare(b, a))
-                .map(c -> {
-                    var minute = curve.minutesTo(Temperature.ofCelsius(c));
-                    return new CalcJson.CrossingOut(
-                            c, minute.isPresent() ? Optional.of(minute.getAsDouble()) : Optional.empty());
-                })
+                .map(Temperature::ofCelsius)
                 .toList();
+        return Cooler.crossings(plan, curve, downwards).stream()
+                .map(c -> new CalcJson.CrossingOut(
+                        c.at().celsius(), boxed(c.minute()), boxed(c.earliest()), boxed(c.latest())))
+                .toList();
+    }
+
+    private static Optional<Double> boxed(OptionalDouble value) {
+        return value.isPresent() ? Optional.of(value.getAsDouble()) : Optional.empty();
     }
 
     private static String reason(Foreseen.Stage stage) {

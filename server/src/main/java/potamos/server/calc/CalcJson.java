@@ -92,6 +92,7 @@ final class CalcJson {
             double simmerMin,
             double reductionMin,
             double gelatinGPerL,
+            @NotNull BandView gelatinBand,
             @NotNull String body,
             double clarity,
             double saltGPerL,
@@ -210,7 +211,13 @@ final class CalcJson {
             double c,
 
             @Schema(nullable = true, description = "null when it does not get there")
-            Optional<Double> minute) {}
+            Optional<Double> minute,
+
+            @Schema(nullable = true, description = "one time in ten it is quicker")
+            Optional<Double> earliest,
+
+            @Schema(nullable = true, description = "one time in ten it is slower; null when it might never get there")
+            Optional<Double> latest) {}
 
     record CoolingOut(
             @NotNull List<CurvePointOut> curve,

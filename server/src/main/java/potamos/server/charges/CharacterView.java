@@ -6,11 +6,13 @@ import potamos.core.charge.Character;
 import potamos.core.liquor.Clarity;
 import potamos.core.liquor.CutAdviser;
 import potamos.core.liquor.Taint;
+import potamos.server.charges.ChargeView.BandView;
 
 /** What the stock will taste and look like. */
 public record CharacterView(
         @NotNull List<CutView> cuts,
         double clarity,
+        @NotNull BandView clarityBand,
         @NotNull List<ClarityShareView> clarityShares,
         @NotNull List<TaintView> taints,
         double saltGPerL,
@@ -29,9 +31,11 @@ public record CharacterView(
                                 c.spent(),
                                 c.advice().smallestMm(),
                                 c.advice().largestMm(),
-                                c.fit()))
+                                c.fit(),
+                                BandView.of(c.spread())))
                         .toList(),
                 character.clarity().index(),
+                BandView.of(character.spread().clarity()),
                 character.clarity().shares().stream()
                         .map(s -> new ClarityShareView(s.cause(), s.points()))
                         .toList(),
@@ -54,7 +58,8 @@ public record CharacterView(
             double spent,
             double smallestMm,
             double largestMm,
-            @NotNull CutAdviser.Fit fit) {}
+            @NotNull CutAdviser.Fit fit,
+            @NotNull BandView spread) {}
 
     public record ClarityShareView(@NotNull Clarity.Cause cause, double points) {}
 

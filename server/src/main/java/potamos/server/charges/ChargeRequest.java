@@ -20,6 +20,7 @@ import potamos.server.exchange.SchoolsJson;
  * @param schools  choices on which practitioners differ; null leaves the formula as it is
  * @param bed      shares by kind of bed, adding up to 1; null leaves the mix as it is
  * @param cutMm    edge of the pieces by part, or of the bed; null leaves the cuts as they are
+ * @param swaps    another item in the place of a part, by part; null leaves the parts as they are
  * @param readyBy  when it is wanted; null means no plan is laid
  * @param startAt  a start that the cook chose; null lets the plan find the latest
  */
@@ -33,6 +34,7 @@ public record ChargeRequest(
         SchoolsJson schools,
         @Size(max = 6) List<BedShareBody> bed,
         @Size(max = 40) Map<String, Double> cutMm,
+        @Size(max = 20) Map<String, String> swaps,
         Instant readyBy,
         Instant startAt) {
 
@@ -49,18 +51,19 @@ public record ChargeRequest(
 
     /** The same with other choices. */
     ChargeRequest withSchools(SchoolsJson other) {
-        return new ChargeRequest(formula, draft, vesselId, burnerId, goal, value, other, bed, cutMm, readyBy, startAt);
+        return new ChargeRequest(
+                formula, draft, vesselId, burnerId, goal, value, other, bed, cutMm, swaps, readyBy, startAt);
     }
 
     /** The same goal for another formula as it is written. */
     ChargeRequest of(String slug) {
-        return new ChargeRequest(slug, null, vesselId, burnerId, goal, value, null, null, null, readyBy, startAt);
+        return new ChargeRequest(slug, null, vesselId, burnerId, goal, value, null, null, null, null, readyBy, startAt);
     }
 
     /** A plain request, as from a call. */
     public static ChargeRequest forLitres(
             String formula, double litres, String vesselId, Instant readyBy, Instant startAt) {
         return new ChargeRequest(
-                formula, null, vesselId, null, GoalKind.LITRES, litres, null, null, null, readyBy, startAt);
+                formula, null, vesselId, null, GoalKind.LITRES, litres, null, null, null, null, readyBy, startAt);
     }
 }

@@ -3,21 +3,31 @@ package potamos.server.charges;
 import jakarta.validation.constraints.NotNull;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import potamos.core.batch.Plan;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
+import potamos.core.charge.Roasting;
+import potamos.core.charge.TrimBank;
+import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.cooling.CoolingPlan;
+import potamos.core.cooling.Crossing;
+import potamos.core.cooling.Foreseen;
 import potamos.core.flow.Forecast;
 import potamos.core.flow.Ledger;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Usual;
 import potamos.core.liquor.Body;
 import potamos.core.quantity.Band;
+import potamos.core.quantity.Volume;
 import potamos.core.safety.Caution;
+import potamos.core.safety.LimitProfile;
 import potamos.server.exchange.SchoolsForm;
 import potamos.server.exchange.SchoolsJson;
 import potamos.server.kitchen.Drawn;
@@ -35,6 +45,7 @@ public record ChargeView(
         double waterL,
         double waterLPerKg,
         @NotNull List<PartView> parts,
+        @NotNull List<TrimCoverView> trim,
         @NotNull LevelsView levels,
         @NotNull ForecastView forecast,
         @NotNull LedgerView ledger,
@@ -43,6 +54,7 @@ public record ChargeView(
         double mostOutL,
         @NotNull CharacterView character,
         double boilDownMin,
+        Optional<RoastView> roast,
         @NotNull List<ShareView> bed,
         double bedInPotKg,
         @NotNull SchoolsJson schools,
@@ -63,6 +75,21 @@ public record ChargeView(
             double kg,
             long intoTheSimmerMin,
             double cutMm) {}
+
+    /** What of a part lies in the trim bank. */
+    public record TrimCoverView(
+            @NotNull String part,
+            double kg,
+            double freshKg,
+            @NotNull LocalDate oldest) {
+        static TrimCoverView of(TrimBank.Cover cover) {
+            return new TrimCoverView(
+                    cover.wanted().part().id(),
+                    cover.fromBank().kg(),
+                    cover.fresh().kg(),
+                    cover.taken().get(0).day());
+        }
+    }
 
     /** A kind of bed in the mix. */
     public record ShareView(@NotNull String kind, @NotNull String name, double share, double kg) {}
@@ -119,7 +146,8 @@ public record ChargeView(
             @NotNull BandView yieldL,
             double evaporatedL,
             double gelatinGPerL,
-            @NotNull Body body) {
+            @NotNull Body body,
+            @NotNull SpreadView spread) {
         public static ForecastView of(Forecast forecast) {
             return new ForecastView(
                     forecast.bringUpMin(),
@@ -143,7 +171,40 @@ public record ChargeView(
                     BandView.of(forecast.yield()),
                     forecast.evaporated().litres(),
                     forecast.gelatinGPerL(),
-                    forecast.body());
+                    forecast.body(),
+                    new SpreadView(
+                            BandView.of(forecast.spread().bringUpMin()),
+                            BandView.of(forecast.spread().evaporatedL()),
+                            BandView.of(forecast.spread().gelatinGPerL())));
+        }
+    }
+
+    /** Bands of what is foretold beside the yield. */
+    public record SpreadView(
+            @NotNull BandView bringUpMin,
+            @NotNull BandView evaporatedL,
+            @NotNull BandView gelatinGPerL) {}
+
+    /** The roast: which oven, how full, how long each load. */
+    public record RoastView(
+            @NotNull String oven,
+            double ovenC,
+            double shade,
+            int trays,
+            double crowd,
+            int loads,
+            @NotNull BandView minutes,
+            long turnEveryMin) {
+        static RoastView of(Roasting roasting) {
+            return new RoastView(
+                    roasting.oven(),
+                    roasting.at().celsius(),
+                    roasting.shade(),
+                    roasting.trays(),
+                    roasting.crowd(),
+                    roasting.loads(),
+                    BandView.of(roasting.minutes()),
+                    roasting.turnEvery().toMinutes());
         }
     }
 
@@ -170,25 +231,63 @@ public record ChargeView(
 
     public record CurvePointView(double minute, double stockC, double bathC) {}
 
+    /** So many containers of a kind, each with so much. */
+    public record FilledView(@NotNull String container, int count, double eachL) {}
+
+    /** Minutes from straining to the cold limit; {@code latest} is empty when it might never get there. */
+    public record ColdView(
+            double celsius, Optional<Double> minute, Optional<Double> earliest, Optional<Double> latest) {
+        static ColdView of(Crossing crossing) {
+            return new ColdView(
+                    crossing.at().celsius(),
+                    boxed(crossing.minute()),
+                    boxed(crossing.earliest()),
+                    boxed(crossing.latest()));
+        }
+
+        private static Optional<Double> boxed(OptionalDouble value) {
+            return value.isPresent() ? Optional.of(value.getAsDouble()) : Optional.empty();
+        }
+    }
+
+    /** How it is cooled. {@code enough} tells whether the kitchen has the containers. */
     public record CoolingView(
-            @NotNull String container,
-            int count,
-            double eachL,
+            @NotNull List<FilledView> into,
             double iceKg,
-            @NotNull List<CurvePointView> curve) {
-        public static CoolingView of(CoolingPlan plan, CoolingCurve curve) {
+            @NotNull List<CurvePointView> curve,
+            @NotNull ColdView cold,
+            @NotNull Foreseen.Verdict verdict,
+            boolean enough) {
+
+        static CoolingView of(Planning.Cooling cooling, LimitProfile limits) {
+            ContainerSplit.Group slowest = cooling.slowest();
+            return of(Plan.Filled.of(cooling.split()), slowest.plan(), slowest.curve(), limits, cooling.enough());
+        }
+
+        /** Of a plan that was accepted. */
+        public static CoolingView of(Plan plan) {
+            return of(plan.into(), plan.cooling(), plan.curve(), plan.limits(), true);
+        }
+
+        private static CoolingView of(
+                List<Plan.Filled> into, CoolingPlan slowest, CoolingCurve curve, LimitProfile limits, boolean enough) {
+            double litres = into.stream()
+                    .mapToDouble(f -> f.count() * f.each().litres())
+                    .sum();
             return new CoolingView(
-                    plan.container().name(),
-                    plan.count(),
-                    plan.each().litres(),
-                    Cooler.iceNeeded(
-                                    plan.litres(),
-                                    plan.from(),
-                                    plan.legs().get(plan.legs().size() - 1).until())
+                    into.stream()
+                            .map(f -> new FilledView(
+                                    f.container(), f.count(), f.each().litres()))
+                            .toList(),
+                    Cooler.iceNeeded(Volume.ofLitres(litres), slowest.from(), limits.coldest())
                             .kg(),
                     curve.points().stream()
                             .map(p -> new CurvePointView(p.minute(), p.stockC(), p.mediumC()))
-                            .toList());
+                            .toList(),
+                    ColdView.of(Cooler.crossings(slowest, curve, List.of(limits.coldest()))
+                            .get(0)),
+                    Foreseen.of(curve, limits).verdict(),
+                    enough);
         }
     }
 
@@ -232,6 +331,9 @@ public record ChargeView(
                         ? charge.water().litres() / charge.run().raw().kg()
                         : 0,
                 parts(charge),
+                TrimBank.cover(charge, proposed.trim()).stream()
+                        .map(TrimCoverView::of)
+                        .toList(),
                 new LevelsView(
                         levels.filled().cm(),
                         levels.highest().cm(),
@@ -254,6 +356,7 @@ public record ChargeView(
                 proposed.mostOutL(),
                 CharacterView.of(charge.character()),
                 charge.boilDownMin(),
+                charge.roasting().map(RoastView::of),
                 formula.bed().stream()
                         .map(b -> new ShareView(
                                 b.kind().id(),
@@ -267,7 +370,7 @@ public record ChargeView(
                 (int) formula.simmer().usual().toMinutes(),
                 (int) formula.simmer().least().toMinutes(),
                 (int) formula.simmer().most().toMinutes(),
-                CoolingView.of(proposed.cooling(), proposed.curve()),
+                CoolingView.of(proposed.cooling(), proposed.kitchen().limits()),
                 proposed.times()
                         .map(t -> new PlanView(
                                 StepView.of(t.timeline()),

@@ -3,8 +3,12 @@ package potamos.server.charges;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Item;
+import potamos.core.formula.Pantry;
 import potamos.core.formula.Part;
+import potamos.core.formula.Substitution;
 import potamos.core.quantity.Refusal;
 import potamos.core.vessel.BedKind;
 import potamos.server.exchange.SchoolsForm;
@@ -22,6 +26,13 @@ final class Choices {
             chosen = chosen.withBed(request.bed().stream()
                     .map(b -> new Formula.BedShare(kind(own, b.kind()), b.share(), cut))
                     .toList());
+        }
+        if (request.swaps() != null) {
+            for (Map.Entry<String, String> swap : new TreeMap<>(request.swaps()).entrySet()) {
+                Item by = Pantry.find(swap.getValue())
+                        .orElseThrow(() -> Refusal.of("by", "the book does not know " + swap.getValue()));
+                chosen = Substitution.replace(chosen, swap.getKey(), by);
+            }
         }
         if (request.cutMm() != null) {
             chosen = cut(chosen, request.cutMm());

@@ -15,18 +15,21 @@ import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Goal;
 import potamos.core.charge.Pot;
+import potamos.core.charge.TrimBank;
 import potamos.core.charge.VesselSplit;
-import potamos.core.cooling.Container;
+import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingCurve;
-import potamos.core.cooling.CoolingPlan;
+import potamos.core.cooling.Foreseen;
 import potamos.core.cooling.Medium;
 import potamos.core.formula.Formula;
 import potamos.core.heat.Burner;
+import potamos.core.heat.Oven;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
+import potamos.core.safety.LimitProfile;
 import potamos.core.schedule.Planner;
 import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Vessel;
@@ -37,15 +40,13 @@ import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
 import potamos.server.problems.NotFound;
+import potamos.server.trim.TrimBox;
 
 /** Lays a plan: formula, vessel and goal to a charge, a way of cooling, and times. */
 @Service
 public class Planning {
 
     private static final double STRAINED_C = 85;
-
-    /** Below the last limit by so much, so that a reading shows it. */
-    private static final double COLD_MARGIN_K = 0.5;
 
     /** More ice than the heat alone needs, for what melts into the kitchen. */
     private static final double ICE_SPARE = 1.3;
@@ -54,12 +55,14 @@ public class Planning {
 
     private final Formulas formulas;
     private final Kitchens kitchens;
+    private final TrimBox trim;
     private final VesselsInUse inUse;
     private final KitchenClock clock;
 
-    Planning(Formulas formulas, Kitchens kitchens, VesselsInUse inUse, KitchenClock clock) {
+    Planning(Formulas formulas, Kitchens kitchens, TrimBox trim, VesselsInUse inUse, KitchenClock clock) {
         this.formulas = formulas;
         this.kitchens = kitchens;
+        this.trim = trim;
         this.inUse = inUse;
         this.clock = clock;
     }
@@ -80,23 +83,38 @@ public class Planning {
             Thing<Vessel> vessel,
             Thing<Burner> burner,
             Charge charge,
-            CoolingPlan cooling,
-            CoolingCurve curve,
+            Cooling cooling,
+            List<TrimBank.Deposit> trim,
             Optional<Planner.Proposal> times,
             List<Fit> fits,
             double mostOutL) {}
+
+    /**
+     * How the litres are to be cooled.
+     *
+     * @param split    over the containers
+     * @param foreseen whether they are cold in time
+     * @param enough   whether the kitchen has as many containers
+     */
+    public record Cooling(ContainerSplit split, Foreseen foreseen, boolean enough) {
+        ContainerSplit.Group slowest() {
+            return split.slowestGroup();
+        }
+    }
 
     /** One look at everything that stands in a kitchen, for all the charges of a request. */
     private record Site(
             Kitchens.Kitchen kitchen,
             List<Thing<Vessel>> vessels,
             List<Thing<Burner>> burners,
-            List<Kitchens.OwnedContainer> containers,
+            List<ContainerSplit.Owned> containers,
+            List<Oven> ovens,
+            List<TrimBank.Deposit> trim,
             Map<String, BedKind> beds,
             List<String> taken) {
 
         Pot pot(Thing<Vessel> vessel, Burner burner) {
-            return new Pot(vessel.figures(), burner, kitchen.air());
+            return new Pot(vessel.figures(), burner, kitchen.air(), Optional.empty(), ovens);
         }
     }
 
@@ -107,7 +125,13 @@ public class Planning {
                 kitchens.of(kitchenId),
                 kitchens.vessels(kitchenId),
                 kitchens.burners(kitchenId),
-                kitchens.containers(kitchenId).stream().map(Thing::figures).toList(),
+                kitchens.containers(kitchenId).stream()
+                        .map(Thing::figures)
+                        .filter(c -> c.container().holds().litres() >= SMALLEST_BAIN_L)
+                        .map(c -> new ContainerSplit.Owned(c.container(), c.owned()))
+                        .toList(),
+                kitchens.ovens(kitchenId).stream().map(Thing::figures).toList(),
+                trim.deposits(kitchenId),
                 beds,
                 inUse.of(kitchenId));
     }
@@ -135,14 +159,13 @@ public class Planning {
         Thing<Vessel> vessel = vessel(fits, request.vesselId());
         Pot pot = site.pot(vessel, burner.figures());
         Charge charge = ChargeSolver.solve(formula, pot, goal);
-        CoolingPlan cooling = cooling(site, charge);
-        CoolingCurve curve = Cooler.curve(cooling);
+        Cooling cooling = cooling(site, charge);
         Optional<Planner.Proposal> times = Optional.ofNullable(request.readyBy())
-                .map(by -> times(site.kitchen(), charge, curve, by, request.startAt()));
+                .map(by -> times(site.kitchen(), charge, cooling.slowest().curve(), by, request.startAt()));
         double mostOut = goal instanceof Goal.FullVessel
                 ? charge.forecast().yield().mid()
                 : ChargeSolver.litresOfFull(formula, pot);
-        return new Proposed(site.kitchen(), base, vessel, burner, charge, cooling, curve, times, fits, mostOut);
+        return new Proposed(site.kitchen(), base, vessel, burner, charge, cooling, site.trim(), times, fits, mostOut);
     }
 
     /**
@@ -161,8 +184,9 @@ public class Planning {
         return new Plan(
                 proposed.charge(),
                 proposed.kitchen().limits(),
-                proposed.cooling(),
-                proposed.curve(),
+                proposed.cooling().slowest().plan(),
+                Plan.Filled.of(proposed.cooling().split()),
+                proposed.cooling().slowest().curve(),
                 timeline,
                 readyBy,
                 called,
@@ -331,24 +355,31 @@ public class Planning {
                 .orElseThrow(() -> new NotFound("vessel"));
     }
 
-    private static CoolingPlan cooling(Site site, Charge charge) {
-        Container container = site.containers().stream()
-                .map(Kitchens.OwnedContainer::container)
-                .filter(c -> c.holds().litres() >= SMALLEST_BAIN_L)
-                .findFirst()
-                .orElseThrow(() -> Refusal.of("container", "this kitchen has no container of 5 L or more yet"));
+    private static Cooling cooling(Site site, Charge charge) {
+        if (site.containers().isEmpty()) {
+            throw Refusal.of("container", "this kitchen has no container of 5 L or more yet");
+        }
         Volume litres = Volume.ofLitres(Math.max(0.5, charge.forecast().yield().mid()));
         Temperature from = Temperature.ofCelsius(STRAINED_C);
-        Temperature until = site.kitchen().limits().coldest().plus(-COLD_MARGIN_K);
-        Mass ice = Cooler.iceNeeded(litres, from, until).times(ICE_SPARE);
+        LimitProfile limits = site.kitchen().limits();
+        Mass ice = Cooler.iceNeeded(litres, from, limits.coldest()).times(ICE_SPARE);
         Medium bath = new Medium.IceBath(ice, Mass.ofKg(Math.max(1, 2 * litres.litres())), true);
-        return new CoolingPlan(
-                litres,
-                from,
-                container,
-                container.neededFor(litres),
-                List.of(new CoolingPlan.Leg(bath, until)),
-                charge.forecast().body().sets());
+        double room = site.containers().stream()
+                .mapToDouble(c -> c.count() * c.container().holds().litres())
+                .sum();
+        boolean enough = litres.litres() <= room;
+        List<ContainerSplit.Owned> owned =
+                enough ? site.containers() : borrowed(site.containers(), litres.litres() / room);
+        boolean sets = charge.forecast().body().sets();
+        ContainerSplit split = ContainerSplit.best(litres, from, owned, bath, sets, limits);
+        return new Cooling(split, split.foreseen(), enough);
+    }
+
+    /** As if there were as many containers as it takes, so that a plan can be seen before more are found. */
+    private static List<ContainerSplit.Owned> borrowed(List<ContainerSplit.Owned> owned, double times) {
+        return owned.stream()
+                .map(o -> new ContainerSplit.Owned(o.container(), (int) Math.min(500, Math.ceil(o.count() * times))))
+                .toList();
     }
 
     private Planner.Proposal times(

@@ -38,6 +38,7 @@ import potamos.server.calc.Tokens;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.stations.Calls;
+import potamos.server.trim.TrimBox;
 
 /** Loads the demo kitchen through the same doors that people use, with the clock moved to when each thing happened. */
 @Component
@@ -59,6 +60,7 @@ class DemoKitchen implements ApplicationRunner {
     private final Batches batches;
     private final KitchenClock clock;
     private final Tokens tokens;
+    private final TrimBox trim;
     private final String moment;
 
     private final Map<String, String> stations = new HashMap<>();
@@ -74,6 +76,7 @@ class DemoKitchen implements ApplicationRunner {
             Batches batches,
             KitchenClock clock,
             Tokens tokens,
+            TrimBox trim,
             @Value("${potamos.demo-moment:}") String moment) {
         this.kitchens = kitchens;
         this.accounts = accounts;
@@ -83,6 +86,7 @@ class DemoKitchen implements ApplicationRunner {
         this.batches = batches;
         this.clock = clock;
         this.tokens = tokens;
+        this.trim = trim;
         this.moment = moment;
     }
 
@@ -211,6 +215,7 @@ class DemoKitchen implements ApplicationRunner {
         cook.untilFirstFoam(ilse, coming, now);
 
         clock.show(now.minus(Duration.ofMinutes(12)));
+        trimmings(wen, LocalDate.ofInstant(now, ZONE));
         LocalDate tomorrow = LocalDate.ofInstant(now, ZONE).plusDays(1);
         ask(ilse, "Soup", 20, tomorrow.atTime(10, 30).atZone(ZONE).toInstant(), "cold, for the barley soup");
         ask(
@@ -219,6 +224,20 @@ class DemoKitchen implements ApplicationRunner {
                 30,
                 tomorrow.plusDays(1).atTime(15, 0).atZone(ZONE).toInstant(),
                 "wedding, 140 covers");
+    }
+
+    /** What the vegetable prep of the last weeks left. */
+    private void trimmings(Person person, LocalDate today) {
+        put(person, "onion", 0.65, today.minusDays(3));
+        put(person, "carrot", 0.4, today.minusDays(3));
+        put(person, "leek", 0.9, today.minusDays(8));
+        put(person, "celery", 0.35, today.minusDays(15));
+        put(person, "mushroom-trim", 1.2, today.minusDays(21));
+        put(person, "parsley-stems", 0.12, today.minusDays(96));
+    }
+
+    private void put(Person person, String item, double kg, LocalDate day) {
+        trim.put(person, UUID.randomUUID().toString(), item, kg, day);
     }
 
     private String ask(Person person, String station, double litres, Instant readyBy, String note) {
