@@ -17,6 +17,9 @@ public sealed interface BatchEvent {
     double MOST_KG = 400;
     int LONGEST_TEXT = 500;
 
+    /** Phases that a procedure can have. */
+    int MOST_STEPS = 60;
+
     Stamp stamp();
 
     /**
@@ -33,6 +36,96 @@ public sealed interface BatchEvent {
         public WeighedIn {
             Refusal.unlessWithin("kg", mass.kg(), 0.001, MOST_KG, "kg");
             text("lot", lot);
+        }
+    }
+
+    /** A phase before the pot is under way: in the oven, in its soak, in the pan. {@code step} is its place in the procedure, from 0. */
+    record Began(Stamp stamp, int step) implements BatchEvent {
+        public Began {
+            Refusal.unlessWithin("step", step, 0, MOST_STEPS, "");
+        }
+    }
+
+    /** A phase before the pot is done. */
+    record Finished(Stamp stamp, int step) implements BatchEvent {
+        public Finished {
+            Refusal.unlessWithin("step", step, 0, MOST_STEPS, "");
+        }
+    }
+
+    /** Bones turned in the oven; tray 0 is all of them. */
+    record Turned(Stamp stamp, int tray) implements BatchEvent {
+        public Turned {
+            Refusal.unlessWithin("tray", tray, 0, 60, "");
+        }
+    }
+
+    /** Fresh cold water on a soak. */
+    record WaterChanged(Stamp stamp) implements BatchEvent {}
+
+    /** The burner is off and the hood clear, before a spirit is flamed. */
+    record BurnerOff(Stamp stamp) implements BatchEvent {}
+
+    /** Held against one of the kitchen's cards. */
+    record CardRead(Stamp stamp, Card card, double value) implements BatchEvent {
+        public CardRead {
+            Refusal.unlessWithin("value", value, card.least(), card.most(), "on the card");
+        }
+    }
+
+    /** The kitchen's cards. */
+    enum Card {
+        /** Roast: 1 raw to 8 black. */
+        SHADE(1, 8),
+        /** A spoonful on a cold plate: 1 pours like water, 2 coats, 3 trembles, 4 sets, 5 cuts. */
+        SET(1, 5),
+        /** A ladleful against the light: 1 cloudy to 5 the ladle's bottom shows. */
+        LADLE(1, 5);
+
+        private final double least;
+        private final double most;
+
+        Card(double least, double most) {
+            this.least = least;
+            this.most = most;
+        }
+
+        public double least() {
+            return least;
+        }
+
+        public double most() {
+            return most;
+        }
+    }
+
+    /** What it tastes of, and what the bones look like; several words, each from a short list or the cook's own. */
+    record Tasted(Stamp stamp, String words) implements BatchEvent {
+        public Tasted {
+            text("words", words);
+        }
+    }
+
+    /** Reached the temperature of a warm steep, and held there. */
+    record Held(Stamp stamp) implements BatchEvent {}
+
+    /** Part of the bed lifted out before the rest is done, as kelp is; {@code part} is its kind. */
+    record TakenOut(Stamp stamp, String part) implements BatchEvent {}
+
+    /** Through one of the strainers, before the last. */
+    record Passed(Stamp stamp) implements BatchEvent {}
+
+    /** Fat lifted. */
+    record Degreased(Stamp stamp, Volume fat) implements BatchEvent {
+        public Degreased {
+            Refusal.unlessWithin("litres", fat.litres(), 0, MOST_LITRES, "L");
+        }
+    }
+
+    /** Boiled down to its mark: the litres that are left. */
+    record Reduced(Stamp stamp, Volume left) implements BatchEvent {
+        public Reduced {
+            Refusal.unlessWithin("litres", left.litres(), 0.05, MOST_LITRES, "L");
         }
     }
 

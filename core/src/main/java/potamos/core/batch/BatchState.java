@@ -23,10 +23,14 @@ import potamos.core.quantity.Volume;
  * @param pot       the pot while it is in use
  * @param simmer    times of the simmer
  * @param ledger    litres; the yield is predicted until it is measured
- * @param strained  litres measured
+ * @param prep      what is done before the water
+ * @param strained  litres measured out of the pot
+ * @param finish    what is done to the strained stock before it is cold
+ * @param cards     every card that it was held against, oldest first
  * @param cooling   readings and verdict
  * @param shelf     litres put away, delivered and thrown away
  * @param added     parts in the pot and when they went in
+ * @param takenOut  kinds of the bed lifted out again, and when
  * @param course    the pot as replayed, for a curve
  * @param path      the stages it went through so far, each with when it came there
  */
@@ -37,20 +41,77 @@ public record BatchState(
         Map<String, Mass> weighed,
         Pot pot,
         Simmer simmer,
+        Prep prep,
         Ledger ledger,
         Optional<Volume> strained,
+        Finish finish,
+        List<CardReading> cards,
         Cooling cooling,
         Shelf shelf,
         Map<String, Instant> added,
+        Map<String, Instant> takenOut,
         List<CoursePoint> course,
         List<Entered> path) {
 
     public BatchState {
         weighed = Map.copyOf(weighed);
         added = Map.copyOf(added);
+        takenOut = Map.copyOf(takenOut);
         course = List.copyOf(course);
         path = List.copyOf(path);
+        cards = List.copyOf(cards);
     }
+
+    /** Litres to be cooled: as strained, or as reduced where they are reduced afterwards; empty until then. */
+    public Optional<Volume> out() {
+        return finish.toReduce()
+                ? Optional.empty()
+                : strained.isEmpty() ? strained : finish.reduced().or(() -> strained);
+    }
+
+    /** The last reading of a card. */
+    public Optional<CardReading> card(BatchEvent.Card card) {
+        return cards.stream().filter(c -> c.card() == card).reduce((first, second) -> second);
+    }
+
+    /** A card that the stock or its bones were held against. */
+    public record CardReading(Instant at, BatchEvent.Card card, double value) {}
+
+    /** A phase before the water. */
+    public record Chore(int step, Optional<Instant> began, Optional<Instant> finished) {
+        public boolean underWay() {
+            return began.isPresent() && finished.isEmpty();
+        }
+    }
+
+    /**
+     * What is done before the water.
+     *
+     * @param chores       in the order of the procedure
+     * @param turned       when the bones were last turned
+     * @param waterChanged when a soak last had fresh water
+     * @param burnerOff    when the burner was put out for flaming
+     */
+    public record Prep(
+            List<Chore> chores, Optional<Instant> turned, Optional<Instant> waterChanged, Optional<Instant> burnerOff) {
+        public Prep {
+            chores = List.copyOf(chores);
+        }
+
+        public boolean done() {
+            return chores.stream().allMatch(chore -> chore.finished().isPresent());
+        }
+    }
+
+    /**
+     * From the pot to the cold.
+     *
+     * @param passes    strainers that it went through before the last
+     * @param toReduce  whether a planned reduction is still ahead
+     * @param reduced   litres left by it
+     * @param degreased fat lifted
+     */
+    public record Finish(int passes, boolean toReduce, Optional<Volume> reduced, Optional<Volume> degreased) {}
 
     /**
      * The pot.
@@ -65,6 +126,7 @@ public record BatchState(
      * @param gelatinGPerL in the liquor
      * @param levelRead    when the level was last read
      * @param temperatureRead when the temperature was last read
+     * @param toppedUp     when water was last added
      */
     public record Pot(
             Volume contents,
@@ -76,7 +138,8 @@ public record BatchState(
             double steamLPerH,
             double gelatinGPerL,
             Optional<Instant> levelRead,
-            Optional<Instant> temperatureRead) {}
+            Optional<Instant> temperatureRead,
+            Optional<Instant> toppedUp) {}
 
     /**
      * Times of heating and simmer.
@@ -88,6 +151,8 @@ public record BatchState(
      * @param ended      judged to be enough
      * @param lastSkim   last skimming
      * @param skims      so far
+     * @param held       when a warm steep began
+     * @param tasted     when it was last tasted
      */
     public record Simmer(
             Optional<Instant> lit,
@@ -96,7 +161,9 @@ public record BatchState(
             Optional<Instant> plannedEnd,
             Optional<Instant> ended,
             Optional<Instant> lastSkim,
-            int skims) {}
+            int skims,
+            Optional<Instant> held,
+            Optional<Instant> tasted) {}
 
     /**
      * Cooling so far.

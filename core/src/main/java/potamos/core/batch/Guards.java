@@ -4,7 +4,10 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import potamos.core.cooling.CoolingVerdict;
+import potamos.core.formula.Phase;
+import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Volume;
 import potamos.core.vessel.Vessel;
 
 /** What makes no sense is refused before it is logged, with a reason that tells what to do instead. */
@@ -27,8 +30,9 @@ final class Guards {
             target(events, withdrawn.event());
         } else if (!(next instanceof BatchEvent.Noted)) {
             require(state.stage() != Stage.ABANDONED, "this batch was given up");
+            ChoreGuards.check(plan, state, next);
             checkPot(plan, state, next);
-            checkCold(state, next);
+            checkCold(plan, state, next);
         }
     }
 
@@ -47,11 +51,25 @@ final class Guards {
             require(!full, "the pot is already filled for the stock");
         } else if (next instanceof BatchEvent.Filled filled) {
             require(!full, "the pot is already filled; log a top-up, or correct the filling");
-            require(state.weighed().containsKey(BatchEvent.BED), "weigh the bed in first");
+            require(
+                    state.weighed().containsKey(BatchEvent.BED)
+                            || plan.charge().formula().bed().isEmpty(),
+                    "weigh the bed in first");
             room(plan, state, filled.water().litres(), solidsToFill(plan, state));
         } else if (next instanceof BatchEvent.HeatOn) {
             require(full, "fill the pot first");
             once(state.simmer().lit(), "the burner is already lit");
+        } else if (next instanceof BatchEvent.Held) {
+            require(lit && working, "light the burner first");
+            require(Replay.warmSteep(plan).isPresent(), "this procedure has no warm steep");
+            once(state.simmer().held(), "the steep is already logged");
+        } else if (next instanceof BatchEvent.TakenOut out) {
+            require(working, "the pot is not filled, or already strained");
+            require(Infusion.share(plan.charge(), out.part()).isPresent(), "this bed has no such kind to be taken out");
+        } else if (next instanceof BatchEvent.CardRead card && card.card() != BatchEvent.Card.SHADE) {
+            require(full, "there is no stock yet to hold against a card");
+        } else if (next instanceof BatchEvent.Tasted) {
+            require(full, "there is no stock yet to taste");
         } else if (next instanceof BatchEvent.FirstFoam) {
             require(lit, "light the burner first");
             once(state.simmer().foam(), "first foam is already logged");
@@ -90,8 +108,9 @@ final class Guards {
         }
     }
 
-    private static void checkCold(BatchState state, BatchEvent next) {
+    private static void checkCold(Plan plan, BatchState state, BatchEvent next) {
         boolean strained = state.strained().isPresent();
+        checkFinish(plan, state, next);
         if (next instanceof BatchEvent.Strained out) {
             require(state.simmer().ended().isPresent(), "judge the end of the simmer first");
             require(!strained, "it is already strained; correct that entry instead");
@@ -101,6 +120,7 @@ final class Guards {
             }
         } else if (next instanceof BatchEvent.CoolingBegan) {
             require(strained, "strain it first");
+            require(state.out().isPresent(), "reduce it to its mark first, or log what it was reduced to");
             once(state.cooling().began(), "cooling is already logged");
         } else if (next instanceof BatchEvent.CoolingRead) {
             require(strained, "strain it first; readings of the pot are logged as temperature");
@@ -116,6 +136,7 @@ final class Guards {
                     state.shelf().stored().litres() == 0,
                     "it is put away already; withdraw that entry and log it anew if the litres are wrong");
             require(!failed(state), "cooling failed: reheat it once and start again, or discard it");
+            require(state.out().isPresent(), "reduce it to its mark first, or log what it was reduced to");
             require(state.stage().compareTo(Stage.STORE) >= 0, "the last reading is not down to the cold limit yet");
             double left = notYetStored(state);
             atMost("litres", stored.litres().litres(), left, "more than is left of this batch");
@@ -134,8 +155,31 @@ final class Guards {
         }
     }
 
+    private static void checkFinish(Plan plan, BatchState state, BatchEvent next) {
+        boolean ended = state.simmer().ended().isPresent();
+        if (next instanceof BatchEvent.Passed) {
+            require(ended, "judge the end of the simmer first");
+            require(state.strained().isEmpty(), "it is already strained");
+        } else if (next instanceof BatchEvent.Degreased fat) {
+            require(ended, "judge the end of the simmer first");
+            atMost("litres", fat.fat().litres(), state.pot().contents().litres(), "more than there is");
+        } else if (next instanceof BatchEvent.Reduced reduced) {
+            boolean inThePot = plan.charge().run().reduction().beforeStraining();
+            require(ended, "judge the end of the simmer first");
+            require(
+                    plan.charge().formula().phase(Phase.Reduce.class).isPresent(),
+                    "this procedure has no reduction; note it, or correct the litres");
+            require(inThePot || state.strained().isPresent(), "strain it first");
+            require(state.finish().toReduce(), "it is already reduced, or past it; correct that entry instead");
+            double there = state.strained()
+                    .map(Volume::litres)
+                    .orElse(state.pot().liquor().litres());
+            atMost("litres", reduced.left().litres(), there, "more than there was before");
+        }
+    }
+
     private static double notYetStored(BatchState state) {
-        return state.strained().orElseThrow().litres()
+        return state.out().or(state::strained).orElseThrow().litres()
                 - state.shelf().spoiled().litres()
                 - state.shelf().stored().litres();
     }
@@ -160,7 +204,9 @@ final class Guards {
     }
 
     private static double solidsToFill(Plan plan, BatchState state) {
-        double bedKg = state.weighed().get(BatchEvent.BED).kg();
+        double bedKg =
+                state.weighed().getOrDefault(BatchEvent.BED, Mass.ofKg(0)).kg()
+                        * plan.charge().formula().keepsMass();
         return bedKg / plan.charge().run().bed().kind().trueKgPerL();
     }
 
@@ -207,13 +253,13 @@ final class Guards {
         return target;
     }
 
-    private static void require(boolean holds, String reason) {
+    static void require(boolean holds, String reason) {
         if (!holds) {
             throw Refusal.of("act", reason);
         }
     }
 
-    private static void once(Optional<Instant> already, String reason) {
+    static void once(Optional<Instant> already, String reason) {
         require(already.isEmpty(), reason);
     }
 }

@@ -17,10 +17,8 @@ public record Outlook(Timeline timeline, Instant ready, Duration late) {
     public static Outlook of(Plan plan, BatchState state) {
         List<Timeline.Step> steps = new ArrayList<>();
         Instant at = state.now();
-        for (Timeline.Step planned : plan.timeline().steps()) {
-            if (planned.stage().compareTo(state.stage()) < 0 || !state.stage().open()) {
-                continue;
-            }
+        List<Timeline.Step> ahead = state.stage().open() ? plan.timeline().from(state.stage()) : List.of();
+        for (Timeline.Step planned : ahead) {
             Instant from = planned.stage() == state.stage() ? state.since() : at;
             Instant end =
                     planned.stage() == state.stage() ? presentEnd(plan, state, planned) : at.plus(planned.length());
@@ -32,7 +30,7 @@ public record Outlook(Timeline timeline, Instant ready, Duration late) {
 
     private static Instant presentEnd(Plan plan, BatchState state, Timeline.Step planned) {
         Instant now = state.now();
-        if (state.stage() == Stage.WEIGH_IN) {
+        if (state.path().isEmpty()) {
             Instant start = planned.from().isAfter(now) ? planned.from() : now;
             return start.plus(planned.length());
         }

@@ -31,6 +31,7 @@ final class PotModel {
     private enum Fire {
         OFF,
         FULL,
+        HELD,
         SIMMERING
     }
 
@@ -54,8 +55,12 @@ final class PotModel {
     private double evaporated;
     private double skimmed;
     private double toppedUp;
+    private double reduced;
+    private double heldAt;
+    private Instant heldUntil;
     private Instant levelRead;
     private Instant temperatureRead;
+    private Instant toppedUpAt;
 
     PotModel(Plan plan) {
         this.run = plan.charge().run();
@@ -103,6 +108,29 @@ final class PotModel {
         fire = Fire.FULL;
     }
 
+    /** Held at a temperature for a while, then on with full heat. */
+    void hold(Temperature at, Instant until) {
+        fire = Fire.HELD;
+        heldAt = at.celsius();
+        celsius = heldAt;
+        heldUntil = until;
+        point();
+    }
+
+    /** A hold that ends before its time. */
+    void goOn() {
+        if (fire == Fire.HELD) {
+            fire = Fire.FULL;
+        }
+    }
+
+    /** Boiled down in the pot to so much liquor. */
+    void reduce(Volume left) {
+        reduced += Math.max(0, contents - solids - left.litres());
+        contents = solids + left.litres();
+        point();
+    }
+
     void simmer() {
         fire = Fire.SIMMERING;
         celsius = Math.max(celsius, simmerAt);
@@ -124,7 +152,8 @@ final class PotModel {
         contents -= taken;
     }
 
-    void topUp(Volume water, Temperature temperature) {
+    void topUp(Volume water, Temperature temperature, Instant at) {
+        toppedUpAt = at;
         double liquor = contents - solids;
         celsius = (celsius * liquor + temperature.celsius() * water.litres()) / (liquor + water.litres());
         toppedUp += water.litres();
@@ -172,7 +201,7 @@ final class PotModel {
         double nextPoint = pointEvery;
         while (left - passed > 1e-9) {
             double dt = Math.min(LONGEST_STEP_S, left - passed);
-            step(dt);
+            step(start.plusMillis((long) (passed * 1000)), dt);
             passed += dt;
             if (passed >= nextPoint) {
                 clock = start.plusMillis((long) (passed * 1000));
@@ -184,10 +213,16 @@ final class PotModel {
         point();
     }
 
-    private void step(double seconds) {
+    private void step(Instant from, double seconds) {
         Temperature t = Temperature.ofCelsius(celsius);
         double steam;
-        if (fire == Fire.SIMMERING) {
+        if (fire == Fire.HELD && !from.isBefore(heldUntil)) {
+            fire = Fire.FULL;
+        }
+        if (fire == Fire.HELD) {
+            steam = heat.steamLPerH(t, level()) * seconds / 3600;
+            celsius += (heldAt - celsius) * (1 - Math.exp(-seconds * Math.log(2) / 300));
+        } else if (fire == Fire.SIMMERING) {
             steam = heat.steamLPerH(t, level()) * seconds / 3600;
             // After a cold top-up or a low reading the cook's burner brings the pot back; half the distance in five
             // minutes is usual.
@@ -238,7 +273,8 @@ final class PotModel {
                 steam,
                 gelatinGPerL(),
                 Optional.ofNullable(levelRead),
-                Optional.ofNullable(temperatureRead));
+                Optional.ofNullable(temperatureRead),
+                Optional.ofNullable(toppedUpAt));
     }
 
     List<BatchState.CoursePoint> course() {
@@ -255,6 +291,10 @@ final class PotModel {
 
     Volume skimmed() {
         return Volume.ofLitres(skimmed);
+    }
+
+    Volume reduced() {
+        return Volume.ofLitres(reduced);
     }
 
     Volume toppedUp() {

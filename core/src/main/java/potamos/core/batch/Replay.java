@@ -17,6 +17,7 @@ import potamos.core.cooling.Reading;
 import potamos.core.flow.Ledger;
 import potamos.core.flow.Losses;
 import potamos.core.flow.Solids;
+import potamos.core.formula.Formula;
 import potamos.core.formula.Phase;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Volume;
@@ -29,12 +30,29 @@ final class Replay {
     private final PotModel pot;
     private final Map<String, Mass> weighed = new HashMap<>();
     private final Map<String, Instant> added = new HashMap<>();
+    private final Map<String, Instant> takenOut = new HashMap<>();
     private final Map<String, Mass> addedMass = new HashMap<>();
     private final List<Reading> readings = new ArrayList<>();
     private final List<BatchState.Entered> path = new ArrayList<>();
 
-    private Stage stage = Stage.WEIGH_IN;
+    private Stage stage;
     private Instant since;
+    private final Map<Integer, Instant> began = new HashMap<>();
+    private final Map<Integer, Instant> finished = new HashMap<>();
+    private final List<BatchState.CardReading> cards = new ArrayList<>();
+    private final List<Integer> chores;
+    private final Optional<Phase.Reduce> reduction;
+    private final boolean reducedInThePot;
+    private final boolean noBed;
+    private Instant turned;
+    private Instant waterChanged;
+    private Instant burnerOff;
+    private Instant held;
+    private Instant tasted;
+    private Instant flakes;
+    private int passed;
+    private Volume reduced;
+    private Volume degreased;
     private boolean blanched;
     private boolean filled;
     private Instant lit;
@@ -62,6 +80,12 @@ final class Replay {
         this.plan = plan;
         this.pot = new PotModel(plan);
         this.since = plan.accepted();
+        Formula formula = plan.charge().formula();
+        this.chores = Chores.of(formula);
+        this.reduction = formula.phase(Phase.Reduce.class);
+        this.noBed = formula.bed().isEmpty();
+        this.reducedInThePot = plan.charge().run().reduction().beforeStraining();
+        this.stage = nextStage();
     }
 
     void apply(BatchEvent event) {
@@ -70,7 +94,8 @@ final class Replay {
         if (event instanceof BatchEvent.WeighedIn e) {
             weighed.put(e.part(), e.mass());
             if (e.part().equals(BatchEvent.BED)) {
-                pot.bed(e.mass());
+                // Bones are weighed raw; what is roasted down loses water before it meets the pot.
+                pot.bed(e.mass().times(plan.charge().formula().keepsMass()));
             }
         } else if (event instanceof BatchEvent.Blanched) {
             blanched = true;
@@ -80,6 +105,12 @@ final class Replay {
         } else if (event instanceof BatchEvent.HeatOn) {
             lit = at;
             pot.light();
+        } else if (event instanceof BatchEvent.Held) {
+            held = at;
+            warmSteep(plan).ifPresent(steep -> pot.hold(steep.at(), at.plus(steep.takes())));
+        } else if (event instanceof BatchEvent.TakenOut e) {
+            takenOut.put(e.part(), at);
+            pot.goOn();
         } else if (event instanceof BatchEvent.FirstFoam) {
             foam = at;
         } else if (event instanceof BatchEvent.SimmerReached) {
@@ -95,17 +126,49 @@ final class Replay {
         } else if (event instanceof BatchEvent.TemperatureRead e) {
             pot.temperatureRead(e.temperature(), at);
         } else if (event instanceof BatchEvent.ToppedUp e) {
-            pot.topUp(e.water(), e.temperature());
+            pot.topUp(e.water(), e.temperature(), at);
         } else if (event instanceof BatchEvent.Added e) {
             added.put(e.part(), at);
-            addedMass.put(e.part(), e.mass());
-            pot.add(e.mass());
+            if (Infusion.flakes(plan.charge().formula(), e.part())) {
+                // The bed was counted in when the pot was filled.
+                flakes = at;
+            } else {
+                addedMass.put(e.part(), e.mass());
+                pot.add(e.mass());
+            }
         } else if (event instanceof BatchEvent.Judged e) {
             judged(e);
-        } else {
+        } else if (event instanceof BatchEvent.CardRead e) {
+            cards.add(new BatchState.CardReading(at, e.card(), e.value()));
+        } else if (event instanceof BatchEvent.Tasted) {
+            tasted = at;
+        } else if (!beforeThePot(event)) {
             afterThePot(event);
         }
         settle(event.stamp());
+    }
+
+    private boolean beforeThePot(BatchEvent event) {
+        Instant at = event.stamp().at();
+        if (event instanceof BatchEvent.Began e) {
+            began.put(e.step(), at);
+        } else if (event instanceof BatchEvent.Finished e) {
+            finished.put(e.step(), at);
+        } else if (event instanceof BatchEvent.Turned) {
+            turned = at;
+        } else if (event instanceof BatchEvent.WaterChanged) {
+            waterChanged = at;
+        } else if (event instanceof BatchEvent.BurnerOff) {
+            burnerOff = at;
+        } else {
+            return false;
+        }
+        return true;
+    }
+
+    /** The hold on the way to the simmer, if the procedure has one. */
+    static Optional<Phase.Steep> warmSteep(Plan plan) {
+        return plan.charge().run().steeps().stream().findFirst();
     }
 
     private void judged(BatchEvent.Judged judged) {
@@ -121,7 +184,18 @@ final class Replay {
 
     private void afterThePot(BatchEvent event) {
         Instant at = event.stamp().at();
-        if (event instanceof BatchEvent.Strained e) {
+        if (event instanceof BatchEvent.Passed) {
+            passed++;
+        } else if (event instanceof BatchEvent.Degreased e) {
+            degreased = (degreased == null ? Volume.ZERO : degreased).plus(e.fat());
+        } else if (event instanceof BatchEvent.Reduced e) {
+            reduced = e.left();
+            if (strained == null) {
+                pot.reduce(e.left());
+            } else {
+                clockFrom = at;
+            }
+        } else if (event instanceof BatchEvent.Strained e) {
             strained = e.out();
             passes = e.passes();
             pressed = e.pressed();
@@ -173,14 +247,20 @@ final class Replay {
             return stored.minus(delivered).minus(discarded).litres() > 0.01 ? Stage.ON_SHELF : Stage.DONE;
         }
         if (strained != null) {
-            if (spoiled.litres() >= strained.litres() - 0.01) {
+            Volume out = reduced != null && !reducedInThePot ? reduced : strained;
+            if (spoiled.litres() >= out.litres() - 0.01) {
                 return Stage.DONE;
+            }
+            if (toReduce()) {
+                return Stage.REDUCE;
             }
             return cold() ? Stage.STORE : Stage.COOL;
         }
         if (ended != null) {
-            Duration rest = Duration.ofSeconds((long) (plan.charge().run().restMin() * 60));
-            return pot.clock().isBefore(ended.plus(rest)) ? Stage.REST : Stage.STRAIN;
+            if (reducedInThePot && toReduce()) {
+                return Stage.REDUCE;
+            }
+            return pot.clock().isBefore(restEnds()) ? Stage.REST : Stage.STRAIN;
         }
         if (reached != null) {
             return Stage.SIMMER;
@@ -191,11 +271,24 @@ final class Replay {
         if (filled) {
             return Stage.FILL;
         }
-        if (!weighed.containsKey(BatchEvent.BED)) {
+        if (!noBed && !weighed.containsKey(BatchEvent.BED)) {
             return Stage.WEIGH_IN;
+        }
+        if (!finished.keySet().containsAll(chores)) {
+            return Stage.PREPARE;
         }
         boolean toBlanch = plan.charge().formula().phase(Phase.Blanch.class).isPresent();
         return toBlanch && !blanched ? Stage.BLANCH : Stage.FILL;
+    }
+
+    private boolean toReduce() {
+        boolean tooLate = reducedInThePot && strained != null;
+        return reduction.isPresent() && reduced == null && !tooLate;
+    }
+
+    private Instant restEnds() {
+        Instant from = flakes != null && flakes.isAfter(ended) ? flakes : ended;
+        return from.plus(Duration.ofSeconds((long) (plan.charge().run().restMin() * 60)));
     }
 
     private boolean cold() {
@@ -209,10 +302,8 @@ final class Replay {
     BatchState stateAt(Instant now) {
         pot.runTo(now);
         if (ended != null && strained == null) {
-            Instant restEnds =
-                    ended.plus(Duration.ofSeconds((long) (plan.charge().run().restMin() * 60)));
-            if (stage == Stage.REST && !now.isBefore(restEnds)) {
-                enter(Stage.STRAIN, restEnds);
+            if (stage == Stage.REST && !now.isBefore(restEnds())) {
+                enter(Stage.STRAIN, restEnds());
             }
         }
         return new BatchState(
@@ -228,12 +319,31 @@ final class Replay {
                         Optional.ofNullable(plannedEnd),
                         Optional.ofNullable(ended),
                         Optional.ofNullable(lastSkim),
-                        skims),
+                        skims,
+                        Optional.ofNullable(held),
+                        Optional.ofNullable(tasted)),
+                new BatchState.Prep(
+                        chores.stream()
+                                .map(step -> new BatchState.Chore(
+                                        step,
+                                        Optional.ofNullable(began.get(step)),
+                                        Optional.ofNullable(finished.get(step))))
+                                .toList(),
+                        Optional.ofNullable(turned),
+                        Optional.ofNullable(waterChanged),
+                        Optional.ofNullable(burnerOff)),
                 ledger(),
                 Optional.ofNullable(strained),
+                new BatchState.Finish(
+                        passed,
+                        toReduce() && (strained != null || reducedInThePot),
+                        reducedInThePot ? Optional.empty() : Optional.ofNullable(reduced),
+                        Optional.ofNullable(degreased)),
+                cards,
                 cooling(now),
                 new BatchState.Shelf(stored, delivered, discarded, spoiled),
                 added,
+                takenOut,
                 pot.course(),
                 path);
     }
@@ -260,7 +370,25 @@ final class Replay {
                                 through, plan.charge().run().vessel().shape().width(), 1)),
                 new Ledger.Entry(Ledger.Cause.FAT_LIFTED, plan.charge().run().degreased() ? fat : Volume.ZERO)));
         entries.addAll(Ledger.solids(Losses.uptake(bed, solids, press, 1), fat));
-        return strained == null ? Ledger.predicted(entries) : Ledger.measured(entries, strained);
+        return reducedTo(entries);
+    }
+
+    /** The account closed with what is boiled away: as measured where it was, as planned where that is still ahead. */
+    private Ledger reducedTo(List<Ledger.Entry> entries) {
+        double fraction = reduction.map(Phase.Reduce::toFraction).orElse(1.0);
+        if (strained == null) {
+            Volume before = Ledger.predicted(entries).yield().orNone();
+            Volume boiled = reduced == null ? before.times(1 - fraction) : pot.reduced();
+            entries.add(new Ledger.Entry(Ledger.Cause.REDUCED, boiled));
+            return Ledger.predicted(entries);
+        }
+        if (reducedInThePot || reduction.isEmpty()) {
+            entries.add(new Ledger.Entry(Ledger.Cause.REDUCED, pot.reduced()));
+            return Ledger.measured(entries, strained);
+        }
+        Volume left = reduced == null ? strained.times(fraction) : reduced;
+        entries.add(new Ledger.Entry(Ledger.Cause.REDUCED, strained.minus(left).orNone()));
+        return Ledger.measured(entries, left);
     }
 
     /** What was put in with the mass it was put in with; before straining, what is still to come as planned. */
@@ -308,11 +436,12 @@ final class Replay {
     /** Measures of the plan by part, for whoever needs the planned mass. */
     static Optional<Mass> planned(Plan plan, String part) {
         if (part.equals(BatchEvent.BED)) {
-            return Optional.of(plan.charge().run().bed().mass());
+            return Optional.of(plan.charge().run().raw());
         }
         return plan.charge().measures().stream()
                 .filter(m -> m.part().id().equals(part))
                 .map(Measure::mass)
-                .findFirst();
+                .findFirst()
+                .or(() -> Infusion.share(plan.charge(), part));
     }
 }

@@ -1,8 +1,10 @@
 package potamos.core.batch;
 
-/** Where a batch stands, in the order of work. */
+/** Where a batch stands, in the usual order of work; a reduction stands before the straining where it is done in the pot. */
 public enum Stage {
     WEIGH_IN,
+    /** Rinsed, soaked, roasted, browned: whatever comes before the water. */
+    PREPARE,
     BLANCH,
     FILL,
     BRING_UP,
@@ -18,7 +20,7 @@ public enum Stage {
 
     /** Whether its vessel is taken. */
     public boolean holdsVessel() {
-        return compareTo(STRAIN) <= 0;
+        return compareTo(REDUCE) <= 0;
     }
 
     /** Whether anyone still has to look after it. */
@@ -27,6 +29,6 @@ public enum Stage {
     }
 
     public boolean hot() {
-        return this == BRING_UP || this == SIMMER || this == REST || this == STRAIN;
+        return compareTo(BRING_UP) >= 0 && compareTo(REDUCE) <= 0;
     }
 }

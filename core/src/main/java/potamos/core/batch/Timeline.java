@@ -50,11 +50,13 @@ public record Timeline(List<Step> steps) {
         return steps.stream().filter(step -> step.stage() == stage).findFirst();
     }
 
-    /** Time from the end of a stage to the end of everything. */
-    public Duration after(Stage stage) {
-        return steps.stream()
-                .filter(step -> step.stage().compareTo(stage) > 0)
-                .map(Step::length)
-                .reduce(Duration.ZERO, Duration::plus);
+    /** The steps from a stage on; where it has none of its own, those that usually come after it. */
+    public List<Step> from(Stage stage) {
+        for (int i = 0; i < steps.size(); i++) {
+            if (steps.get(i).stage() == stage) {
+                return steps.subList(i, steps.size());
+            }
+        }
+        return steps.stream().filter(step -> step.stage().compareTo(stage) > 0).toList();
     }
 }

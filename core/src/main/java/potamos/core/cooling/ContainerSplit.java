@@ -22,6 +22,8 @@ public record ContainerSplit(List<Group> groups, Foreseen foreseen, Mass ice) {
     /** Shares of what a container holds, tried from full downwards: shallower cools faster and takes more of them. */
     private static final double[] FILLS = {1, 0.85, 0.7, 0.55, 0.4, 0.25};
 
+    private static final double LEAST_L = 0.5;
+
     public ContainerSplit {
         groups = List.copyOf(groups);
     }
@@ -124,6 +126,11 @@ public record ContainerSplit(List<Group> groups, Foreseen foreseen, Mass ice) {
             double most = kind.container().holds().litres() * fill;
             int count = (int) Math.min(kind.count(), Math.ceil(left / most - 1e-9));
             double placed = Math.min(left, count * most);
+            double over = left - placed;
+            if (over > 1e-9 && over < LEAST_L) {
+                // Nobody takes out another container for a ladleful.
+                placed -= Math.min(LEAST_L - over, placed / 2);
+            }
             CoolingPlan plan = new CoolingPlan(
                     Volume.ofLitres(placed),
                     from,

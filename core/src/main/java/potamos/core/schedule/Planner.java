@@ -6,13 +6,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import potamos.core.batch.Chores;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
-import potamos.core.charge.Roasting;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.formula.Phase;
-import potamos.core.heat.Browning;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.LimitProfile;
 
@@ -25,11 +24,6 @@ public final class Planner {
 
     /** Ladling and drawing off, for each litre and pass. */
     private static final Duration STRAINING_A_LITRE = Duration.ofSeconds(25);
-
-    /** Scraping and cooking down a splash on the drippings. */
-    private static final Duration DEGLAZING = Duration.ofMinutes(4);
-
-    private static final Duration WINE_DOWN = Duration.ofMinutes(6);
 
     private static final Duration PORTIONING = Duration.ofMinutes(15);
 
@@ -79,67 +73,44 @@ public final class Planner {
     /** The stages until the stock can be cooled. */
     public static List<Timeline.Part> hotParts(Charge charge) {
         List<Timeline.Part> parts = new ArrayList<>();
-        Duration prepare = charge.formula().procedure().stream()
-                .map(phase -> preparing(phase, charge))
-                .reduce(Duration.ZERO, Duration::plus);
-        parts.add(new Timeline.Part(Stage.WEIGH_IN, WEIGHING.plus(prepare)));
+        if (!charge.formula().bed().isEmpty()) {
+            parts.add(new Timeline.Part(Stage.WEIGH_IN, WEIGHING));
+        }
+        Duration prepare = Chores.length(charge);
+        if (!prepare.isZero()) {
+            parts.add(new Timeline.Part(Stage.PREPARE, prepare));
+        }
         Duration bringUp = minutes(charge.forecast().bringUpMin());
         charge.formula()
                 .phase(Phase.Blanch.class)
                 .ifPresent(blanch -> parts.add(new Timeline.Part(
                         Stage.BLANCH, bringUp.plus(blanch.hold()).plus(blanch.drainAndWash()))));
-        parts.add(new Timeline.Part(Stage.FILL, FILLING));
+        parts.add(new Timeline.Part(Stage.FILL, FILLING.plus(coldSteep(charge))));
         parts.add(new Timeline.Part(Stage.BRING_UP, bringUp));
         parts.add(new Timeline.Part(Stage.SIMMER, charge.run().simmer().usual()));
+        Timeline.Part reduce = new Timeline.Part(Stage.REDUCE, minutes(charge.boilDownMin()));
+        boolean inThePot = charge.run().reduction().beforeStraining();
+        if (charge.boilDownMin() > 0 && inThePot) {
+            parts.add(reduce);
+        }
         parts.add(new Timeline.Part(Stage.REST, minutes(charge.run().restMin())));
+        double litres = Math.max(0, charge.forecast().yield().mid())
+                / (inThePot ? 1 : charge.formula().reducesTo());
         long passes = charge.run().strain().passes();
         parts.add(new Timeline.Part(Stage.STRAIN, SETTING_UP_STRAINERS.plus(Duration.ofSeconds((long)
-                (STRAINING_A_LITRE.toSeconds()
-                        * passes
-                        * Math.max(0, charge.forecast().yield().mid()))))));
-        if (charge.boilDownMin() > 0) {
-            parts.add(new Timeline.Part(Stage.REDUCE, minutes(charge.boilDownMin())));
+                (STRAINING_A_LITRE.toSeconds() * passes * litres)))));
+        if (charge.boilDownMin() > 0 && !inThePot) {
+            parts.add(reduce);
         }
         return parts;
     }
 
-    /** What happens before the pot is filled, and cold steeping in it. */
-    private static Duration preparing(Phase phase, Charge charge) {
-        if (phase instanceof Phase.Rinse rinse) {
-            return rinse.takes();
-        }
-        if (phase instanceof Phase.Soak soak) {
-            return soak.takes();
-        }
-        if (phase instanceof Phase.Thaw thaw) {
-            return thaw.takes();
-        }
-        if (phase instanceof Phase.Wipe wipe) {
-            return wipe.takes();
-        }
-        if (phase instanceof Phase.Roast roast) {
-            return minutes(charge.roasting()
-                    .map(Roasting::wholeMin)
-                    .orElseGet(() -> Browning.minutesTo(roast.shade(), roast.oven(), 1, Browning.CONVECTION)));
-        }
-        if (phase instanceof Phase.Sweat sweat) {
-            return sweat.takes();
-        }
-        if (phase instanceof Phase.Brown brown) {
-            return brown.takes();
-        }
-        if (phase instanceof Phase.CookTomato tomato) {
-            return tomato.takes();
-        }
-        if (phase instanceof Phase.Deglaze deglaze) {
-            return DEGLAZING.multipliedBy(deglaze.times());
-        }
-        if (phase instanceof Phase.WineDown) {
-            return WINE_DOWN;
-        }
-        boolean cold = phase instanceof Phase.Steep steep
-                && steep.at().compareTo(charge.run().waterC()) <= 0;
-        return cold ? ((Phase.Steep) phase).takes() : Duration.ZERO;
+    /** A steep in the cold water, before the burner is lit. */
+    private static Duration coldSteep(Charge charge) {
+        return charge.formula().phases(Phase.Steep.class).stream()
+                .filter(steep -> steep.at().compareTo(charge.run().waterC()) <= 0)
+                .map(Phase.Steep::takes)
+                .reduce(Duration.ZERO, Duration::plus);
     }
 
     /**

@@ -279,7 +279,10 @@ class BatchTest {
         Plan blanching = Samples.plan(Book.whiteChicken().blanched(true));
         List<BatchEvent> weighed =
                 List.of(new BatchEvent.WeighedIn(Samples.at(5), BatchEvent.BED, Mass.ofKg(10), "L1"));
-        assertThat(Batch.replay(blanching, weighed, Samples.at(6).at()).stage()).isEqualTo(Stage.BLANCH);
+        assertThat(Batch.replay(blanching, weighed, Samples.at(6).at()).stage()).isEqualTo(Stage.PREPARE);
+        List<BatchEvent> rinsed = new ArrayList<>(weighed);
+        rinsed.add(new BatchEvent.Finished(Samples.at(15), 0));
+        assertThat(Batch.replay(blanching, rinsed, Samples.at(16).at()).stage()).isEqualTo(Stage.BLANCH);
     }
 
     @ParameterizedTest

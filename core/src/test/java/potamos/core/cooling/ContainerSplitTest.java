@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import potamos.core.Samples;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
@@ -15,6 +17,29 @@ import potamos.core.quantity.Volume;
 import potamos.core.vessel.Shape;
 
 class ContainerSplitTest {
+
+    @ParameterizedTest
+    @ValueSource(doubles = {10.0001, 10.02, 10.3, 20.001, 29.999, 0.6})
+    void aLadlefulMoreThanTheContainersHoldIsNoReasonToRefuse(double litres) {
+        List<ContainerSplit.Owned> owned = List.of(
+                new ContainerSplit.Owned(Samples.bain(), 2),
+                new ContainerSplit.Owned(
+                        new Container(
+                                "tub",
+                                new Shape.Cylinder(Length.ofCm(20), Length.ofCm(19)),
+                                Container.Wall.PLASTIC,
+                                Length.ofMm(2),
+                                Volume.ofLitres(5)),
+                        3));
+        Medium bath = new Medium.IceBath(Mass.ofKg(30), Mass.ofKg(40), true);
+        ContainerSplit split =
+                ContainerSplit.best(Volume.ofLitres(litres), Temperature.ofCelsius(85), owned, bath, true, Samples.US);
+        assertThat(split.groups().stream()
+                        .mapToDouble(g -> g.count() * g.each().litres())
+                        .sum())
+                .isCloseTo(litres, within(1e-9));
+        assertThat(split.groups()).allSatisfy(g -> assertThat(g.each().litres()).isGreaterThan(0.05));
+    }
 
     private static final Temperature HOT = Temperature.ofCelsius(85);
 

@@ -180,7 +180,7 @@ final class BatchView {
                 card(loaded),
                 call,
                 plan.accepted(),
-                run.bed().mass().kg(),
+                run.raw().kg(),
                 run.water().litres(),
                 run.waterC().celsius(),
                 run.simmer().topUp().water().celsius(),

@@ -1,0 +1,135 @@
+package potamos.core.batch;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import potamos.core.batch.DueAct.Cost;
+import potamos.core.batch.DueAct.Kind;
+import potamos.core.formula.Phase;
+
+/** What there is to do before the water, and when: one phase after another, with what a phase asks for while it runs. */
+final class DueChores {
+
+    private static final Duration SOON = Duration.ofMinutes(10);
+    private static final Duration BURNS_SOON = Duration.ofMinutes(3);
+    private static final Duration TURN_SOON = Duration.ofMinutes(5);
+
+    /** Trays that come out so soon are not turned once more. */
+    private static final Duration NEARLY_DONE = Duration.ofMinutes(4);
+
+    /** A roast is looked at before its time: one tray is ahead of the others, and black comes quickly. */
+    private static final double FIRST_LOOK = 0.85;
+
+    /** How much longer, when the shade is not there yet, for each step of the card that is missing. */
+    private static final Duration A_SHADE_MORE = Duration.ofMinutes(5);
+
+    private final Plan plan;
+    private final BatchState state;
+    private final List<DueAct> acts = new ArrayList<>();
+    private Instant next;
+
+    private DueChores(Plan plan, BatchState state, Instant from) {
+        this.plan = plan;
+        this.state = state;
+        this.next = from;
+    }
+
+    /**
+     * The acts, and when all of it is likely done.
+     *
+     * @param acts in the order of the procedure
+     * @param done when the last phase ends
+     */
+    record Found(List<DueAct> acts, Instant done) {}
+
+    static Found of(Plan plan, BatchState state, Instant from) {
+        DueChores due = new DueChores(plan, state, from);
+        for (BatchState.Chore chore : state.prep().chores()) {
+            due.add(chore, plan.charge().formula().procedure().get(chore.step()));
+        }
+        return new Found(due.acts, due.next);
+    }
+
+    private void add(BatchState.Chore chore, Phase phase) {
+        if (chore.finished().isPresent()) {
+            return;
+        }
+        Duration takes = Chores.takes(plan.charge(), phase);
+        if (phase instanceof Phase.Flame) {
+            if (state.prep().burnerOff().isEmpty()) {
+                act(Kind.BURNER_OFF, chore, next, Duration.ZERO, 0, Cost.SAFETY);
+            }
+            end(chore, next.plus(takes), SOON, 0, Cost.FLAVOUR);
+        } else if (!Chores.timed(phase)) {
+            end(chore, next.plus(takes), SOON, toReduceTo(phase), Cost.TIME);
+        } else if (chore.began().isEmpty()) {
+            act(Kind.BEGIN, chore, next, SOON, 0, Cost.TIME);
+            next = next.plus(takes);
+        } else {
+            underWay(chore, phase, chore.began().get(), takes);
+        }
+    }
+
+    private void underWay(BatchState.Chore chore, Phase phase, Instant began, Duration takes) {
+        Instant planned = began.plus(takes);
+        if (phase instanceof Phase.Roast roast) {
+            roasting(chore, roast, began, planned);
+        } else if (phase instanceof Phase.Soak soak) {
+            Instant fresh = later(began, state.prep().waterChanged()).plus(soak.changeWaterEvery());
+            if (!soak.changeWaterEvery().isZero() && fresh.isBefore(planned.minus(NEARLY_DONE))) {
+                act(Kind.CHANGE_WATER, chore, fresh, SOON, 0, Cost.CLARITY);
+            }
+            end(chore, planned, Duration.ofMinutes(30), 0, Cost.TIME);
+        } else if (phase instanceof Phase.CookTomato || phase instanceof Phase.Brown) {
+            end(chore, planned, BURNS_SOON, 0, Cost.FLAVOUR);
+        } else {
+            end(chore, planned, SOON, 0, Cost.TIME);
+        }
+    }
+
+    private void roasting(BatchState.Chore chore, Phase.Roast roast, Instant began, Instant planned) {
+        Optional<BatchState.CardReading> shade =
+                state.card(BatchEvent.Card.SHADE).filter(c -> !c.at().isBefore(began));
+        Instant done = shade.map(read -> read.value() >= roast.shade()
+                        ? read.at()
+                        : later(planned, Optional.of(read.at().plus(A_SHADE_MORE.multipliedBy((long)
+                                Math.ceil(roast.shade() - read.value()))))))
+                .orElse(planned);
+        boolean there = shade.filter(read -> read.value() >= roast.shade()).isPresent();
+        Instant turn = later(began, state.prep().turned().filter(t -> t.isAfter(began)))
+                .plus(roast.turnEvery());
+        if (!there && !roast.turnEvery().isZero() && turn.isBefore(done.minus(NEARLY_DONE))) {
+            act(Kind.TURN, chore, turn, TURN_SOON, 0, Cost.FLAVOUR);
+        }
+        if (!there) {
+            Duration toFirstLook =
+                    Duration.ofSeconds((long) (Duration.between(began, done).toSeconds() * FIRST_LOOK));
+            Instant look = shade.isPresent() ? done : began.plus(toFirstLook);
+            act(Kind.JUDGE_SHADE, chore, look, TURN_SOON, roast.shade(), Cost.FLAVOUR);
+        }
+        end(chore, done, TURN_SOON, roast.shade(), Cost.FLAVOUR);
+    }
+
+    /** Litres that a splash or the wine is cooked down to. */
+    private double toReduceTo(Phase phase) {
+        if (phase instanceof Phase.Deglaze deglaze) {
+            return deglaze.litresPerKgBed() * plan.charge().run().raw().kg() * deglaze.toFraction();
+        }
+        return 0;
+    }
+
+    private void end(BatchState.Chore chore, Instant due, Duration grace, double amount, Cost cost) {
+        act(Kind.END, chore, due, grace, amount, cost);
+        next = due.isAfter(state.now()) ? due : state.now();
+    }
+
+    private void act(Kind kind, BatchState.Chore chore, Instant due, Duration grace, double amount, Cost cost) {
+        acts.add(new DueAct(kind, chore.step(), List.of(), due, due.plus(grace), amount, cost));
+    }
+
+    private static Instant later(Instant at, Optional<Instant> other) {
+        return other.filter(o -> o.isAfter(at)).orElse(at);
+    }
+}
