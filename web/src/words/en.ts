@@ -1,6 +1,7 @@
 /** What the pages say. Calm, imperative, the words of the trade. */
 export const stageName: Record<string, string> = {
   WEIGH_IN: 'Weigh in',
+  PREPARE: 'Prepare',
   BLANCH: 'Blanch',
   FILL: 'Fill',
   BRING_UP: 'Bring up',
@@ -17,6 +18,18 @@ export const stageName: Record<string, string> = {
 
 export const dueName: Record<string, string> = {
   WEIGH: 'Weigh in',
+  TURN: 'Turn the bones',
+  JUDGE_SHADE: 'Judge the shade',
+  CHANGE_WATER: 'Fresh cold water',
+  BURNER_OFF: 'Burner off before flaming',
+  HOLD: 'Hold it there',
+  KELP_OUT: 'Kelp out',
+  FLAKES_IN: 'Flakes in, hands off',
+  TASTE: 'Taste it',
+  SET_TEST: 'Spoonful on a cold plate',
+  PASS: 'Through the strainer',
+  REDUCE: 'Reduced to its mark',
+  DEGREASE: 'Lift the fat',
   BLANCH: 'Blanched and rinsed',
   FILL: 'Fill to the line',
   LIGHT: 'Light the burner',
@@ -35,6 +48,64 @@ export const dueName: Record<string, string> = {
   STORE: 'Put away',
 }
 
+/** A phase before the water: what there is to do at its beginning, and at its end. */
+export const beginName: Record<string, string> = {
+  soak: 'Into cold water',
+  thaw: 'Into the cold to thaw',
+  roast: 'Into the oven',
+  sweat: 'Sweat the vegetables',
+  brown: 'Brown them',
+  'cook-tomato': 'Cook the tomato',
+}
+
+export const endName: Record<string, string> = {
+  rinse: 'Rinsed',
+  wipe: 'Wiped',
+  soak: 'Out of the soak',
+  thaw: 'Thawed',
+  roast: 'Out of the oven',
+  sweat: 'Sweated, no colour',
+  brown: 'Browned',
+  'cook-tomato': 'Tomato brick red',
+  deglaze: 'Deglazed, cooked down',
+  'wine-down': 'Wine cooked down',
+  flame: 'Flamed out',
+}
+
+/** What is lost once an act has waited too long, and what still helps. */
+export const lossWords: Record<string, string> = {
+  TURN: 'One side is scorching. Turn now, and pick out what is black.',
+  JUDGE_SHADE: 'It darkens by the minute, and black drippings are bitter. Look now.',
+  END: 'It has gone past its time. Take it off and look.',
+  CHANGE_WATER: 'The soak is giving its blood back. Fresh water now.',
+  BURNER_OFF: 'Nothing is flamed over a lit burner.',
+  FIRST_FOAM: 'Foam is boiling in: it clouds. Half off the heat, and skim.',
+  SKIM: 'Scum is boiling in: it clouds. Half off the heat, and skim.',
+  TURN_DOWN: 'It boils: fat and scum beat into the liquor. Turn down.',
+  TOP_UP: 'The bed is laid bare and gives nothing. Water in.',
+  KELP_OUT: 'The kelp turns bitter. Out with it.',
+  FLAKES_IN: 'It cools below what opens the flakes.',
+  ADD: 'What goes in late gives less; leave it in to the end.',
+  JUDGE: 'It has had more than enough: body breaks down, and fish turns bitter.',
+  TASTE: 'Soon nothing can be changed any more.',
+  SET_TEST: 'Soon nothing can be changed any more.',
+  STRAIN: 'It stands warm. Strain and cool it.',
+  PASS: 'It stands warm. Strain and cool it.',
+  REDUCE: 'It goes down past its mark, and salt with it.',
+  DEGREASE: 'Fat on it keeps the heat in and clouds it.',
+  BEGIN_COOLING: 'It stands in the danger zone. Into the ice.',
+  READ_COOLING: 'Without a reading nobody can show that it was cold in time.',
+  RESCUE: 'The limits do not hold. Reheat it once, or throw it away.',
+  STORE: 'Cold stock warms on the bench. Put it away.',
+}
+
+export const shadeName = ['raw', 'pale', 'straw', 'nut', 'chestnut', 'dark', 'scorched', 'black']
+export const setName = ['pours', 'coats', 'trembles', 'sets', 'cuts']
+export const ladleName = ['cloudy', 'hazy', 'milky light', 'bright', 'see the bottom']
+
+export const tasteWords = ['flat', 'clean', 'round', 'sweet', 'salty', 'bitter']
+export const spentSigns = ['joints fall apart', 'marrow gone', 'bone porous', 'colour is there']
+
 export const costName: Record<string, string> = {
   SAFETY: 'Waiting costs safety',
   YIELD: 'Waiting costs yield',
@@ -46,6 +117,18 @@ export const costName: Record<string, string> = {
 
 export const eventName: Record<string, string> = {
   'weighed-in': 'Weighed in',
+  began: 'Begun',
+  finished: 'Done',
+  turned: 'Turned',
+  'water-changed': 'Fresh water',
+  'burner-off': 'Burner off',
+  'card-read': 'Held against the card',
+  tasted: 'Tasted',
+  held: 'Held',
+  'taken-out': 'Taken out',
+  passed: 'Through a strainer',
+  degreased: 'Fat lifted',
+  reduced: 'Reduced',
   blanched: 'Blanched',
   filled: 'Filled',
   'heat-on': 'Burner lit',

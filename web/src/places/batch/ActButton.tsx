@@ -4,6 +4,7 @@ import type { Problem } from '../../api/client'
 import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { useMay, useUnits } from '../../kit/session'
+import { lossWords } from '../../words/en'
 import { fromNow } from '../../words/time'
 import { asksFirst, dueWords, kindOf, logAll, usual, type Due } from './acts'
 import { ActSheet } from './ActSheet'
@@ -21,6 +22,7 @@ export function ActButton({ card, due, now }: { card: Card; due: Due; now: numbe
   const minutes = (new Date(due.due).getTime() - now) / 60_000
   const isDue = minutes <= 0
   const late = new Date(due.lateAt).getTime() < now
+  const lost = new Date(due.costsFrom).getTime() < now && due.cost !== 'NOTHING'
   const amount = amountWords(due, units)
   if (!may('ACT')) {
     return (
@@ -54,6 +56,7 @@ export function ActButton({ card, due, now }: { card: Card; due: Due; now: numbe
           {late ? fromNow(due.due, now) : isDue ? 'now' : fromNow(due.due, now)}
         </span>
       </Button>
+      {lost && lossWords[due.kind] && <Note>{lossWords[due.kind]}</Note>}
       {problem && <Note>{problem.message}.</Note>}
       {sheet && <SheetFor id={card.id} kind={kindOf(due)} due={due} onClose={() => setSheet(false)} />}
     </div>
@@ -69,6 +72,8 @@ function SheetFor({ id, kind, due, onClose }: { id: string; kind: string; due: D
 export function amountWords(due: Due, units: ReturnType<typeof useUnits>): string {
   if (due.kind === 'FILL' || due.kind === 'TOP_UP') return units.litres(due.amount)
   if (due.kind === 'WEIGH') return units.kg(due.amount)
-  if (due.kind === 'TURN_DOWN') return units.celsius(due.amount, 1)
+  if (due.kind === 'REDUCE' && due.amount > 0) return units.litres(due.amount)
+  if (due.kind === 'JUDGE_SHADE') return `to ${due.amount}`
+  if (due.kind === 'TURN_DOWN' || due.kind === 'HOLD') return units.celsius(due.amount, 1)
   return ''
 }

@@ -11,6 +11,7 @@ import { TextField } from '../../kit/TextField'
 import { eventName, limitsNote } from '../../words/en'
 import type { Dimension } from '../../words/units'
 import { logAll, question, type Due } from './acts'
+import { CardSheet, TasteSheet, type CardName } from './CardSheet'
 import { JudgeSheet } from './JudgeSheet'
 
 const titles: Record<string, string> = {
@@ -21,6 +22,8 @@ const titles: Record<string, string> = {
   'temperature-read': 'Read the temperature',
   'topped-up': 'Top up',
   strained: 'Strain and measure',
+  reduced: 'Reduced to its mark',
+  degreased: 'Lift the fat',
   'cooling-read': 'Read the cooling',
   reheated: 'Rescue the cooling',
   stored: 'Put away',
@@ -43,6 +46,9 @@ interface Props {
 /** Where a figure is read or corrected before it is logged. */
 export function ActSheet({ page, kind, due, onClose }: Props) {
   if (kind === 'judged-enough') return <JudgeSheet page={page} onClose={onClose} />
+  if (kind === 'tasted') return <TasteSheet page={page} onClose={onClose} />
+  if (kind.startsWith('card:'))
+    return <CardSheet page={page} due={due} card={kind.slice(5) as CardName} onClose={onClose} />
   return <FigureSheet page={page} kind={kind} due={due} onClose={onClose} />
 }
 
@@ -71,7 +77,7 @@ function FigureSheet({ page, kind, due, onClose }: Props) {
             : kind === 'topped-up'
               ? page.topUpC
               : undefined,
-      passes: kind === 'strained' ? 2 : undefined,
+      passes: kind === 'strained' ? page.passes : undefined,
     }
     const outcome = await logAll(page.card.id, [act(kind, fields)])
     setBusy(false)
@@ -142,7 +148,13 @@ function Advice({ kind, page, due }: { kind: string; page: Page; due?: Due }) {
       return (
         <p className="text-18 m-0">
           Expected {units.estimate(page.card.expectedL)}, likely {units.spread(page.card.expectedL)}. Ladle
-          from the top, in small loads, two passes.
+          from the top, in small loads, {page.passes === 1 ? 'one pass' : `${page.passes} passes`}.
+        </p>
+      )
+    case 'reduced':
+      return (
+        <p className="text-18 m-0">
+          To {units.litres(due?.amount ?? 0)}. Gently; it coats a spoon, and a finger’s track stays.
         </p>
       )
     case 'cooling-read':

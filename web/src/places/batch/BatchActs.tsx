@@ -9,7 +9,7 @@ import { useMay, useTimes, useUnits } from '../../kit/session'
 import { costName } from '../../words/en'
 import { fromNow } from '../../words/time'
 import { ActButton, amountWords } from './ActButton'
-import { dueWords, kindOf, logAll, type Due } from './acts'
+import { asksFirst, dueWords, kindOf, logAll, usual, type Due } from './acts'
 import { Deliver } from '../coldside/Deliver'
 
 /** What is next, what comes after, and what may be logged at any time. */
@@ -40,6 +40,9 @@ export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: string) =
           <Button onClick={() => onAsk('temperature-read')}>Temperature</Button>
           <Button onClick={() => onAsk('skimmed')}>Skimmed</Button>
           <Button onClick={() => onAsk('topped-up')}>Water in</Button>
+          <Button onClick={() => onAsk('tasted')}>Taste</Button>
+          <Button onClick={() => onAsk('card:set')}>Set</Button>
+          <Button onClick={() => onAsk('card:ladle')}>Ladle</Button>
           {card.stage === 'SIMMER' && may('JUDGE') && (
             <Button onClick={() => onAsk('judged-enough')}>Judge</Button>
           )}
@@ -65,24 +68,10 @@ function Later({
   const units = useUnits()
   const { clock } = useTimes()
   const late = new Date(due.lateAt).getTime() < now
-  const single = due.kind !== 'ADD'
   const tap = () => {
-    if (single) onAsk(kindOf(due))
-    else
-      void logAll(
-        page.card.id,
-        due.parts.map((part) => act('added', { part: part.id, kg: part.kg })),
-      )
+    if (asksFirst(due) || ['SKIM', 'TOP_UP', 'FILL'].includes(due.kind)) onAsk(kindOf(due))
+    else void logAll(page.card.id, usual(due, page.fillC, page.topUpC))
   }
-  const simple = [
-    'SKIM',
-    'TOP_UP',
-    'READ_LEVEL',
-    'READ_TEMPERATURE',
-    'JUDGE',
-    'ADD',
-    'READ_COOLING',
-  ].includes(due.kind)
   return (
     <li className="border-rule flex min-h-[56px] items-center gap-3 border-b">
       <span className={`text-15 w-14 shrink-0 font-mono ${late ? 'text-ember font-semibold' : 'text-quiet'}`}>
@@ -97,7 +86,7 @@ function Later({
         )}
       </span>
       <span className="text-15 text-quiet whitespace-nowrap">{fromNow(due.due, now)}</span>
-      {may('ACT') && simple && (
+      {may('ACT') && (due.kind !== 'JUDGE' || may('JUDGE')) && (
         <Button aria-label={`${dueWords(due)}: log now`} onClick={tap}>
           Log
         </Button>

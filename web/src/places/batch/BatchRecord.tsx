@@ -4,8 +4,9 @@ import type { Page } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Heading } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
-import { eventName } from '../../words/en'
+import { eventName, ladleName, setName, shadeName } from '../../words/en'
 import { duration } from '../../words/time'
+import { phases } from '../formulas/phases'
 import { CorrectSheet } from './CorrectSheet'
 
 type Event = Schemas['EventView']
@@ -20,6 +21,8 @@ const correctable = new Set([
   'topped-up',
   'added',
   'strained',
+  'reduced',
+  'degreased',
   'cooling-read',
 ])
 
@@ -93,6 +96,11 @@ export function BatchRecord({ page }: { page: Page }) {
   )
 }
 
+function cardWords(card: string, value: number): string {
+  const names = { SHADE: shadeName, SET: setName, LADLE: ladleName }[card]
+  return `${card.toLowerCase()} ${value}, ${names?.[Math.round(value) - 1] ?? ''}`
+}
+
 function useFigureWords(page: Page) {
   const units = useUnits()
   return (figures: Figures): string => {
@@ -100,6 +108,9 @@ function useFigureWords(page: Page) {
       page.parts.find((p) => p.id === figures.part)?.name ?? (figures.part ? page.bedName : undefined)
     return [
       part,
+      figures.step !== undefined &&
+        phases[page.chores.find((c) => c.step === figures.step)?.phase ?? '']?.name.toLowerCase(),
+      figures.card !== undefined && cardWords(figures.card, figures.value ?? 0),
       figures.kg !== undefined && units.kg(figures.kg),
       figures.litres !== undefined &&
         (figures.litres < 0.2 ? `${Math.round(figures.litres * 1000)} mL` : units.litres(figures.litres)),

@@ -3,24 +3,12 @@ import { useTimes } from '../../kit/session'
 import { stageName } from '../../words/en'
 import { duration } from '../../words/time'
 
-const order = [
-  'WEIGH_IN',
-  'BLANCH',
-  'FILL',
-  'BRING_UP',
-  'SIMMER',
-  'REST',
-  'STRAIN',
-  'COOL',
-  'STORE',
-  'ON_SHELF',
-  'DONE',
-]
-
 /** The stages on one line: done, now, and when the rest begins by the plan as it has moved. */
 export function Steps({ page }: { page: Page }) {
   const { clock } = useTimes()
-  const at = order.indexOf(page.card.stage)
+  const here = page.planned.findIndex((step) => step.stage === page.card.stage)
+  const past = ['ON_SHELF', 'DONE', 'ABANDONED'].includes(page.card.stage)
+  const at = past ? page.planned.length : here
   /** When it really began, and how far that was from the plan. */
   const went = (step: (typeof page.planned)[number]) => {
     const entered = page.path.find((p) => p.stage === step.stage)?.at ?? page.acceptedAt
@@ -30,8 +18,7 @@ export function Steps({ page }: { page: Page }) {
   }
   return (
     <ol aria-label="Stages" className="m-0 flex list-none gap-0 overflow-x-auto p-0">
-      {page.planned.map((step) => {
-        const index = order.indexOf(step.stage)
+      {page.planned.map((step, index) => {
         const state = index < at ? 'done' : index === at ? 'now' : 'ahead'
         const moved = page.outlook.find((o) => o.stage === step.stage)
         const look = {

@@ -1,13 +1,27 @@
 import type { Schemas } from '../../api/client'
 import type { Page } from '../../api/queries'
 import { act, log, type Act, type Outcome } from '../../api/outbox'
-import { dueName } from '../../words/en'
+import { beginName, dueName, endName } from '../../words/en'
 
 export type Due = Schemas['DueView']
 
 /** Which event an act due becomes. */
 const kinds: Record<string, string> = {
   WEIGH: 'weighed-in',
+  BEGIN: 'began',
+  END: 'finished',
+  TURN: 'turned',
+  JUDGE_SHADE: 'card:shade',
+  CHANGE_WATER: 'water-changed',
+  BURNER_OFF: 'burner-off',
+  HOLD: 'held',
+  KELP_OUT: 'taken-out',
+  FLAKES_IN: 'added',
+  TASTE: 'tasted',
+  SET_TEST: 'card:set',
+  PASS: 'passed',
+  REDUCE: 'reduced',
+  DEGREASE: 'degreased',
   BLANCH: 'blanched',
   FILL: 'filled',
   LIGHT: 'heat-on',
@@ -36,12 +50,18 @@ const asks = new Set([
   'STORE',
   'WEIGH',
   'RESCUE',
+  'JUDGE_SHADE',
+  'SET_TEST',
+  'TASTE',
+  'REDUCE',
 ])
 
 export const kindOf = (due: Due) => kinds[due.kind] ?? 'noted'
 export const asksFirst = (due: Due) => asks.has(due.kind)
 
 export function dueWords(due: Due): string {
+  if (due.kind === 'BEGIN') return beginName[due.phase ?? ''] ?? 'Begin'
+  if (due.kind === 'END') return endName[due.phase ?? ''] ?? 'Done'
   const name = dueName[due.kind] ?? due.kind
   if (due.kind !== 'ADD') return name
   const parts = due.parts.map((part) => part.name.toLowerCase())
@@ -60,6 +80,14 @@ export function usual(due: Due, fillC: number, topUpC: number): Act[] {
       return [act('skimmed', { litres: due.amount })]
     case 'FIRST_FOAM':
       return [act('first-foam'), act('skimmed', { litres: due.amount })]
+    case 'BEGIN':
+    case 'END':
+      return [act(kindOf(due), { step: due.step })]
+    case 'KELP_OUT':
+      return due.parts.map((part) => act('taken-out', { part: part.id }))
+    case 'DEGREASE':
+      return [act('degreased', { litres: due.amount })]
+    case 'FLAKES_IN':
     case 'ADD':
       return due.parts.map((part) => act('added', { part: part.id, kg: part.kg }))
     default:
@@ -101,7 +129,11 @@ export function question(kind: string, page: Page, due?: Due): Question | undefi
     case 'temperature-read':
       return { kind, field: 'celsius', start: pot.celsius, label: 'In the liquor' }
     case 'strained':
-      return { kind, field: 'litres', start: page.card.expectedL.p50, label: 'Litres out' }
+      return { kind, field: 'litres', start: due?.amount ?? page.card.expectedL.p50, label: 'Litres out' }
+    case 'reduced':
+      return { kind, field: 'litres', start: due?.amount ?? pot.liquorL, label: 'Left after reducing' }
+    case 'degreased':
+      return { kind, field: 'litres', start: due?.amount ?? 0.2, label: 'Fat lifted' }
     case 'cooling-read':
       return { kind, field: 'celsius', start: last?.celsius ?? 85, label: 'In the stock' }
     case 'reheated':

@@ -1,10 +1,12 @@
 import { useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
+import type { Schemas } from '../../api/client'
 import { useCalls, useRange, type Card } from '../../api/queries'
+import { OvenTrays } from '../../graphics/OvenTrays'
 import { ActsRuler, type RulerAct } from '../../graphics/ActsRuler'
 import { useKeys } from '../../kit/keys'
 import { Empty, Failed, Heading, Loading } from '../../kit/Note'
-import { useTimes } from '../../kit/session'
+import { useTimes, useUnits } from '../../kit/session'
 import { dueWords } from '../batch/acts'
 import { RangeVessel } from './RangeVessel'
 
@@ -41,9 +43,11 @@ export function RangePlace() {
       ) : (
         <Hob batches={batches} now={now} />
       )}
+      <Ovens batches={batches} now={now} />
       {batches.length > 0 && (
         <section className="mt-8">
           <Heading aside={`now ${clock(now)}`}>The coming hour</Heading>
+          <Moved moved={range.data?.moved ?? []} batches={batches} />
           <ActsRuler
             acts={acts(batches, now)}
             clock={(minute) => clock(now + minute * 60_000)}
@@ -59,6 +63,64 @@ export function RangePlace() {
         </p>
       )}
     </>
+  )
+}
+
+/** Acts that want the same hands: which one gives way, and to what. */
+function Moved({ moved, batches }: { moved: Schemas['MovedView'][]; batches: Card[] }) {
+  const { clock } = useTimes()
+  const vessel = (id: string) => batches.find((card) => card.id === id)?.vessel.name ?? ''
+  const words = (id: string, kind: string) => {
+    const due = batches.find((card) => card.id === id)?.due.find((d) => d.kind === kind)
+    return due ? dueWords(due).toLowerCase() : ''
+  }
+  if (moved.length === 0) return null
+  return (
+    <ul className="text-15 m-0 mb-3 grid list-none gap-1 p-0" aria-label="Both hands at once">
+      {moved.slice(0, 3).map((m) => (
+        <li key={`${m.batchId}${m.kind}`} className={m.late ? 'text-ember font-semibold' : 'text-quiet'}>
+          <b className="text-ink font-semibold">{vessel(m.batchId)}</b> {words(m.batchId, m.kind)} at{' '}
+          {clock(m.from)}: {vessel(m.becauseBatchId)} wants both hands first (
+          {words(m.becauseBatchId, m.becauseKind)}){m.late && ', and that is late'}
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+/** What is in the ovens, tray by tray, and when it comes out. */
+function Ovens({ batches, now }: { batches: Card[]; now: number }) {
+  const { clock } = useTimes()
+  const units = useUnits()
+  const roasting = batches.filter((card) => card.oven)
+  if (roasting.length === 0) return null
+  return (
+    <section className="mt-8">
+      <Heading>In the oven</Heading>
+      <ul className="m-0 grid list-none gap-x-6 gap-y-3 p-0 md:grid-cols-2">
+        {roasting.map((card) => {
+          const oven = card.oven!
+          const whole = new Date(oven.outAt).getTime() - new Date(oven.since).getTime()
+          const done = Math.min(1, Math.max(0, (now - new Date(oven.since).getTime()) / Math.max(1, whole)))
+          return (
+            <li key={card.id} className="flex items-center gap-4">
+              <OvenTrays trays={oven.trays} done={done} />
+              <span>
+                <b className="text-18 block font-semibold">
+                  {oven.oven} at {units.celsius(oven.ovenC, 5)}, {card.formulaName}
+                </b>
+                <span className="text-15 text-quiet block">
+                  in since {clock(oven.since)}, out about{' '}
+                  <b className="text-ink font-mono font-semibold">{clock(oven.outAt)}</b>, to shade{' '}
+                  {oven.shade}
+                  {oven.lastShade !== undefined && `, last ${oven.lastShade}`}
+                </span>
+              </span>
+            </li>
+          )
+        })}
+      </ul>
+    </section>
   )
 }
 

@@ -22,6 +22,10 @@ import potamos.core.quantity.Volume;
  * @param at        when it happened
  * @param part      the bed or a part, for weighing and adding
  * @param corrects  the id of the entry that a {@code corrected} or {@code withdrawn} names
+ * @param step      the phase of the procedure, from 0, for what is done before the water
+ * @param tray      the tray that was turned; 0 or nothing for all
+ * @param card      {@code shade}, {@code set} or {@code ladle}
+ * @param value     a place on that card
  * @param stationId who a delivery is for
  */
 public record Act(
@@ -40,6 +44,10 @@ public record Act(
         Boolean pressed,
         @Size(max = 500) String words,
         @Size(max = 36) String corrects,
+        Integer step,
+        Integer tray,
+        @Size(max = 10) String card,
+        Double value,
         @Size(max = 36) String stationId,
         @Size(max = 36) String callId) {
 
@@ -57,6 +65,18 @@ public record Act(
     private BatchEvent event(String what, Stamp stamp, BatchEvent target) {
         return switch (what) {
             case "weighed-in" -> new BatchEvent.WeighedIn(stamp, named(), mass(), text());
+            case "began" -> new BatchEvent.Began(stamp, need("step", step));
+            case "finished" -> new BatchEvent.Finished(stamp, need("step", step));
+            case "turned" -> new BatchEvent.Turned(stamp, tray == null ? 0 : tray);
+            case "water-changed" -> new BatchEvent.WaterChanged(stamp);
+            case "burner-off" -> new BatchEvent.BurnerOff(stamp);
+            case "card-read" -> new BatchEvent.CardRead(stamp, cardRead(), need("value", value));
+            case "tasted" -> new BatchEvent.Tasted(stamp, need("words", words));
+            case "held" -> new BatchEvent.Held(stamp);
+            case "taken-out" -> new BatchEvent.TakenOut(stamp, named());
+            case "passed" -> new BatchEvent.Passed(stamp);
+            case "degreased" -> new BatchEvent.Degreased(stamp, volume());
+            case "reduced" -> new BatchEvent.Reduced(stamp, volume());
             case "blanched" -> new BatchEvent.Blanched(stamp);
             case "filled" -> new BatchEvent.Filled(stamp, volume(), temperature());
             case "heat-on" -> new BatchEvent.HeatOn(stamp);
@@ -95,6 +115,15 @@ public record Act(
         String kindOfTarget = EventView.kind(target);
         BatchEvent replacement = event(kindOfTarget, target.stamp(), null);
         return new BatchEvent.Corrected(stamp, target.stamp().id(), replacement, text());
+    }
+
+    private BatchEvent.Card cardRead() {
+        return switch (need("card", card)) {
+            case "shade" -> BatchEvent.Card.SHADE;
+            case "set" -> BatchEvent.Card.SET;
+            case "ladle" -> BatchEvent.Card.LADLE;
+            default -> throw Refusal.of("card", "one of shade, set, ladle");
+        };
     }
 
     private String named() {

@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import java.io.StringWriter;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
@@ -19,6 +20,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.batch.BatchEvent;
+import potamos.core.batch.DueAct;
+import potamos.core.batch.DueActs;
+import potamos.core.schedule.Hands;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.charges.ChargeRequest;
@@ -29,9 +33,22 @@ import potamos.server.stations.Calls;
 class BatchEndpoint {
 
     private static final int LATEST = 40;
+    private static final Duration HANDS_AHEAD = Duration.ofHours(1);
 
     /** The range at a moment. */
-    record Range(@NotNull Instant now, @NotNull List<BatchView.Card> batches) {}
+    record Range(
+            @NotNull Instant now,
+            @NotNull List<BatchView.Card> batches,
+            @NotNull List<MovedView> moved) {}
+
+    /** An act that gives way to another one that wants the same hands; {@code from} is when it is done instead. */
+    record MovedView(
+            @NotNull String batchId,
+            @NotNull DueAct.Kind kind,
+            @NotNull Instant from,
+            boolean late,
+            @NotNull String becauseBatchId,
+            @NotNull DueAct.Kind becauseKind) {}
 
     record Summary(
             @NotNull String id,
@@ -63,9 +80,26 @@ class BatchEndpoint {
 
     @GetMapping("/api/range")
     Range range(@AuthenticationPrincipal Person person) {
-        return new Range(
-                clock.instant(),
-                batches.open(person).stream().map(BatchView::card).toList());
+        List<Batches.Loaded> open = batches.open(person);
+        Instant now = clock.instant();
+        return new Range(now, open.stream().map(BatchView::card).toList(), moved(open, now));
+    }
+
+    private static List<MovedView> moved(List<Batches.Loaded> open, Instant now) {
+        List<Hands.Wanted> wanted = open.stream()
+                .flatMap(loaded -> DueActs.of(loaded.plan(), loaded.state()).stream()
+                        .map(act -> new Hands.Wanted(loaded.row().id(), act)))
+                .toList();
+        return Hands.settle(wanted, now, HANDS_AHEAD).stream()
+                .filter(placed -> placed.because().isPresent())
+                .map(placed -> new MovedView(
+                        placed.wanted().batch(),
+                        placed.wanted().act().kind(),
+                        placed.from(),
+                        placed.late(),
+                        placed.because().get().batch(),
+                        placed.because().get().act().kind()))
+                .toList();
     }
 
     @GetMapping("/api/batches")
@@ -79,7 +113,7 @@ class BatchEndpoint {
                         loaded.state().stage().name(),
                         loaded.plan().accepted(),
                         loaded.plan().called().litres(),
-                        loaded.state().strained().map(v -> v.litres()),
+                        loaded.state().out().or(loaded.state()::strained).map(v -> v.litres()),
                         loaded.plan().charge().forecast().yield().mid()))
                 .toList();
     }

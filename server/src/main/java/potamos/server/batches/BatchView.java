@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
@@ -13,7 +14,9 @@ import potamos.core.batch.Expectation;
 import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
 import potamos.core.cooling.CoolingVerdict;
+import potamos.core.formula.Phase;
 import potamos.core.liquor.Body;
+import potamos.server.Json;
 import potamos.server.charges.ChargeView;
 import potamos.server.kitchen.Drawn;
 
@@ -24,11 +27,15 @@ final class BatchView {
 
     record PartDue(@NotNull String id, @NotNull String name, double kg) {}
 
+    /** An act due. {@code phase} is the phase of the procedure that it belongs to, where it belongs to one. */
     record DueView(
             @NotNull DueAct.Kind kind,
+            int step,
+            Optional<String> phase,
             @NotNull List<PartDue> parts,
             @NotNull Instant due,
             @NotNull Instant lateAt,
+            @NotNull Instant costsFrom,
             double amount,
             @NotNull DueAct.Cost cost) {}
 
@@ -83,6 +90,21 @@ final class BatchView {
             Optional<Double> mediumC,
             Optional<Double> perMinute) {}
 
+    /** A phase before the water: planned, under way or done. */
+    record ChoreView(int step, @NotNull String phase, Optional<Instant> began, Optional<Instant> finished) {}
+
+    /** What is in the oven. */
+    record InOvenView(
+            @NotNull String oven,
+            double ovenC,
+            int trays,
+            double shade,
+            @NotNull Instant since,
+            @NotNull Instant outAt,
+            Optional<Double> lastShade) {}
+
+    record CardReadView(@NotNull Instant at, @NotNull BatchEvent.Card card, double value) {}
+
     record CallRef(@NotNull String id, @NotNull String stationName, double litres) {}
 
     /** A batch on the range. */
@@ -97,6 +119,7 @@ final class BatchView {
             @NotNull PotView pot,
             @NotNull SimmerView simmer,
             @NotNull List<DueView> due,
+            Optional<InOvenView> oven,
             @NotNull Instant readyBy,
             @NotNull Instant readyAt,
             long lateMin,
@@ -125,9 +148,12 @@ final class BatchView {
             double topUpC,
             @NotNull String bedName,
             boolean blanched,
+            int passes,
             @NotNull List<ChargeView.PartView> parts,
             @NotNull Map<String, Double> weighedKg,
             @NotNull Map<String, Instant> addedAt,
+            @NotNull List<ChoreView> chores,
+            @NotNull List<CardReadView> cards,
             @NotNull List<ChargeView.StepView> planned,
             @NotNull List<ChargeView.StepView> outlook,
             @NotNull List<EnteredView> path,
@@ -145,6 +171,7 @@ final class BatchView {
         Plan plan = loaded.plan();
         BatchState state = loaded.state();
         Outlook outlook = Outlook.of(plan, state);
+        List<DueAct> due = DueActs.of(plan, state);
         return new Card(
                 loaded.row().id(),
                 loaded.row().number(),
@@ -161,13 +188,14 @@ final class BatchView {
                         state.simmer().plannedEnd(),
                         state.simmer().ended(),
                         state.simmer().skims()),
-                DueActs.of(plan, state).stream().map(act -> due(plan, act)).toList(),
+                due.stream().map(act -> due(plan, act)).toList(),
+                oven(plan, state, due),
                 plan.readyBy(),
                 outlook.ready(),
                 outlook.late().toMinutes(),
                 plan.called().litres(),
                 ChargeView.BandView.of(Expectation.litresOut(plan, state)),
-                state.strained().map(v -> v.litres()),
+                state.out().or(state::strained).map(v -> v.litres()),
                 cooling(plan, state),
                 state.shelf().left().litres());
     }
@@ -189,11 +217,18 @@ final class BatchView {
                         .formula()
                         .phase(potamos.core.formula.Phase.Blanch.class)
                         .isPresent(),
+                run.strain().passes(),
                 ChargeView.parts(plan.charge()),
                 state.weighed().entrySet().stream()
                         .collect(Collectors.toMap(
                                 Map.Entry::getKey, e -> e.getValue().kg())),
                 state.added(),
+                state.prep().chores().stream()
+                        .map(c -> new ChoreView(c.step(), phase(plan, c.step()), c.began(), c.finished()))
+                        .toList(),
+                state.cards().stream()
+                        .map(c -> new CardReadView(c.at(), c.card(), c.value()))
+                        .toList(),
                 ChargeView.StepView.of(plan.timeline()),
                 ChargeView.StepView.of(Outlook.of(plan, state).timeline()),
                 state.path().stream()
@@ -229,15 +264,60 @@ final class BatchView {
                 !state.course().isEmpty());
     }
 
+    /** Phases by their names in the open format. */
+    private static String phase(Plan plan, int step) {
+        return Json.kindOf(plan.charge().formula().procedure().get(step).getClass());
+    }
+
+    private static Optional<InOvenView> oven(Plan plan, BatchState state, List<DueAct> due) {
+        return state.prep().chores().stream()
+                .filter(BatchState.Chore::underWay)
+                .filter(c -> plan.charge().formula().procedure().get(c.step()) instanceof Phase.Roast)
+                .findFirst()
+                .flatMap(c -> plan.charge().roasting().map(roast -> {
+                    Instant out = due.stream()
+                            .filter(act -> act.kind() == DueAct.Kind.END && act.step() == c.step())
+                            .map(DueAct::due)
+                            .findFirst()
+                            .orElse(state.now());
+                    return new InOvenView(
+                            roast.oven(),
+                            roast.at().celsius(),
+                            roast.trays(),
+                            roast.shade(),
+                            c.began().orElseThrow(),
+                            out,
+                            state.card(BatchEvent.Card.SHADE).map(BatchState.CardReading::value));
+                }));
+    }
+
     private static DueView due(Plan plan, DueAct act) {
         List<PartDue> parts = act.parts().stream()
                 .map(id -> plan.charge().measures().stream()
                         .filter(m -> m.part().id().equals(id))
                         .findFirst()
                         .map(m -> new PartDue(id, m.part().name(), m.mass().kg()))
-                        .orElse(new PartDue(id, plan.charge().run().bed().kind().name(), act.amount())))
+                        .orElseGet(() -> new PartDue(id, bedName(plan, id), act.amount())))
                 .toList();
-        return new DueView(act.kind(), parts, act.due(), act.late(), act.amount(), act.cost());
+        return new DueView(
+                act.kind(),
+                act.step(),
+                act.step() < 0 ? Optional.empty() : Optional.of(phase(plan, act.step())),
+                parts,
+                act.due(),
+                act.late(),
+                act.costsFrom(),
+                act.amount(),
+                act.cost());
+    }
+
+    /** The name of one kind of the bed, or of all of it. */
+    private static String bedName(Plan plan, String id) {
+        return plan.charge().formula().bed().stream()
+                .filter(share -> share.kind().id().equals(id))
+                .map(share -> share.kind().name())
+                .findFirst()
+                .orElse(plan.charge().run().bed().kind().name());
     }
 
     private static CoolView cooling(Plan plan, BatchState state) {

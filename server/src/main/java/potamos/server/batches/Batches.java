@@ -159,42 +159,62 @@ public class Batches {
      */
     @Transactional
     public void log(Person person, String batchId, Act act) {
-        BatchMapper.BatchRow row = mapper.hold(batchId, person.kitchenId()).orElseThrow(() -> new NotFound("batch"));
-        Optional<String> already = mapper.batchOfEvent(act.id());
-        if (already.isPresent()) {
-            if (already.get().equals(batchId)) {
-                return;
-            }
+        BatchMapper.BatchRow row = hold(person, batchId);
+        if (!known(batchId, act.id())) {
+            List<Logged> logged = history(row.id());
+            BatchEvent target = logged.stream()
+                    .map(Logged::event)
+                    .filter(e -> e.stamp().id().equals(act.corrects()))
+                    .findFirst()
+                    .orElse(null);
+            take(person, row, logged, act.event(person.initials(), target));
+        }
+    }
+
+    /** The same for an act that is an event already. */
+    @Transactional
+    public void log(Person person, String batchId, BatchEvent event) {
+        BatchMapper.BatchRow row = hold(person, batchId);
+        if (!known(batchId, event.stamp().id())) {
+            take(person, row, history(row.id()), event);
+        }
+    }
+
+    private BatchMapper.BatchRow hold(Person person, String batchId) {
+        return mapper.hold(batchId, person.kitchenId()).orElseThrow(() -> new NotFound("batch"));
+    }
+
+    /** Whether this very act was taken before. */
+    private boolean known(String batchId, String actId) {
+        Optional<String> already = mapper.batchOfEvent(actId);
+        if (already.isPresent() && !already.get().equals(batchId)) {
             throw new Conflict("id", "Another act has this id.");
         }
+        return already.isPresent();
+    }
+
+    private void take(Person person, BatchMapper.BatchRow row, List<Logged> logged, BatchEvent event) {
         Instant now = clock.instant();
-        if (act.at().isAfter(now.plus(CLOCKS_MAY_DIFFER))) {
+        Instant at = event.stamp().at();
+        if (at.isAfter(now.plus(CLOCKS_MAY_DIFFER))) {
             throw Refusal.of("at", "that time has not come yet");
         }
-        Plan plan = plan(row);
-        List<Logged> logged = history(row.id());
         if (logged.size() >= MOST_EVENTS) {
             throw Refusal.outside(
                     "act", "this batch has more entries than a batch can have", 0, MOST_EVENTS, "entries");
         }
-        allow(person, act, logged, now);
-        List<BatchEvent> events = logged.stream().map(Logged::event).toList();
-        BatchEvent target = logged.stream()
-                .map(Logged::event)
-                .filter(e -> e.stamp().id().equals(act.corrects()))
-                .findFirst()
-                .orElse(null);
-        BatchEvent event = act.event(person.initials(), target);
+        Plan plan = plan(row);
+        allow(person, event, logged, now);
         checkDelivery(person, plan, event);
-        Instant told = act.at().isAfter(now) ? act.at() : now;
-        BatchState after = Batch.accept(plan, events, event, told);
+        Instant told = at.isAfter(now) ? at : now;
+        BatchState after = Batch.accept(plan, logged.stream().map(Logged::event).toList(), event, told);
         mapper.insertEvent(new BatchMapper.EventRow(
                 row.id(),
                 logged.size() + 1,
-                act.id(),
-                act.kind(),
+                event.stamp().id(),
+                EventView.kind(event),
                 json.write(BatchEvent.class, event),
-                act.at(),
+                at,
                 now,
                 person.id(),
                 person.name()));
@@ -205,13 +225,14 @@ public class Batches {
         }
     }
 
-    private static void allow(Person person, Act act, List<Logged> logged, Instant now) {
-        if (HANDING_OUT.contains(act.kind())) {
+    private static void allow(Person person, BatchEvent event, List<Logged> logged, Instant now) {
+        String kind = EventView.kind(event);
+        if (HANDING_OUT.contains(kind)) {
             person.require(Right.DELIVER);
-        } else if (JUDGING.contains(act.kind())) {
-            boolean ownUndo = act.kind().equals("withdrawn")
+        } else if (JUDGING.contains(kind)) {
+            boolean ownUndo = event instanceof BatchEvent.Withdrawn withdrawn
                     && logged.stream()
-                            .anyMatch(l -> l.event().stamp().id().equals(act.corrects())
+                            .anyMatch(l -> l.event().stamp().id().equals(withdrawn.event())
                                     && l.accountId().equals(person.id())
                                     && l.recordedAt().isAfter(now.minus(UNDO)));
             person.require(ownUndo ? Right.ACT : Right.JUDGE);

@@ -38,7 +38,10 @@ record EventView(
             Optional<Double> belowRimCm,
             Optional<Long> longerMin,
             Optional<String> words,
-            Optional<String> stationId) {}
+            Optional<String> stationId,
+            Optional<Integer> step,
+            Optional<String> card,
+            Optional<Double> value) {}
 
     static List<EventView> all(List<Logged> logged) {
         return logged.stream().map(entry -> of(entry, logged)).toList();
@@ -94,10 +97,28 @@ record EventView(
         Long longer = null;
         String words = null;
         String station = null;
+        Integer step = null;
+        String card = null;
+        Double value = null;
         if (event instanceof BatchEvent.WeighedIn e) {
             part = e.part();
             kg = e.mass().kg();
             words = e.lot();
+        } else if (event instanceof BatchEvent.Began e) {
+            step = e.step();
+        } else if (event instanceof BatchEvent.Finished e) {
+            step = e.step();
+        } else if (event instanceof BatchEvent.CardRead e) {
+            card = e.card().name();
+            value = e.value();
+        } else if (event instanceof BatchEvent.Tasted e) {
+            words = e.words();
+        } else if (event instanceof BatchEvent.TakenOut e) {
+            part = e.part();
+        } else if (event instanceof BatchEvent.Degreased e) {
+            litres = e.fat().litres();
+        } else if (event instanceof BatchEvent.Reduced e) {
+            litres = e.left().litres();
         } else if (event instanceof BatchEvent.Filled e) {
             litres = e.water().litres();
             celsius = e.temperature().celsius();
@@ -147,6 +168,9 @@ record EventView(
                 Optional.ofNullable(belowRim),
                 Optional.ofNullable(longer),
                 Optional.ofNullable(words).filter(w -> !w.isEmpty()),
-                Optional.ofNullable(station));
+                Optional.ofNullable(station),
+                Optional.ofNullable(step),
+                Optional.ofNullable(card),
+                Optional.ofNullable(value));
     }
 }

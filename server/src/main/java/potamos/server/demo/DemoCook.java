@@ -2,6 +2,7 @@ package potamos.server.demo;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
@@ -13,9 +14,14 @@ import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingCurve;
+import potamos.core.flow.Run;
+import potamos.core.liquor.Body;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
-import potamos.server.batches.Act;
 import potamos.server.batches.Batches;
 import potamos.server.charges.ChargeRequest;
 
@@ -36,25 +42,26 @@ class DemoCook {
         this.clock = clock;
     }
 
-    String accept(Person person, String call, String vessel, double litres, Instant readyBy, Instant start, long seed) {
+    String accept(
+            Person person,
+            String formula,
+            String call,
+            String vessel,
+            double litres,
+            Instant readyBy,
+            Instant start,
+            long seed) {
         chance = new Random(seed);
         String id = UUID.randomUUID().toString();
-        ChargeRequest request = ChargeRequest.forLitres("white-chicken", litres, vessel, readyBy, start);
+        ChargeRequest request = ChargeRequest.forLitres(formula, litres, vessel, readyBy, start);
         batches.accept(person, id, call, request);
         return id;
     }
 
-    /** Works on until the foam is about to show. */
-    void untilFirstFoam(Person person, String batch, Instant now) {
-        for (int look = 0; look < MOST_LOOKS && clock.instant().isBefore(now); look++) {
-            work(person, batch, Set.of(DueAct.Kind.FIRST_FOAM, DueAct.Kind.TURN_DOWN));
-        }
-    }
-
-    /** Works on through the simmer up to a moment. */
-    void untilSimmering(Person person, String batch, Instant now) {
+    /** Works on up to a moment, leaving some kinds of acts to whoever opens the demo. */
+    void workUntil(Person person, String batch, Instant now, Set<DueAct.Kind> leave) {
         for (int look = 0; look < MOST_LOOKS && clock.instant().isBefore(now.minus(LOOK_UP)); look++) {
-            work(person, batch, Set.of(DueAct.Kind.JUDGE));
+            work(person, batch, leave);
         }
     }
 
@@ -68,15 +75,14 @@ class DemoCook {
             work(person, batch, Set.of());
         }
         CoolingCurve curve = Cooler.curve(batches.load(person, batch).plan().cooling());
-        double total = curve.minutesTo(potamos.core.quantity.Temperature.ofCelsius(celsius))
-                .orElse(30);
+        double total = curve.minutesTo(Temperature.ofCelsius(celsius)).orElse(30);
         Instant strained =
                 batches.load(person, batch).state().cooling().strainedAt().orElseThrow();
         for (double minute = 2; minute < total; minute += 8) {
             Instant at = strained.plusSeconds((long) (minute * 60));
-            log(person, batch, "cooling-read", at, at(curve, minute), null);
+            coolingRead(person, batch, at, at(curve, minute));
         }
-        log(person, batch, "cooling-read", strained.plusSeconds((long) (total * 60)), celsius, null);
+        coolingRead(person, batch, strained.plusSeconds((long) (total * 60)), celsius);
     }
 
     /** Works on to the end: cooled, put away, and one call met from it. */
@@ -92,190 +98,125 @@ class DemoCook {
         batches.log(
                 person,
                 batch,
-                new Act(
-                        UUID.randomUUID().toString(),
-                        "delivered",
-                        clock.instant(),
-                        null,
-                        litres,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        station,
-                        call));
+                new BatchEvent.Delivered(stamp(person, clock.instant()), station, call, Volume.ofLitres(litres)));
     }
 
     /** Looks up once: does everything that is due, except what it waits for. */
     private void work(Person person, String batch, Set<DueAct.Kind> leave) {
         Batches.Standing standing = batches.load(person, batch);
-        for (DueAct act : DueActs.of(standing.plan(), standing.state())) {
+        List<DueAct> acts = DueActs.of(standing.plan(), standing.state());
+        boolean passing = acts.stream().anyMatch(act -> act.kind() == DueAct.Kind.PASS);
+        for (DueAct act : acts) {
             boolean due = !act.due().isAfter(clock.instant());
-            if (leave.contains(act.kind()) || !due && act.kind() != DueAct.Kind.WEIGH) {
+            boolean notYet = passing && act.kind() == DueAct.Kind.STRAIN;
+            if (leave.contains(act.kind()) || notYet || !due && act.kind() != DueAct.Kind.WEIGH) {
                 continue;
             }
-            act(person, batch, act, standing.state());
+            for (BatchEvent event : doing(person, standing, act)) {
+                batches.log(person, batch, event);
+            }
         }
         clock.advance(LOOK_UP);
     }
 
-    private void act(Person person, String batch, DueAct act, BatchState state) {
-        Instant now = clock.instant();
-        double amount = act.amount();
-        switch (act.kind()) {
-            case WEIGH -> {
-                weigh(
-                        person,
-                        batch,
-                        BatchEvent.BED,
-                        "weighed-in",
-                        amount * (1 + 0.01 * chance.nextGaussian()),
-                        "KL-217");
-            }
-            case FILL -> log(person, batch, "filled", now, 12, round(amount));
-            case LIGHT -> log(person, batch, "heat-on", now, null, null);
-            case FIRST_FOAM -> {
-                log(person, batch, "first-foam", now, null, null);
-                log(person, batch, "skimmed", now, null, Math.max(0.02, amount));
-            }
-            case TURN_DOWN -> log(person, batch, "simmer-reached", now, null, null);
-            case SKIM -> log(person, batch, "skimmed", now, null, Math.max(0.02, amount));
-            case READ_TEMPERATURE ->
-                log(
-                        person,
-                        batch,
-                        "temperature-read",
-                        now,
-                        amountAround(state.pot().temperature().celsius(), 0.7),
-                        null);
-            case READ_LEVEL -> level(person, batch, state);
-            case TOP_UP -> {
-                if (amount > 0.2) {
-                    log(person, batch, "topped-up", now, 85, round(amount));
-                }
-            }
-            case ADD ->
-                act.parts().forEach(part -> weigh(person, batch, part, "added", planned(person, batch, part), null));
-            case JUDGE -> log(person, batch, "judged-enough", now, null, null);
-            case STRAIN ->
-                log(person, batch, "strained", now, null, round(amount * (0.97 + 0.02 * chance.nextGaussian())));
-            case BEGIN_COOLING -> log(person, batch, "cooling-began", now, null, null);
-            case READ_COOLING -> {
-                var plan = batches.load(person, batch).plan();
-                double minutes = Duration.between(state.cooling().strainedAt().orElseThrow(), now)
-                                .toSeconds()
-                        / 60.0;
-                log(person, batch, "cooling-read", now, at(Cooler.curve(plan.cooling()), minutes), null);
-            }
-            case STORE ->
-                batches.log(
-                        person,
-                        batch,
-                        new Act(
-                                UUID.randomUUID().toString(),
-                                "stored",
-                                now,
-                                null,
-                                round(amount),
-                                null,
-                                null,
-                                null,
-                                null,
-                                null,
-                                null,
-                                "Cold store, shelf 2",
-                                null,
-                                null,
-                                null));
-            default -> {}
-        }
+    private BatchEvent.Stamp stamp(Person person, Instant at) {
+        return new BatchEvent.Stamp(UUID.randomUUID().toString(), at, person.initials());
     }
 
-    private double planned(Person person, String batch, String part) {
-        return batches.load(person, batch).plan().charge().measures().stream()
+    /** What an act becomes in this cook's hands. */
+    private List<BatchEvent> doing(Person person, Batches.Standing standing, DueAct act) {
+        BatchEvent.Stamp stamp = stamp(person, clock.instant());
+        BatchState state = standing.state();
+        Run run = standing.plan().charge().run();
+        double amount = act.amount();
+        return switch (act.kind()) {
+            case WEIGH -> List.of(weighed(stamp, amount));
+            case BEGIN -> List.of(new BatchEvent.Began(stamp, act.step()));
+            case END -> List.of(new BatchEvent.Finished(stamp, act.step()));
+            case TURN -> List.of(new BatchEvent.Turned(stamp, 0));
+            case JUDGE_SHADE -> List.of(new BatchEvent.CardRead(stamp, BatchEvent.Card.SHADE, amount));
+            case CHANGE_WATER -> List.of(new BatchEvent.WaterChanged(stamp));
+            case BURNER_OFF -> List.of(new BatchEvent.BurnerOff(stamp));
+            case BLANCH -> List.of(new BatchEvent.Blanched(stamp));
+            case FILL -> List.of(new BatchEvent.Filled(stamp, litres(amount), Temperature.ofCelsius(12)));
+            case LIGHT -> List.of(new BatchEvent.HeatOn(stamp));
+            case HOLD -> List.of(new BatchEvent.Held(stamp));
+            case KELP_OUT -> List.of(new BatchEvent.TakenOut(stamp, act.parts().get(0)));
+            case FIRST_FOAM -> List.of(new BatchEvent.FirstFoam(stamp), skimmed(person, amount));
+            case TURN_DOWN -> List.of(new BatchEvent.SimmerReached(stamp));
+            case SKIM -> List.of(skimmed(person, amount));
+            case READ_TEMPERATURE ->
+                List.of(new BatchEvent.TemperatureRead(
+                        stamp, around(state.pot().temperature().celsius())));
+            case READ_LEVEL -> {
+                double belowRim = run.vessel().belowRim(state.pot().level()).cm() + 0.2 * chance.nextGaussian();
+                yield List.of(new BatchEvent.LevelRead(stamp, Length.ofCm(Math.round(belowRim * 2) / 2.0)));
+            }
+            case TOP_UP ->
+                amount > 0.2
+                        ? List.of(new BatchEvent.ToppedUp(stamp, litres(amount), Temperature.ofCelsius(85)))
+                        : List.of();
+            case ADD, FLAKES_IN ->
+                act.parts().stream()
+                        .map(part -> (BatchEvent) new BatchEvent.Added(
+                                stamp(person, clock.instant()), part, Mass.ofKg(planned(standing, part))))
+                        .toList();
+            case TASTE -> List.of(new BatchEvent.Tasted(stamp, "clean, round"));
+            case SET_TEST -> {
+                double set = Body.of(state.pot().gelatinGPerL()).ordinal() + 1.0;
+                yield List.of(new BatchEvent.CardRead(stamp, BatchEvent.Card.SET, set));
+            }
+            case JUDGE -> List.of(new BatchEvent.Judged(stamp, true, Duration.ZERO));
+            case PASS -> List.of(new BatchEvent.Passed(stamp));
+            case STRAIN ->
+                List.of(new BatchEvent.Strained(
+                        stamp,
+                        litres(amount * (0.97 + 0.02 * chance.nextGaussian())),
+                        run.strain().passes(),
+                        run.strain().pressed()));
+            case REDUCE -> List.of(new BatchEvent.Reduced(stamp, litres(amount)));
+            case DEGREASE -> List.of(new BatchEvent.Degreased(stamp, litres(amount)));
+            case BEGIN_COOLING -> List.of(new BatchEvent.CoolingBegan(stamp));
+            case READ_COOLING -> {
+                Instant strained = state.cooling().strainedAt().orElseThrow();
+                double minutes = Duration.between(strained, clock.instant()).toSeconds() / 60.0;
+                double celsius = at(Cooler.curve(standing.plan().cooling()), minutes);
+                yield List.of(new BatchEvent.CoolingRead(stamp, Temperature.ofCelsius(round(celsius))));
+            }
+            case RESCUE -> List.of();
+            case STORE -> List.of(new BatchEvent.Stored(stamp, litres(amount), "Cold store, shelf 2"));
+        };
+    }
+
+    private BatchEvent weighed(BatchEvent.Stamp stamp, double kg) {
+        double read = round(kg * (1 + 0.01 * chance.nextGaussian()));
+        return new BatchEvent.WeighedIn(stamp, BatchEvent.BED, Mass.ofKg(read), "KL-217");
+    }
+
+    private BatchEvent skimmed(Person person, double amount) {
+        return new BatchEvent.Skimmed(stamp(person, clock.instant()), Volume.ofLitres(Math.max(0.02, amount)));
+    }
+
+    private static double planned(Batches.Standing standing, String part) {
+        return standing.plan().charge().measures().stream()
                 .filter(m -> m.part().id().equals(part))
                 .findFirst()
-                .orElseThrow()
-                .mass()
-                .kg();
+                .map(m -> m.mass().kg())
+                .orElse(0.05);
     }
 
-    private void weigh(Person person, String batch, String part, String kind, double kg, String lot) {
-        batches.log(
-                person,
-                batch,
-                new Act(
-                        UUID.randomUUID().toString(),
-                        kind,
-                        clock.instant(),
-                        part,
-                        null,
-                        kg < 0.1 ? kg : round(kg),
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        lot,
-                        null,
-                        null,
-                        null));
+    private static Volume litres(double amount) {
+        return Volume.ofLitres(Math.max(0.1, round(amount)));
     }
 
-    private void level(Person person, String batch, BatchState state) {
-        var vessel = batches.load(person, batch).plan().charge().run().vessel();
-        double belowRim = vessel.belowRim(state.pot().level()).cm() + 0.2 * chance.nextGaussian();
-        batches.log(
-                person,
-                batch,
-                new Act(
-                        UUID.randomUUID().toString(),
-                        "level-read",
-                        clock.instant(),
-                        null,
-                        null,
-                        null,
-                        null,
-                        Math.round(belowRim * 2) / 2.0,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null));
+    private Temperature around(double celsius) {
+        return Temperature.ofCelsius(round(celsius + 0.7 * chance.nextGaussian()));
     }
 
-    private void log(Person person, String batch, String kind, Instant at, Number celsius, Double litres) {
-        Double t = celsius == null ? null : round(celsius.doubleValue());
+    private void coolingRead(Person person, String batch, Instant at, double celsius) {
         clock.show(at);
         batches.log(
-                person,
-                batch,
-                new Act(
-                        UUID.randomUUID().toString(),
-                        kind,
-                        at,
-                        null,
-                        litres,
-                        null,
-                        t,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null));
-    }
-
-    private double amountAround(double value, double sd) {
-        return value + sd * chance.nextGaussian();
+                person, batch, new BatchEvent.CoolingRead(stamp(person, at), Temperature.ofCelsius(round(celsius))));
     }
 
     private static double at(CoolingCurve curve, double minute) {

@@ -18,6 +18,7 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import potamos.core.batch.DueAct;
 import potamos.core.cooling.Chiller;
 import potamos.core.cooling.Container;
 import potamos.core.heat.Burner;
@@ -62,6 +63,8 @@ class DemoKitchen implements ApplicationRunner {
     private final Tokens tokens;
     private final TrimBox trim;
     private final String moment;
+
+    private static final String CHICKEN = "white-chicken";
 
     private final Map<String, String> stations = new HashMap<>();
     private final Map<String, String> vessels = new HashMap<>();
@@ -178,16 +181,17 @@ class DemoKitchen implements ApplicationRunner {
                 kitchen, new Container(name, shape, wall, Length.ofMm(1.2), Volume.ofLitres(litres)), owned);
     }
 
-    /** Yesterday's batch on the shelf, three at work this morning, and calls that wait for a plan. */
+    /** Yesterday's batch on the shelf, five at work this morning, and calls that wait for a plan. */
     private void work(Instant now) {
         Person ilse = people.get(Role.COOK);
         Person wen = people.get(Role.TRAINEE);
 
         Instant yesterday = now.minus(Duration.ofHours(24));
         clock.show(yesterday.minus(Duration.ofHours(5)));
-        String cafe = ask(ilse, "Café", 6, yesterday.plus(Duration.ofHours(9)), "for the terrace");
+        String cafe = ask(ilse, "Café", CHICKEN, 6, yesterday.plus(Duration.ofHours(9)), "for the terrace");
         String done = cook.accept(
                 ilse,
+                CHICKEN,
                 cafe,
                 vessels.get("Tall 40"),
                 15,
@@ -196,31 +200,39 @@ class DemoKitchen implements ApplicationRunner {
                 1);
         cook.finish(ilse, done, stations.get("Café"), cafe, 6);
 
-        clock.show(now.minus(Duration.ofMinutes(250)));
-        String soup = ask(ilse, "Soup", 9, now.plus(Duration.ofHours(4)), "");
-        String cooling =
-                cook.accept(ilse, soup, vessels.get("Pot 24"), 9, now.plus(Duration.ofHours(4)), clock.instant(), 2);
+        clock.show(now.minus(Duration.ofMinutes(265)));
+        String soup = ask(ilse, "Soup", CHICKEN, 9, now.plus(Duration.ofHours(4)), "");
+        String cooling = start(ilse, CHICKEN, soup, "Pot 24", 9, now.plus(Duration.ofHours(4)), 2);
         cook.untilCooled(ilse, cooling, 34, now);
 
-        clock.show(now.minus(Duration.ofMinutes(163)));
-        String banquets = ask(ilse, "Banquets", 13, now.plus(Duration.ofHours(7)), "consommé, keep it clear");
-        String simmering = cook.accept(
-                ilse, banquets, vessels.get("Broad 40"), 13, now.plus(Duration.ofHours(7)), clock.instant(), 3);
-        cook.untilSimmering(wen, simmering, now);
+        clock.show(now.minus(Duration.ofMinutes(445)));
+        String veal = ask(ilse, "Sauce", "brown-veal", 12, now.plus(Duration.ofHours(7)), "");
+        String simmering = start(ilse, "brown-veal", veal, "Broad 40", 12, now.plus(Duration.ofHours(7)), 3);
+        cook.workUntil(wen, simmering, now, Set.of(DueAct.Kind.JUDGE));
 
-        clock.show(now.minus(Duration.ofMinutes(45)));
-        String sauce = ask(ilse, "Sauce", 12, now.plus(Duration.ofHours(10)), "");
-        String coming = cook.accept(
-                ilse, sauce, vessels.get("Tall 40"), 14, now.plus(Duration.ofHours(10)), clock.instant(), 4);
-        cook.untilFirstFoam(ilse, coming, now);
+        clock.show(now.minus(Duration.ofMinutes(55)));
+        String banquets = ask(ilse, "Banquets", CHICKEN, 12, now.plus(Duration.ofHours(10)), "consommé, keep it clear");
+        String coming = start(ilse, CHICKEN, banquets, "Tall 40", 14, now.plus(Duration.ofHours(10)), 4);
+        cook.workUntil(ilse, coming, now, Set.of(DueAct.Kind.FIRST_FOAM, DueAct.Kind.TURN_DOWN));
+
+        clock.show(now.minus(Duration.ofMinutes(34)));
+        String sauce = ask(ilse, "Sauce", "fish-fumet", 3, now.plus(Duration.ofHours(5)), "");
+        String soaking = start(ilse, "fish-fumet", sauce, "Pot 12", 3, now.plus(Duration.ofHours(5)), 5);
+        cook.workUntil(ilse, soaking, now, Set.of(DueAct.Kind.CHANGE_WATER));
+
+        clock.show(now.minus(Duration.ofMinutes(48)));
+        String dark = ask(ilse, "Soup", "vegetable-dark", 6, now.plus(Duration.ofHours(8)), "");
+        String roasting = start(ilse, "vegetable-dark", dark, "Pot 24", 6, now.plus(Duration.ofHours(8)), 6);
+        cook.workUntil(wen, roasting, now, Set.of(DueAct.Kind.JUDGE_SHADE));
 
         clock.show(now.minus(Duration.ofMinutes(12)));
         trimmings(wen, LocalDate.ofInstant(now, ZONE));
         LocalDate tomorrow = LocalDate.ofInstant(now, ZONE).plusDays(1);
-        ask(ilse, "Soup", 20, tomorrow.atTime(10, 30).atZone(ZONE).toInstant(), "cold, for the barley soup");
+        ask(ilse, "Soup", CHICKEN, 20, tomorrow.atTime(10, 30).atZone(ZONE).toInstant(), "cold, for the barley soup");
         ask(
                 ilse,
                 "Banquets",
+                CHICKEN,
                 30,
                 tomorrow.plusDays(1).atTime(15, 0).atZone(ZONE).toInstant(),
                 "wedding, 140 covers");
@@ -240,9 +252,14 @@ class DemoKitchen implements ApplicationRunner {
         trim.put(person, UUID.randomUUID().toString(), item, kg, day);
     }
 
-    private String ask(Person person, String station, double litres, Instant readyBy, String note) {
+    private String start(
+            Person person, String formula, String call, String vessel, double litres, Instant readyBy, long seed) {
+        return cook.accept(person, formula, call, vessels.get(vessel), litres, readyBy, clock.instant(), seed);
+    }
+
+    private String ask(Person person, String station, String formula, double litres, Instant readyBy, String note) {
         String id = UUID.randomUUID().toString();
-        calls.ask(person, id, stations.get(station), "white-chicken", litres, readyBy, Set.of(), note);
+        calls.ask(person, id, stations.get(station), formula, litres, readyBy, Set.of(), note);
         return id;
     }
 }

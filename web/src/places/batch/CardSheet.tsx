@@ -1,0 +1,102 @@
+import { useState } from 'react'
+import type { Problem } from '../../api/client'
+import { act } from '../../api/outbox'
+import type { Page } from '../../api/queries'
+import { LadleCard, SetCard, ShadeCard } from '../../graphics/Cards'
+import { Button } from '../../kit/Button'
+import { Note } from '../../kit/Note'
+import { Sheet } from '../../kit/Sheet'
+import { spentSigns, tasteWords } from '../../words/en'
+import { logAll, type Due } from './acts'
+import { Ticks } from './Ticks'
+
+interface Props {
+  page: Page
+  due?: Due
+  onClose: () => void
+}
+
+const cards = {
+  shade: {
+    title: 'Judge the shade',
+    says: 'Hold the card against the palest and the darkest piece; the darkest decides when it comes out.',
+    Card: ShadeCard,
+  },
+  set: {
+    title: 'Spoonful on a cold plate',
+    says: 'A minute in the freezer, then tilt the plate.',
+    Card: SetCard,
+  },
+  ladle: {
+    title: 'A ladle against the light',
+    says: 'White ladle, top of the pot, in good light.',
+    Card: LadleCard,
+  },
+}
+
+export type CardName = keyof typeof cards
+
+/** One of the kitchen's cards, held against what is in the oven or the pot. */
+export function CardSheet({ page, due, card, onClose }: Props & { card: CardName }) {
+  const { title, says, Card } = cards[card]
+  const [value, setValue] = useState<number>()
+  const { problem, send } = useSend(page, onClose)
+  const target = card === 'shade' ? (page.card.oven?.shade ?? due?.amount) : undefined
+  return (
+    <Sheet title={title} open onClose={onClose}>
+      <p className="text-18 mt-0 mb-4">{says}</p>
+      <Card value={value} onValue={setValue} target={target} />
+      <div className="mt-5 grid gap-3">
+        {card === 'shade' && target !== undefined && value !== undefined && (
+          <p className="text-18 m-0">
+            {value >= Math.floor(target)
+              ? 'It is there: take it out.'
+              : `Not there yet: look again in about ${Math.ceil(target - value) * 5} min.`}
+          </p>
+        )}
+        <Button
+          tone="act"
+          large
+          disabled={value === undefined}
+          onClick={() => void send([act('card-read', { card, value })])}
+        >
+          Log
+        </Button>
+        {problem && <Note>{problem.message}.</Note>}
+      </div>
+    </Sheet>
+  )
+}
+
+/** What it tastes of, and what the bones look like. */
+export function TasteSheet({ page, onClose }: Props) {
+  const [words, setWords] = useState<string[]>([])
+  const { problem, send } = useSend(page, onClose)
+  return (
+    <Sheet title="Taste it" open onClose={onClose}>
+      <div className="grid gap-4">
+        <Ticks label="It tastes" options={tasteWords} value={words} onValue={setWords} />
+        <Ticks label="The bones" options={spentSigns} value={words} onValue={setWords} />
+        <Button
+          tone="act"
+          large
+          disabled={words.length === 0}
+          onClick={() => void send([act('tasted', { words: words.join(', ') })])}
+        >
+          Log
+        </Button>
+        {problem && <Note>{problem.message}.</Note>}
+      </div>
+    </Sheet>
+  )
+}
+
+function useSend(page: Page, onClose: () => void) {
+  const [problem, setProblem] = useState<Problem>()
+  const send = async (acts: Parameters<typeof logAll>[1]) => {
+    const outcome = await logAll(page.card.id, acts)
+    if (outcome.kind === 'refused') setProblem(outcome.problem)
+    else onClose()
+  }
+  return { problem, send }
+}

@@ -1,0 +1,31 @@
+interface Props {
+  label: string
+  options: string[]
+  value: string[]
+  onValue: (value: string[]) => void
+}
+
+/** Several words of a short list, each a tap. */
+export function Ticks({ label, options, value, onValue }: Props) {
+  return (
+    <fieldset className="m-0 border-0 p-0">
+      <legend className="text-15 mb-1 p-0 font-semibold">{label}</legend>
+      <div className="flex flex-wrap gap-2">
+        {options.map((option) => {
+          const on = value.includes(option)
+          return (
+            <button
+              key={option}
+              type="button"
+              aria-pressed={on}
+              onClick={() => onValue(on ? value.filter((v) => v !== option) : [...value, option])}
+              className="border-ink bg-raised text-18 aria-pressed:bg-ink aria-pressed:text-surface min-h-[52px] rounded-md border-2 px-3"
+            >
+              {option}
+            </button>
+          )
+        })}
+      </div>
+    </fieldset>
+  )
+}
