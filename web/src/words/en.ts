@@ -18,7 +18,7 @@ export const stageName: Record<string, string> = {
 
 export const dueName: Record<string, string> = {
   WEIGH: 'Weigh in',
-  TURN: 'Turn the bones',
+  TURN: 'Turn the roast',
   JUDGE_SHADE: 'Judge the shade',
   CHANGE_WATER: 'Fresh cold water',
   BURNER_OFF: 'Burner off before flaming',

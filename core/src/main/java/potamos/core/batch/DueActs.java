@@ -28,6 +28,9 @@ public final class DueActs {
     /** First foam shows this many kelvins below the simmer. */
     private static final double FOAM_BELOW_SIMMER_K = 5;
 
+    /** Foam is there for minutes; then it has boiled in. */
+    private static final Duration FOAM_SOON = Duration.ofMinutes(4);
+
     private static final Duration LEVEL_EVERY = Duration.ofMinutes(60);
     private static final Duration TEMPERATURE_EVERY = Duration.ofMinutes(60);
     private static final Duration COOLING_EVERY = Duration.ofMinutes(20);
@@ -129,7 +132,7 @@ public final class DueActs {
         Optional<Phase.Steep> steep = Replay.warmSteep(plan);
         boolean skimmed = !plan.charge().run().simmer().skim().early().isZero();
         if (state.simmer().foam().isEmpty() && skimmed) {
-            add(Kind.FIRST_FOAM, null, expectedAt(simmerC - FOAM_BELOW_SIMMER_K), SOON, skimL(), Cost.CLARITY);
+            add(Kind.FIRST_FOAM, null, expectedAt(simmerC - FOAM_BELOW_SIMMER_K), FOAM_SOON, skimL(), Cost.CLARITY);
         }
         steep.ifPresent(this::warmSteep);
         add(Kind.TURN_DOWN, null, expectedAt(simmerC), Duration.ofMinutes(5), simmerC, Cost.CLARITY);

@@ -13,6 +13,7 @@ import potamos.core.formula.Phase;
 final class DueChores {
 
     private static final Duration SOON = Duration.ofMinutes(10);
+    private static final Duration WATER_SOON = Duration.ofMinutes(20);
     private static final Duration BURNS_SOON = Duration.ofMinutes(3);
     private static final Duration TURN_SOON = Duration.ofMinutes(5);
 
@@ -79,7 +80,7 @@ final class DueChores {
         } else if (phase instanceof Phase.Soak soak) {
             Instant fresh = later(began, state.prep().waterChanged()).plus(soak.changeWaterEvery());
             if (!soak.changeWaterEvery().isZero() && fresh.isBefore(planned.minus(NEARLY_DONE))) {
-                act(Kind.CHANGE_WATER, chore, fresh, SOON, 0, Cost.CLARITY);
+                act(Kind.CHANGE_WATER, chore, fresh, WATER_SOON, 0, Cost.CLARITY);
             }
             end(chore, planned, Duration.ofMinutes(30), 0, Cost.TIME);
         } else if (phase instanceof Phase.CookTomato || phase instanceof Phase.Brown) {

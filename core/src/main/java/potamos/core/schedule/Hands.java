@@ -39,7 +39,7 @@ public final class Hands {
     }
 
     /**
-     * Places every act that takes both hands; what is lost worst by waiting keeps its time.
+     * Places every act that takes both hands; what is lost worst by waiting keeps its time, and of those what bears the shortest wait.
      *
      * @param wanted acts of all batches
      * @param now    nothing is placed before it
@@ -52,6 +52,8 @@ public final class Hands {
                 .filter(w -> !takes(w.act().kind()).isZero())
                 .filter(w -> w.act().due().isBefore(horizon))
                 .sorted(Comparator.comparing((Wanted w) -> w.act().cost())
+                        .thenComparing(
+                                w -> Duration.between(w.act().due(), w.act().late()))
                         .thenComparing(w -> w.act().late())
                         .thenComparing(Wanted::batch))
                 .toList();

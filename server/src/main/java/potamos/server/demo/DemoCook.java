@@ -30,7 +30,7 @@ import potamos.server.charges.ChargeRequest;
 @ConditionalOnProperty(name = "potamos.demo", havingValue = "true")
 class DemoCook {
 
-    private static final Duration LOOK_UP = Duration.ofMinutes(3);
+    private static final Duration LOOK_UP = Duration.ofMinutes(6);
     private static final int MOST_LOOKS = 400;
 
     private final Batches batches;

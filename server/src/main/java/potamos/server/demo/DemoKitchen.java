@@ -221,8 +221,8 @@ class DemoKitchen implements ApplicationRunner {
         cook.workUntil(ilse, soaking, now, Set.of(DueAct.Kind.CHANGE_WATER));
 
         clock.show(now.minus(Duration.ofMinutes(48)));
-        String dark = ask(ilse, "Soup", "vegetable-dark", 6, now.plus(Duration.ofHours(8)), "");
-        String roasting = start(ilse, "vegetable-dark", dark, "Pot 24", 6, now.plus(Duration.ofHours(8)), 6);
+        String dark = ask(ilse, "Soup", "vegetable-dark", 4, now.plus(Duration.ofHours(8)), "");
+        String roasting = start(ilse, "vegetable-dark", dark, "Rondeau 15", 4, now.plus(Duration.ofHours(8)), 6);
         cook.workUntil(wen, roasting, now, Set.of(DueAct.Kind.JUDGE_SHADE));
 
         clock.show(now.minus(Duration.ofMinutes(12)));
