@@ -118,7 +118,9 @@ export function Mouths({ entries, yieldL, unexplainedL, litres, colour, yieldNam
               { cause: 'UNEXPLAINED', litres: unexplainedL, inward: false },
             ].map((entry) => (
               <tr key={entry.cause}>
-                <th className="pr-6 text-left font-normal">{name(entry.cause, yieldName)}</th>
+                <th scope="row" className="pr-6 text-left font-normal">
+                  {name(entry.cause, yieldName)}
+                </th>
                 <td className="text-right font-mono">
                   {entry.inward ? '+' : '−'} {litres(entry.litres)}
                 </td>

@@ -47,8 +47,12 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
   )
   const charge = useCharge(request)
   const accept = useAccept(request, call)
-  if (!charge.data && charge.isPending) return <Loading what="the charge" />
-  if (!charge.data) {
+  // A refused figure must not take the pot away from under the hand that typed it.
+  const [last, setLast] = useState<Charge>()
+  if (charge.data && charge.data !== last) setLast(charge.data)
+  const it = charge.data ?? (last?.formula === slug ? last : undefined)
+  if (!it && charge.isPending) return <Loading what="the charge" />
+  if (!it) {
     return (
       <Failed
         what="The charge"
@@ -59,7 +63,6 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
       />
     )
   }
-  const it = charge.data
   const colour = chargeColour(it)
   const standing = { ...requestOf(wish, slug), vesselId: it.vessel.id }
   return (

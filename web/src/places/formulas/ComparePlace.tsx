@@ -90,7 +90,10 @@ function SideControls({
           label="Formula"
           value={side.slug}
           onValue={(slug) =>
-            onSide({ slug, wish: { ...wish, schools: {}, bed: {}, cut: {}, simmerMin: undefined } })
+            onSide({
+              slug,
+              wish: { ...wish, schools: {}, bed: {}, cut: {}, swaps: {}, simmerMin: undefined },
+            })
           }
           options={(shelf.data ?? []).filter((s) => !s.retired).map((s) => ({ value: s.slug, name: s.name }))}
         />

@@ -74,13 +74,12 @@ class FirstPotTest {
 
             // Plan: backwards from when it is wanted; accepting freezes it.
             cook.page().getByText("Start now").click();
-            cook.tap("Accept this plan").see("in K80, batch 5");
+            cook.tap("Accept this plan").see("in K80, batch 7");
             String batch = cook.page().url();
 
             // Run: weigh in, fill, bring up, skim, read, add, top up, judge.
-            cook.read("Weigh in", "On the scale", "14.5")
-                    .tap("Fill to the line")
-                    .tap("Light the burner");
+            cook.read("Weigh in", "On the scale", "14.5").tap("Rinsed");
+            cook.see("Done rinse").tap("Fill to the line").tap("Light the burner");
             cook.see("Burner lit").wait(50);
             cook.tap("First foam").tap("Turn down to the simmer").see("Simmer reached");
             cook.wait(20).tap("Skim").see("Skimmed at");
@@ -111,7 +110,8 @@ class FirstPotTest {
             cook.wait(15).tap("Judge").tap("Enough: off the heat").see("Judged: enough");
 
             // Strain and measure: the ledger closes, and says what it cannot explain.
-            cook.wait(21).read("Strain and measure", "Litres out", "18.4").see("Litres out 18.4 L");
+            cook.wait(21).tap("Through the strainer").see("Through a strainer");
+            cook.read("Strain and measure", "Litres out", "18.4").see("Litres out 18.4 L");
 
             // Cool: readings against the limits.
             cook.tap("Start cooling").see("Cooling started");

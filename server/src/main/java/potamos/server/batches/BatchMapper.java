@@ -74,10 +74,6 @@ interface BatchMapper {
             """)
     List<BatchRow> latest(String kitchenId, int most);
 
-    @Select("SELECT COUNT(*) FROM batch WHERE vessel_id = #{vesselId} AND stage IN "
-            + "('WEIGH_IN', 'BLANCH', 'FILL', 'BRING_UP', 'SIMMER', 'REST', 'STRAIN')")
-    int occupantsOf(String vesselId);
-
     @Update("UPDATE batch SET stage = #{stage} WHERE id = #{id}")
     void setStage(String id, String stage);
 

@@ -13,7 +13,6 @@ import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.Plan;
-import potamos.core.batch.Stage;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.server.Json;
@@ -22,6 +21,7 @@ import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
 import potamos.server.charges.ChargeRequest;
 import potamos.server.charges.Planning;
+import potamos.server.charges.VesselsInUse;
 import potamos.server.coldside.Shelf;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.live.Changes;
@@ -53,6 +53,7 @@ public class Batches {
     private final Planning planning;
     private final Calls calls;
     private final Kitchens kitchens;
+    private final VesselsInUse vessels;
     private final Shelf shelf;
     private final Changes changes;
     private final KitchenClock clock;
@@ -73,6 +74,7 @@ public class Batches {
             Planning planning,
             Calls calls,
             Kitchens kitchens,
+            VesselsInUse vessels,
             Shelf shelf,
             Changes changes,
             KitchenClock clock,
@@ -81,6 +83,7 @@ public class Batches {
         this.planning = planning;
         this.calls = calls;
         this.kitchens = kitchens;
+        this.vessels = vessels;
         this.shelf = shelf;
         this.changes = changes;
         this.clock = clock;
@@ -113,7 +116,7 @@ public class Batches {
         mapper.holdKitchen(kitchenId);
         Planning.Proposed proposed = planning.propose(kitchenId, request);
         String vesselId = kitchens.hold(kitchenId, proposed.vessel().id()).id();
-        if (mapper.occupantsOf(vesselId) > 0) {
+        if (vessels.of(kitchenId).contains(vesselId)) {
             throw new Conflict(
                     "vesselId",
                     proposed.vessel().name() + " is in use. Choose another vessel, or wait until it is strained.");
@@ -143,7 +146,7 @@ public class Batches {
                 json.write(plan),
                 person.id(),
                 plan.accepted(),
-                Stage.WEIGH_IN.name()));
+                Batch.replay(plan, List.of(), plan.accepted()).stage().name()));
         changes.note(kitchenId, "batches", id);
         if (callId != null) {
             changes.note(kitchenId, "calls", callId);

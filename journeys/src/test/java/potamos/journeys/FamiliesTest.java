@@ -1,0 +1,189 @@
+package potamos.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** A stock of each family from the charge to the shelf, by doing what the page says is next, the kitchen's clock moved on in between. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class FamiliesTest {
+
+    private static final int MOST_ACTS = 140;
+    private static final String[] COOLING = {"80", "20", "4.5"};
+
+    private RunningPotamos potamos;
+    private Browsers browsers;
+
+    @BeforeAll
+    void start() {
+        potamos = RunningPotamos.demo("families");
+        browsers = new Browsers();
+    }
+
+    @AfterAll
+    void stop() {
+        browsers.close();
+        potamos.close();
+    }
+
+    static Stream<Arguments> families() {
+        return Stream.of(
+                Arguments.of(
+                        "brown-poultry",
+                        5,
+                        List.of("WEIGH", "BEGIN", "TURN", "JUDGE_SHADE", "FILL", "SKIM", "PASS", "STRAIN", "DEGREASE"),
+                        List.of("Begun roast", "shade 6, dark", "Fat lifted")),
+                Arguments.of(
+                        "fish-fumet",
+                        4,
+                        List.of("WEIGH", "END", "BEGIN", "CHANGE_WATER", "FILL", "FIRST_FOAM", "JUDGE", "STRAIN"),
+                        List.of("Fresh water", "Done cook the wine down")),
+                Arguments.of(
+                        "kelp-flake",
+                        8,
+                        List.of(
+                                "WEIGH",
+                                "FILL",
+                                "LIGHT",
+                                "HOLD",
+                                "KELP_OUT",
+                                "TURN_DOWN",
+                                "JUDGE",
+                                "FLAKES_IN",
+                                "STRAIN"),
+                        List.of("Taken out", "Held")),
+                Arguments.of(
+                        "shellfish",
+                        5,
+                        List.of("WEIGH", "BEGIN", "BURNER_OFF", "FILL", "JUDGE", "PASS", "STRAIN"),
+                        List.of("Burner off", "Done flame")),
+                Arguments.of(
+                        "vegetable-dark",
+                        5,
+                        List.of("WEIGH", "BEGIN", "TURN", "JUDGE_SHADE", "FILL", "JUDGE", "STRAIN"),
+                        List.of("Turned", "Done deglaze")),
+                Arguments.of(
+                        "half-reduction",
+                        4,
+                        List.of("FILL", "LIGHT", "TURN_DOWN", "JUDGE", "REDUCE", "STRAIN"),
+                        List.of("Reduced")));
+    }
+
+    @ParameterizedTest
+    @MethodSource("families")
+    void fromTheChargeToTheShelf(String formula, int litres, List<String> acts, List<String> record) {
+        try (BrowserContext kitchen = browsers.visitor(potamos.url(), 1280, 800)) {
+            Journey cook = new Journey(Browsers.signedIn(kitchen, "ilse"));
+            cook.open("/formulas/%s?goal=LITRES&value=%d&start=now".formatted(formula, litres));
+            cook.see("Weigh out");
+            cook.page()
+                    .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Pot 24")))
+                    .click();
+            cook.see("in Pot 24").tap("Accept this plan");
+            cook.page().waitForURL(Pattern.compile("/batches/"));
+            String id = cook.page().url().substring(cook.page().url().lastIndexOf('/') + 1);
+            Worked worked = work(cook, id);
+            assertThat(worked.stage).isEqualTo("ON_SHELF");
+            assertThat(worked.kinds).containsSubsequence(acts);
+            cook.see("On the shelf").tap("All");
+            for (String words : record) {
+                assertThat(cook.page().getByLabel("Entries, latest first").innerText())
+                        .contains(words);
+            }
+            cook.stumblesNobody();
+            assertThat(ledgerError(cook, id)).isLessThan(1e-6);
+        }
+    }
+
+    /** What was done, in order, and where it ended. */
+    private record Worked(List<String> kinds, String stage) {}
+
+    private static Worked work(Journey cook, String id) {
+        List<String> kinds = new ArrayList<>();
+        int readings = 0;
+        for (int i = 0; i < MOST_ACTS; i++) {
+            Map<String, Object> next = next(cook, id);
+            String stage = (String) next.get("stage");
+            if (next.get("kind") == null) {
+                return new Worked(kinds, stage);
+            }
+            double minutes = ((Number) next.get("minutes")).doubleValue();
+            if (minutes > 0) {
+                cook.wait((int) Math.ceil(minutes));
+                continue;
+            }
+            String kind = (String) next.get("kind");
+            readings += kind.equals("READ_COOLING") ? 1 : 0;
+            act(cook, kind, readings);
+            int before = ((Number) next.get("entries")).intValue();
+            cook.page().waitForFunction("""
+                    ([id, before]) => fetch(`/api/batches/${id}`).then(a => a.json()).then(p => p.events.length > before)
+                    """, List.of(id, before));
+            kinds.add(kind);
+            cook.page().reload();
+            cook.page().locator("section[aria-label=Acts]").waitFor();
+        }
+        throw new AssertionError("it never came to an end: " + kinds);
+    }
+
+    private static void act(Journey cook, String kind, int readings) {
+        cook.page().locator("section[aria-label=Acts] button").first().click();
+        switch (kind) {
+            case "JUDGE" -> cook.tap("Enough: off the heat");
+            case "JUDGE_SHADE" -> pick(cook, "^6");
+            case "SET_TEST" -> pick(cook, "^3");
+            case "TASTE" -> cook.tap("round").tap("Log");
+            case "READ_COOLING" ->
+                cook.type("In the stock", COOLING[Math.min(readings, COOLING.length) - 1])
+                        .tap("Log");
+            case "WEIGH", "READ_LEVEL", "READ_TEMPERATURE", "STRAIN", "REDUCE", "STORE" -> cook.tap("Log");
+            default -> {}
+        }
+    }
+
+    private static void pick(Journey cook, String place) {
+        Locator radio =
+                cook.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile(place)));
+        radio.click();
+        cook.tap("Log");
+    }
+
+    @SuppressWarnings("unchecked")
+    private static Map<String, Object> next(Journey cook, String id) {
+        return (Map<String, Object>) cook.page().evaluate("""
+                id => Promise.all([fetch(`/api/batches/${id}`).then(a => a.json()), fetch('/api/session').then(a => a.json())])
+                  .then(([page, session]) => {
+                    const due = page.card.due[0];
+                    return {
+                      stage: page.card.stage,
+                      entries: page.events.length,
+                      kind: due ? due.kind : null,
+                      minutes: due ? (new Date(due.due) - new Date(session.now)) / 60000 : 0,
+                    };
+                  })
+                """, id);
+    }
+
+    private static double ledgerError(Journey cook, String id) {
+        Object error = cook.page().evaluate("""
+                id => fetch(`/api/batches/${id}`).then(a => a.json()).then(({ ledger }) =>
+                  Math.abs(ledger.entries.reduce((sum, e) => sum + (e.inward ? e.litres : -e.litres), 0)
+                    - ledger.yieldL - ledger.unexplainedL))
+                """, id);
+        return ((Number) error).doubleValue();
+    }
+}

@@ -1,0 +1,76 @@
+import { fireEvent, screen, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { act, log } from '../api/outbox'
+import { setServerTime } from '../api/clock'
+import type { Page } from '../api/queries'
+import { answer, network, person, problem, visit } from '../testing/kitchen'
+import { Shell } from './Shell'
+
+const page = answer<Page>('batch-simmer')
+const path = `/api/batches/${page.card.id}/acts`
+
+function open(who = person(), connected = true) {
+  setServerTime('2026-11-25T10:10:00Z')
+  visit(
+    <Shell connected={connected}>
+      <h1>the place</h1>
+    </Shell>,
+    { at: '/range', who },
+  )
+}
+
+describe('the shell', () => {
+  it('has the places that this person may see, and the kitchen’s time', () => {
+    open()
+    const places = screen.getByRole('navigation', { name: 'Places' })
+    expect(
+      within(places)
+        .getAllByRole('link')
+        .map((l) => l.textContent),
+    ).toEqual(['Range', 'Calls', 'Formulas', 'Cold side', 'Batches', 'Kitchen'])
+    expect(screen.getByLabelText('Kitchen time').textContent).toBe('11:10')
+  })
+
+  it('has no more for a station than its calls', () => {
+    open(person({ rights: ['ASK'] }))
+    expect(within(screen.getByRole('navigation', { name: 'Places' })).getAllByRole('link').length).toBe(1)
+  })
+
+  it('tells its keys in a sheet, and goes to the range by one of them', async () => {
+    open()
+    fireEvent.keyDown(document.body, { key: '?' })
+    const sheet = await screen.findByRole('dialog', { name: 'Keys' })
+    expect(sheet.textContent).toContain('judge the end')
+    fireEvent.keyDown(sheet, { key: 'Escape' })
+    fireEvent.keyDown(document.body, { key: 'g' })
+    expect(screen.getByLabelText('address').textContent).toBe('/range')
+  })
+
+  it('offers a way back for what was just logged', async () => {
+    const sent = network({ [`POST ${path}`]: page })
+    open()
+    const skim = act('skimmed', { litres: 0.1 })
+    await log(page.card.id, skim)
+    const said = await screen.findByText('Skimmed')
+    expect(said.closest('[role=status]')).toBeTruthy()
+    fireEvent.click(screen.getByRole('button', { name: 'Undo' }))
+    await expect.poll(() => sent.filter((s) => s.method === 'POST').length).toBe(2)
+    expect(sent.at(-1)!.body).toMatchObject({ kind: 'withdrawn', corrects: skim.id })
+  })
+
+  it('says what waits while there is no connection, and sends it once when there is', async () => {
+    let away = true
+    const sent = network({ [`POST ${path}`]: () => (away ? problem(503, 'The store is away.') : page) })
+    open(person(), false)
+    const outcome = await log(page.card.id, act('skimmed', { litres: 0.2 }))
+    expect(outcome.kind).toBe('kept')
+    expect((await screen.findByText(/1 act waits to be sent/, {}, { timeout: 4000 })).textContent).toContain(
+      'No connection',
+    )
+    away = false
+    window.dispatchEvent(new Event('online'))
+    await expect.poll(() => sent.filter((s) => s.method === 'POST').length, { timeout: 6000 }).toBe(2)
+    const ids = sent.filter((s) => s.method === 'POST').map((s) => (s.body as { id: string }).id)
+    expect(new Set(ids).size, 'the same act, known by its id').toBe(1)
+  })
+})

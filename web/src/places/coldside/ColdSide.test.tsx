@@ -1,0 +1,116 @@
+import { fireEvent, screen, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { setServerTime } from '../../api/clock'
+import type { Card, Lot, Page } from '../../api/queries'
+import { answer, network, person, problem, visit, type Answers } from '../../testing/kitchen'
+import ColdPlace from './ColdPlace'
+import LotPlace from './LotPlace'
+
+const NOW = answer<{ now: string }>('range').now
+const lot = () => answer<Lot>('lot')
+
+/** The page of the batch that the lot came from: nothing in the answers is put away, so one is told to be. */
+function shelved(): Page {
+  const page = answer<Page>('batch-cool')
+  const card: Card = { ...page.card, id: lot().batchId, stage: 'ON_SHELF', due: [], shelfL: lot().leftL }
+  return { ...page, card, storedL: lot().litres, lotId: lot().id, call: undefined }
+}
+
+function answers(more: Answers = {}): Answers {
+  const cooling = answer<Page>('batch-cool')
+  return {
+    '/api/range': answer('range'),
+    '/api/lots': answer('lots'),
+    '/api/deliveries': answer('deliveries'),
+    '/api/calls': answer('calls'),
+    '/api/calls/menu': answer('menu'),
+    [`/api/batches/${cooling.card.id}`]: cooling,
+    [`/api/batches/${lot().batchId}`]: shelved(),
+    [`/api/lots/${lot().id}`]: lot(),
+    ...more,
+  }
+}
+
+describe('the cold side', () => {
+  it('has what is cooling, what is on the shelf, and who got what', async () => {
+    setServerTime(NOW)
+    network(answers())
+    visit(<ColdPlace />, { at: '/cold', path: '/cold' })
+    expect(await screen.findByText('Cooling now')).toBeTruthy()
+    const shelf = screen.getByText('On the shelf').closest('section')!
+    const link = within(shelf).getByRole('link', { name: new RegExp(lot().formulaName) })
+    expect(link.getAttribute('href')).toBe(`/lots/${lot().id}`)
+    expect(link.textContent).toContain(`${lot().leftL.toFixed(1)} L`)
+  })
+
+  it('teaches where a lot comes from when the shelf is empty', async () => {
+    setServerTime(NOW)
+    network(answers({ '/api/lots': [], '/api/range': { ...answer<object>('range'), batches: [] } }))
+    visit(<ColdPlace />, { at: '/cold', path: '/cold' })
+    expect(await screen.findByText('The shelf is empty')).toBeTruthy()
+    expect(screen.getByText('Nothing is cooling')).toBeTruthy()
+  })
+})
+
+describe('a lot', () => {
+  function open(more: Answers = {}, who = person()) {
+    setServerTime(NOW)
+    const sent = network(answers(more))
+    visit(<LotPlace />, { at: `/lots/${lot().id}`, path: '/lots/:id', who })
+    return sent
+  }
+
+  it('says until when, how much is left, what is in it, and how it was cooled', async () => {
+    open()
+    const heading = await screen.findByRole('heading', { level: 1 })
+    expect(heading.textContent).toContain(`lot ${lot().code}`)
+    for (const allergen of lot().allergens)
+      expect(screen.getByText(new RegExp(allergen.toLowerCase()))).toBeTruthy()
+    expect(screen.getByText('Passed')).toBeTruthy()
+    expect(screen.getByRole('link', { name: 'Label (PDF)' }).getAttribute('href')).toBe(
+      `/api/lots/${lot().id}/label.pdf`,
+    )
+  })
+
+  it('warns in red once its day is past', async () => {
+    open({ [`/api/lots/${lot().id}`]: { ...lot(), pastUseBy: true } })
+    expect((await screen.findByText(/Past its use-by day/)).className).toContain('hazard')
+  })
+
+  it('lists the slips that left it', async () => {
+    open()
+    const slips = (await screen.findByText('Slips from this lot')).closest('div')!.parentElement!
+    expect(within(slips).getAllByRole('listitem').length).toBe(lot().deliveries.length)
+  })
+
+  it('hands litres to a station, a slip at a time', async () => {
+    const sent = open({ [`POST /api/batches/${lot().batchId}/acts`]: shelved() })
+    fireEvent.click(await screen.findByRole('radio', { name: 'Banquets' }))
+    fireEvent.change(screen.getByRole('textbox', { name: 'Litres on this slip' }), {
+      target: { value: '2,5' },
+    })
+    fireEvent.click(screen.getByRole('button', { name: /^Deliver 2\.5 L to Banquets/ }))
+    await expect.poll(() => sent.filter((s) => s.method === 'POST').length).toBe(1)
+    expect(sent.find((s) => s.method === 'POST')!.body).toMatchObject({ kind: 'delivered', litres: 2.5 })
+  })
+
+  it('says beside the litres that there are not as many', async () => {
+    open({
+      [`POST /api/batches/${lot().batchId}/acts`]: problem(422, 'no', {
+        litres: { reason: 'more than is left of this lot', low: 0, high: lot().leftL, unit: 'L' },
+      }),
+    })
+    fireEvent.change(await screen.findByRole('textbox', { name: 'Litres on this slip' }), {
+      target: { value: '99' },
+    })
+    fireEvent.click(screen.getByRole('button', { name: /^Deliver 99/ }))
+    expect((await screen.findByRole('alert')).textContent).toContain('More than is left of this lot')
+  })
+
+  it('can be looked at by a station, which hands nothing out', async () => {
+    open({}, person({ rights: ['ASK'], stationId: 'soup' }))
+    await screen.findByRole('heading', { level: 1 })
+    expect(screen.queryByRole('button', { name: /^Deliver/ })).toBeNull()
+    expect(screen.queryByRole('link', { name: 'Label (PDF)' })).toBeNull()
+  })
+})

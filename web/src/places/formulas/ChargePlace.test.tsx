@@ -1,0 +1,249 @@
+import { fireEvent, screen, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { setServerTime } from '../../api/clock'
+import type { Call, Charge } from '../../api/queries'
+import { answer, network, person, problem, visit, type Answers } from '../../testing/kitchen'
+import ChargePlace from './ChargePlace'
+
+const NOW = answer<{ now: string }>('range').now
+
+function open(name: string, query = 'goal=LITRES&value=20', { who = person(), more = {} as Answers } = {}) {
+  const charge = answer<Charge>(name)
+  setServerTime(NOW)
+  const sent = network({
+    '/api/charges': charge,
+    '/api/charges/effects': answer('effects'),
+    '/api/charges/split': answer('split'),
+    '/api/formulas/larder': answer('larder'),
+    '/api/calls': answer('calls'),
+    ...more,
+  })
+  visit(<ChargePlace />, { at: `/formulas/${charge.formula}?${query}`, path: '/formulas/:slug', who })
+  return { charge, sent }
+}
+
+const address = () => new URLSearchParams(screen.getByLabelText('address').textContent.split('?')[1])
+const asked = (sent: ReturnType<typeof network>) =>
+  sent.filter((s) => s.path === '/api/charges').map((s) => s.body as Record<string, unknown>)
+
+describe('a charge', () => {
+  it('asks for what the address says, and shows the pot with everything that follows', async () => {
+    const { charge, sent } = open('charge-white')
+    expect((await screen.findByRole('heading', { level: 1 })).textContent).toBe('White chicken stock in K80')
+    expect(asked(sent)[0]).toMatchObject({ formula: 'white-chicken', goal: 'LITRES', value: 20 })
+    const pot = screen.getByRole('region', { name: 'The pot' })
+    for (const figure of ['Litres out', 'Water', 'Bed', 'Bring-up', 'Steam, all', 'When cold'])
+      expect(within(pot).getByText(figure)).toBeTruthy()
+    const litres = within(pot).getByText('Litres out').parentElement!.textContent
+    expect(Number.parseFloat(/likely ([\d.]+)/.exec(litres)![1]!)).toBeCloseTo(charge.forecast.yieldL.p10, 0)
+  })
+
+  it('says how sure it is of each figure that it foretells', async () => {
+    open('charge-brown')
+    const pot = await screen.findByRole('region', { name: 'The pot' })
+    for (const name of ['Litres out', 'Roast in East', 'Bring-up', 'Steam, all', 'When cold', 'Down to 5 °C'])
+      expect(within(pot).getByText(name).parentElement!.textContent).toMatch(/likely .*\d/)
+  })
+
+  it('lists what to weigh in the order in which it goes in, with the cooling at the end', async () => {
+    const { charge } = open('charge-white')
+    const table = (await screen.findByText('Weigh out')).closest('section')!
+    const rows = within(table)
+      .getAllByRole('row')
+      .map((row) => row.textContent)
+    expect(rows[1]).toContain('Chicken carcass')
+    expect(rows[2]).toContain('Cold water')
+    expect(rows.findIndex((r) => r.includes('Onion'))).toBeLessThan(
+      rows.findIndex((r) => r.includes('Bay leaf')),
+    )
+    for (const filled of charge.cooling.into)
+      expect(rows.some((r) => r.includes(`${filled.count} × ${filled.container}`))).toBe(true)
+  })
+
+  it('says what of it lies in the trim bank', async () => {
+    open('charge-white')
+    const table = (await screen.findByText('Weigh out')).closest('section')!
+    expect(table.textContent).toMatch(/cut 13 mm; trim bank 650 g, from Sun,? 22 Nov, 2\d\d g fresh/)
+  })
+
+  it('swaps a part for another of its kind, and keeps that in the address', async () => {
+    const { sent } = open('charge-white')
+    const onion = await screen.findByRole('combobox', { name: 'Instead of Onion' })
+    await within(onion).findByRole('option', { name: 'Shallot' })
+    expect(within(onion).queryByRole('option', { name: 'Red wine' })).toBeNull()
+    fireEvent.change(onion, { target: { value: 'shallot' } })
+    await expect.poll(() => asked(sent).length).toBeGreaterThan(1)
+    expect(asked(sent).at(-1)).toMatchObject({ swaps: { onion: 'shallot' } })
+    expect(address().get('swap')).toBe('onion:shallot')
+  })
+
+  it('is solved from the bed when that is given instead', async () => {
+    const { sent } = open('charge-white')
+    fireEvent.click(await screen.findByRole('radio', { name: 'Bed' }))
+    await expect.poll(() => asked(sent).at(-1)?.goal).toBe('BED')
+    const kg = await screen.findByRole('textbox', { name: 'Bed in hand' })
+    fireEvent.change(kg, { target: { value: '11' } })
+    await expect.poll(() => asked(sent).at(-1)?.value).toBe(11)
+    expect(address().get('goal')).toBe('BED')
+  })
+
+  it('moves the water line by the keys and asks for that much water', async () => {
+    const { charge, sent } = open('charge-white')
+    fireEvent.keyDown(await screen.findByRole('slider', { name: 'Water line' }), { key: 'ArrowUp' })
+    await expect.poll(() => asked(sent).at(-1)?.goal).toBe('WATER')
+    expect(asked(sent).at(-1)!.value as number).toBeGreaterThan(charge.waterL)
+  })
+
+  it('simmers longer by the scrubber', async () => {
+    const { charge, sent } = open('charge-white')
+    fireEvent.keyDown(await screen.findByRole('slider', { name: 'Simmer' }), { key: 'ArrowRight' })
+    await expect
+      .poll(() => (asked(sent).at(-1)?.schools as { simmerMin?: number }).simmerMin)
+      .toBe(charge.simmerMin + 15)
+  })
+
+  it('shows which vessels fit and which are in use, and takes another', async () => {
+    const { charge, sent } = open('charge-white')
+    const group = await screen.findByRole('group', { name: 'Vessel' })
+    for (const vessel of charge.vessels) {
+      const button = within(group).getByRole('button', { name: new RegExp(`^${vessel.name}`) })
+      expect(button.textContent).toContain(!vessel.free ? 'in use' : vessel.fits ? 'fits' : 'does not fit')
+    }
+    fireEvent.click(within(group).getByRole('button', { name: /^Pot 24/ }))
+    const pot24 = charge.vessels.find((v) => v.name === 'Pot 24')!
+    await expect.poll(() => asked(sent).at(-1)?.vesselId).toBe(pot24.id)
+  })
+
+  it('tells what another school would change before it is taken', async () => {
+    const { sent } = open('charge-brown')
+    const lid = await screen.findByRole('group', { name: 'Lid' })
+    const paper = within(lid).getByRole('radio', { name: /^Paper lid/ })
+    expect(paper.closest('label')!.textContent).toMatch(/[+−]/)
+    fireEvent.click(paper)
+    await expect.poll(() => (asked(sent).at(-1)?.schools as { cover?: string }).cover).toBe('paper-lid')
+    fireEvent.click(screen.getByRole('button', { name: 'All as the formula has it' }))
+    await expect.poll(() => address().get('cover')).toBeNull()
+  })
+
+  it('draws water by another rule', async () => {
+    const { sent } = open('charge-white')
+    fireEvent.change(await screen.findByRole('combobox', { name: 'Water' }), {
+      target: { value: 'to-the-line' },
+    })
+    await expect
+      .poll(() => (asked(sent).at(-1)?.schools as { water?: { rule: string } }).water?.rule)
+      .toBe('to-the-line')
+  })
+
+  it('moves a cut by the keys, beside the stretch that fits', async () => {
+    const { sent } = open('charge-brown')
+    const ruler = await screen.findByRole('slider', { name: 'Cut of Onion' })
+    expect(ruler.getAttribute('aria-valuetext')).toMatch(/14 mm, \d+ % spent after 2 h/)
+    fireEvent.keyDown(ruler, { key: 'ArrowRight' })
+    await expect.poll(() => asked(sent).at(-1)?.cutMm).toEqual({ onion: 15 })
+  })
+})
+
+describe('a charge that would not do', () => {
+  it('says what is wrong, with the figures and what to do, and cannot be accepted', async () => {
+    open('charge-tight')
+    const warnings = await screen.findByRole('list', { name: 'Warnings' })
+    expect(warnings.textContent).toContain('Pot 12 would run over.')
+    expect(warnings.textContent).toContain('Too heavy to lift alone.')
+    expect(screen.getByRole('button', { name: 'Accept this plan' })).toHaveProperty('disabled', true)
+  })
+
+  it('offers the vessel that fits, or to fill this one', async () => {
+    const { charge, sent } = open('charge-tight')
+    fireEvent.click(await screen.findByRole('button', { name: 'Take K80' }))
+    const k80 = charge.vessels.find((v) => v.name === 'K80')!
+    await expect.poll(() => asked(sent).at(-1)?.vesselId).toBe(k80.id)
+    fireEvent.click(screen.getByRole('button', { name: 'Fill this one instead' }))
+    await expect.poll(() => asked(sent).at(-1)?.goal).toBe('VESSEL')
+  })
+
+  it('splits over several vessels where no single one is free', async () => {
+    const charge = answer<Charge>('charge-tight')
+    charge.vessels.forEach((v) => (v.fits = false))
+    open('charge-tight', undefined, { more: { '/api/charges': charge } })
+    expect((await screen.findByText(/Split over free vessels/)).parentElement!.textContent).toMatch(
+      /L from .* kg/,
+    )
+  })
+
+  it('says that containers are missing, and that cooling would be too slow', async () => {
+    const charge = answer<Charge>('charge-white')
+    charge.cooling.enough = false
+    charge.cooling.verdict = 'FAIL'
+    open('charge-white', undefined, { more: { '/api/charges': charge } })
+    const warnings = await screen.findByRole('list', { name: 'Warnings' })
+    expect(warnings.textContent).toContain('Not enough containers.')
+    expect(warnings.textContent).toContain('It would not be cold in time.')
+  })
+
+  it('says that trays are crowded, and how many loads it takes', async () => {
+    const charge = answer<Charge>('charge-brown')
+    charge.warnings = [
+      { kind: 'TRAYS_CROWDED', value: 1.4, limit: 1, unit: 'layers', stops: false },
+      { kind: 'SEVERAL_LOADS', value: 2, limit: 1, unit: 'loads', stops: false },
+    ]
+    open('charge-brown', undefined, { more: { '/api/charges': charge } })
+    const warnings = await screen.findByRole('list', { name: 'Warnings' })
+    expect(warnings.textContent).toContain('lie 1.4 deep in East')
+    expect(warnings.textContent).toContain('2 loads in East.')
+  })
+
+  it('keeps the pot in view and says beside the figure why it was refused', async () => {
+    let refuse = false
+    const charge = answer<Charge>('charge-white')
+    open('charge-white', undefined, {
+      more: {
+        '/api/charges': () =>
+          refuse
+            ? problem(422, 'out of range', {
+                litres: { reason: 'outside the range that makes sense', low: 0.25, high: 500, unit: 'L' },
+              })
+            : charge,
+      },
+    })
+    const litres = await screen.findByRole('textbox', { name: 'Litres out, strained' })
+    refuse = true
+    fireEvent.change(litres, { target: { value: '0' } })
+    expect((await screen.findByRole('alert')).textContent).toContain('Between 0.3 and 500.0 L')
+    expect(screen.getByRole('region', { name: 'The pot' })).toBeTruthy()
+  })
+})
+
+describe('accepting a plan', () => {
+  const calls = answer<Call[]>('calls')
+  const call = calls.find((c) => c.status === 'OPEN')!
+
+  it('freezes it for its call and opens the batch', async () => {
+    const { charge, sent } = open('charge-white', `call=${call.id}`, {
+      more: { 'POST /api/batches': { card: { id: 'made' } } },
+    })
+    expect((await screen.findByText(/asks for/)).textContent).toContain('Soup asks for 20.0 L')
+    fireEvent.click(screen.getByRole('button', { name: 'Accept this plan' }))
+    await expect.poll(() => screen.getByLabelText('address').textContent).toBe('/batches/made')
+    const body = sent.find((s) => s.path === '/api/batches')!.body as Record<string, unknown>
+    expect(body).toMatchObject({
+      callId: call.id,
+      charge: { vesselId: charge.vessel.id, readyBy: call.readyBy },
+    })
+  })
+
+  it('says what stands against it and stays where it is', async () => {
+    open('charge-white', `call=${call.id}`, {
+      more: { 'POST /api/batches': problem(409, 'K80 is in use. Choose another vessel.') },
+    })
+    fireEvent.click(await screen.findByRole('button', { name: 'Accept this plan' }))
+    expect(await screen.findByText('K80 is in use. Choose another vessel.')).toBeTruthy()
+    expect(screen.getByLabelText('address').textContent).toContain('/formulas/white-chicken')
+  })
+
+  it('is not offered to somebody who may not plan', async () => {
+    open('charge-white', undefined, { who: person({ rights: ['READ'] }) })
+    await screen.findByRole('heading', { level: 1 })
+    expect(screen.queryByRole('button', { name: 'Accept this plan' })).toBeNull()
+  })
+})

@@ -1,0 +1,74 @@
+import { fireEvent, screen } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import type { Session } from '../../api/queries'
+import { answer, network, problem, visit } from '../../testing/kitchen'
+import { FirstRun } from './FirstRun'
+import { SignIn } from './SignIn'
+
+const session = () => answer<Session>('session')
+const stranger = (): Session => ({ ...session(), person: undefined })
+
+describe('signing in', () => {
+  it('sends what was typed, once both are there', async () => {
+    const sent = network({ 'POST /api/session': session() })
+    visit(<SignIn session={stranger()} />)
+    const button = screen.getByRole('button', { name: 'Sign in' })
+    expect(button).toHaveProperty('disabled', true)
+    fireEvent.change(screen.getByLabelText('Sign-in name'), { target: { value: 'ilse' } })
+    fireEvent.change(screen.getByLabelText('Password'), { target: { value: 'secret words' } })
+    fireEvent.click(button)
+    await expect.poll(() => sent.length).toBe(1)
+    expect(sent[0]!.body).toEqual({ signIn: 'ilse', password: 'secret words' })
+  })
+
+  it('says why it was refused and does not tell which of the two was wrong', async () => {
+    network({ 'POST /api/session': problem(401, 'No such name and password.') })
+    visit(<SignIn session={stranger()} />)
+    fireEvent.change(screen.getByLabelText('Sign-in name'), { target: { value: 'ilse' } })
+    fireEvent.change(screen.getByLabelText('Password'), { target: { value: 'wrong' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Sign in' }))
+    expect((await screen.findByRole('alert')).textContent).toBe('No such name and password.')
+  })
+
+  it('shows the people of the demo only where there is a demo', () => {
+    visit(<SignIn session={stranger()} />)
+    for (const who of session().demo) expect(screen.getByText(who.name)).toBeTruthy()
+  })
+
+  it('shows nobody elsewhere', () => {
+    visit(<SignIn session={{ ...stranger(), demo: [] }} />)
+    expect(screen.queryByText('Demo kitchen')).toBeNull()
+  })
+})
+
+describe('the first run', () => {
+  const fill = (label: string | RegExp, value: string) =>
+    fireEvent.change(screen.getByLabelText(label), { target: { value } })
+
+  it('makes the kitchen with its first account, and signs it in', async () => {
+    const sent = network({ 'POST /api/kitchen': {}, 'POST /api/session': session() })
+    visit(<FirstRun />)
+    fill('Name of the kitchen', 'Lake House')
+    fill('Your name', 'Ada Keller')
+    fill('Sign-in name', 'ada')
+    fill('Password', 'a long password')
+    fireEvent.submit(document.querySelector('form')!)
+    await expect.poll(() => sent.length).toBeGreaterThanOrEqual(2)
+    expect(sent[0]).toMatchObject({
+      path: '/api/kitchen',
+      body: { kitchen: 'Lake House', signIn: 'ada', units: 'metric', pot: { diameterCm: 36, heightCm: 40 } },
+    })
+    expect(sent[1]).toMatchObject({ path: '/api/session', body: { signIn: 'ada' } })
+  })
+
+  it('says beside the field what will not do', async () => {
+    network({
+      'POST /api/kitchen': problem(422, 'no', {
+        password: { reason: 'at least ten characters', low: 10, high: 200, unit: 'characters' },
+      }),
+    })
+    visit(<FirstRun />)
+    fireEvent.submit(document.querySelector('form')!)
+    expect((await screen.findByRole('alert')).textContent).toContain('At least ten characters')
+  })
+})

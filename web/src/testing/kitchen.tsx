@@ -1,0 +1,77 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { render } from '@testing-library/react'
+import type { ReactNode } from 'react'
+import { MemoryRouter, Route, Routes, useLocation } from 'react-router'
+import { VisitContext, type Person } from '../kit/session'
+import { edge } from './edge'
+import session from './answers/session.json'
+
+/** What the server answered once, by the path that was asked; a function answers by what was sent. */
+export type Answers = Record<string, unknown>
+
+export interface Sent {
+  method: string
+  path: string
+  body: unknown
+}
+
+const files = import.meta.glob<unknown>('./answers/*.json', { eager: true, import: 'default' })
+
+/** An answer of the demo kitchen, by its file. */
+export function answer<T = Record<string, unknown>>(name: string): T {
+  const found = files[`./answers/${name}.json`]
+  if (!found) throw new Error(`no answer ${name}`)
+  return structuredClone(found) as T
+}
+
+/** Stands where the network is: the answers of a server, and what it was sent. */
+export function network(answers: Answers): Sent[] {
+  const sent: Sent[] = []
+  edge.answer = async (request) => {
+    const path = new URL(request.url).pathname
+    const text = await request.text()
+    const body: unknown = text ? JSON.parse(text) : undefined
+    sent.push({ method: request.method, path, body })
+    const known = answers[`${request.method} ${path}`] ?? answers[path]
+    const made = typeof known === 'function' ? (known as (body: unknown) => unknown)(body) : known
+    if (made instanceof Response) return made
+    if (made === undefined) return problem(404, `nothing at ${path}`)
+    return Response.json(made)
+  }
+  return sent
+}
+
+export function problem(status: number, detail: string, fields: Record<string, unknown> = {}): Response {
+  return new Response(JSON.stringify({ detail, fields }), {
+    status,
+    headers: { 'Content-Type': 'application/problem+json' },
+  })
+}
+
+/** Somebody who has signed in, with some of it changed. */
+export function person(changes: Partial<Person> = {}): Person {
+  return { ...(session.person as Person), ...changes }
+}
+
+function Where() {
+  const { pathname, search } = useLocation()
+  return <output aria-label="address">{pathname + search}</output>
+}
+
+/** Shows a place at an address, to somebody in the demo kitchen. */
+export function visit(place: ReactNode, { at = '/', path = '*', who = person() } = {}) {
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } })
+  return render(
+    <QueryClientProvider client={client}>
+      <MemoryRouter initialEntries={[at]}>
+        <VisitContext value={{ person: who, kitchen: 'Kestrel Lodge', zone: 'Europe/Zurich' }}>
+          <Routes>
+            <Route path={path} element={place} />
+            <Route path="*" element={<p>elsewhere</p>} />
+          </Routes>
+          <Where />
+        </VisitContext>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  )
+}
