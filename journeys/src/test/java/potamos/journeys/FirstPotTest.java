@@ -47,7 +47,8 @@ class FirstPotTest {
 
             // Call: the station asks, and the cook's open screen shows it.
             Journey soup = as(station, "bram").open("/calls");
-            soup.tap("Ask for litres").type("How much, cold and strained", "15").type("For what", "leek broth");
+            soup.tap("Ask for litres").page().getByLabel("Stock").selectOption("white-chicken");
+            soup.type("How much, cold and strained", "15").type("For what", "leek broth");
             soup.stumblesNobody().tap("Ask").see("leek broth");
             cook.see("leek broth");
 

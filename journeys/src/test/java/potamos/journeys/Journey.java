@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
+import java.nio.file.Path;
 import java.util.regex.Pattern;
 
 /** What a person does at a page, in a person's words. */
@@ -34,7 +36,13 @@ final class Journey {
     }
 
     Journey tap(String name) {
-        button(name).click();
+        try {
+            button(name).click();
+        } catch (TimeoutError missing) {
+            // What stood there instead is worth more than the words of the failure.
+            page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("target/not-there.png")));
+            throw missing;
+        }
         return this;
     }
 
