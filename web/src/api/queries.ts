@@ -29,8 +29,8 @@ export const useRange = () =>
   useQuery({
     queryKey: ['range'],
     queryFn: () => data(api.GET('/api/range')),
-    // Levels move by themselves; half a minute is finer than a ruler in a pot.
-    refetchInterval: 30_000,
+    // Levels move by themselves; half a minute is finer than a ruler in a pot. Where a probe reports, it is looked at more often.
+    refetchInterval: (query) => (query.state.data?.batches.some((card) => card.probe) ? 6_000 : 30_000),
   })
 
 export const useBatch = (id: string) =>
@@ -127,6 +127,15 @@ export const useLarder = () =>
 export type Trim = Schemas['TrimView']
 
 export const useTrim = () => useQuery({ queryKey: ['trim'], queryFn: () => data(api.GET('/api/trim')) })
+
+export type Device = Schemas['DeviceView']
+
+export const useDevices = () =>
+  useQuery({
+    queryKey: ['devices'],
+    queryFn: () => data(api.GET('/api/devices')),
+    refetchInterval: 10_000,
+  })
 
 export const useTokens = (enabled: boolean) =>
   useQuery({ queryKey: ['tokens'], queryFn: () => data(api.GET('/api/tokens')), enabled })

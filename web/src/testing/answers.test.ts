@@ -18,6 +18,7 @@ const schemas = contract.components.schemas as Record<string, Schema>
 /** Where a value does not keep a schema of the contract, in words; empty when it does. */
 function breaches(value: unknown, schema: Schema, at: string): string[] {
   if (schema.$ref) return breaches(value, schemas[schema.$ref.split('/').pop()!]!, at)
+  if (schema.items && !Array.isArray(value)) return [`${at} is not a list`]
   if (Array.isArray(value)) return value.flatMap((v, i) => breaches(v, schema.items ?? {}, `${at}[${i}]`))
   if (value !== null && typeof value === 'object') {
     const known = schema.properties ?? {}
@@ -65,7 +66,6 @@ describe('the answers that the pages are tested with', () => {
     ['charge-tight', one('ChargeView')],
     ['effects', list('EffectView')],
     ['overview', list('OverviewView')],
-    ['split', list('SplitView')],
     ['formula-brown-beef', one('FormulaView')],
   ])('%s is what the server would answer today', (name, schema) => {
     expect(breaches(answer<unknown>(name), schema, name)).toEqual([])

@@ -1,7 +1,9 @@
 import 'fake-indexeddb/auto'
-import { cleanup } from '@testing-library/react'
+import { cleanup, configure } from '@testing-library/react'
 import { afterEach } from 'vitest'
 import { edge } from './edge'
+
+configure({ asyncUtilTimeout: 10_000 })
 
 // jsdom lays nothing out: what a slider or a dialog asks the browser for is answered with nothing.
 globalThis.ResizeObserver ??= class {

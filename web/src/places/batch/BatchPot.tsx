@@ -43,6 +43,12 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
             <Figure name="In the pot" value={units.litres(pot.liquorL)} large />
             <Figure name="Below the rim" value={units.cm(pot.belowRimCm)} />
             <Figure name="Liquor" value={units.celsius(pot.celsius, 1)} />
+            {card.probe && (
+              <Figure
+                name={card.probe.silent ? `${card.probe.name}, silent` : card.probe.name}
+                value={units.celsius(card.probe.celsius, 0.5)}
+              />
+            )}
             <Figure name="Steam" value={`${units.litres(pot.steamLPerH)}/h`} />
             <Figure name="When cold" value={bodyName[pot.body] ?? ''} />
             <Figure

@@ -111,7 +111,7 @@ export interface Question {
 }
 
 export function question(kind: string, page: Page, due?: Due): Question | undefined {
-  const pot = page.card.pot
+  const { pot, probe } = page.card
   const last = page.card.cooling.readings[page.card.cooling.readings.length - 1]
   switch (kind) {
     case 'weighed-in': {
@@ -127,7 +127,13 @@ export function question(kind: string, page: Page, due?: Due): Question | undefi
     case 'level-read':
       return { kind, field: 'belowRimCm', start: pot.belowRimCm, label: 'Below the rim' }
     case 'temperature-read':
-      return { kind, field: 'celsius', start: pot.celsius, label: 'In the liquor' }
+      // A probe that reports has read it already; a silent one has not.
+      return {
+        kind,
+        field: 'celsius',
+        start: probe?.silent === false ? probe.celsius : pot.celsius,
+        label: 'In the liquor',
+      }
     case 'strained':
       return { kind, field: 'litres', start: due?.amount ?? page.card.expectedL.p50, label: 'Litres out' }
     case 'reduced':

@@ -6,6 +6,7 @@ import { Failed, Heading, Loading } from '../../kit/Note'
 import { useMay, useUnits } from '../../kit/session'
 import { BedsTable } from './BedsTable'
 import { Drawing, fieldsOf, freshOf, nameOf, retireThing, saveThing, valuesOf, type Kind } from './equipment'
+import { DevicesSection } from './DevicesSection'
 import { EquipmentSheet } from './EquipmentSheet'
 import { LimitsSection } from './LimitsSection'
 import { SettingsSheet } from './SettingsSheet'
@@ -94,6 +95,7 @@ export default function KitchenPlace() {
         <LimitsSection limits={it.limits} shipped={it.shipped} />
       </div>
       <BedsTable beds={it.beds} />
+      <DevicesSection vessels={it.vessels} />
       {setUp && <TokensSection />}
       {editing && <Edit it={it} editing={editing} onClose={() => setEditing(undefined)} />}
       {settings && <SettingsSheet kitchen={it} onClose={() => setSettings(false)} />}

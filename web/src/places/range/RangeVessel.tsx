@@ -65,7 +65,9 @@ export function RangeVessel({
             {stageName[card.stage]}
           </span>
         </div>
-        <p className="text-15 text-quiet m-0">{card.formulaName}</p>
+        <p className="text-15 text-quiet m-0 flex justify-between gap-3">
+          <span>{card.formulaName}</span> <ProbeLine card={card} />
+        </p>
         <div className="mt-2 flex items-end justify-between gap-3">
           <span className="text-36 font-mono font-semibold">
             {card.pot.filled ? units.litres(litres) : '–'}
@@ -82,10 +84,29 @@ export function RangeVessel({
           <p className="text-18 text-quiet m-0 flex min-h-[64px] items-center">Nothing due</p>
         )}
         <p className="text-15 text-quiet mt-2 mb-0 min-h-[1.45em]">
-          {card.due[1] && `Then ${nextWords(card)} ${fromNow(card.due[1].due, now)}`}
+          {card.due[1] && `Then ${nextWords(card)}, ${fromNow(card.due[1].due, now)}`}
         </p>
       </div>
     </article>
+  )
+}
+
+/** What the probe in the pot says; a silent one says since when. */
+function ProbeLine({ card }: { card: Card }) {
+  const units = useUnits()
+  const { clock } = useTimes()
+  const probe = card.probe
+  if (!probe) return null
+  return (
+    <span className={`text-right ${probe.silent ? 'text-amber font-semibold' : ''}`}>
+      {probe.silent ? (
+        `${probe.name} silent since ${clock(probe.at)}`
+      ) : (
+        <>
+          {probe.name} <b className="text-ink font-mono font-semibold">{units.celsius(probe.celsius, 0.5)}</b>
+        </>
+      )}
+    </span>
   )
 }
 

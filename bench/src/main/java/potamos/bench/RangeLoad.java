@@ -22,7 +22,8 @@ public final class RangeLoad {
     private static final int VESSELS = 8;
     private static final int SCREENS = 50;
     private static final int PACED = 1000;
-    private static final int ACTS = 30;
+    private static final int PROBES = 200;
+    private static final int ACTS = 60;
     private static final int WARM = 100;
     private static final int DRAGS = 300;
     private static final int OVERVIEWS = 40;
@@ -48,7 +49,9 @@ public final class RangeLoad {
             screens.get(i % SCREENS).timed("/api/range").join();
         }
         report("range, asked at a pace", paced(screens));
+        Probes probes = Probes.start(url, cook, PROBES);
         acts(cook, batches, screens);
+        report("200 probes, a reading a second each", probes.stop());
         report("a charge, as a finger drags", dragged(cook));
         report("every formula with one goal", overviews(cook));
         System.exit(0);
@@ -104,7 +107,7 @@ public final class RangeLoad {
             all.forEach(answer -> asked.add(answer.join()));
             LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(500));
         }
-        report("an act acknowledged", acknowledged);
+        report("an act acknowledged, beside probes", acknowledged);
         report(
                 "range, asked by all fifty at once",
                 asked.stream().mapToLong(Long::longValue).toArray());
@@ -114,7 +117,8 @@ public final class RangeLoad {
         List<String> atWork = new ArrayList<>();
         for (JsonNode card : cook.get("/api/range").path("batches")) {
             String stage = card.path("stage").asString();
-            if (!List.of("COOL", "STORE", "STRAIN", "REST").contains(stage)) {
+            if (!List.of("WEIGH_IN", "PREPARE", "FILL", "COOL", "STORE", "STRAIN", "REST")
+                    .contains(stage)) {
                 atWork.add(card.path("id").asString());
             }
         }

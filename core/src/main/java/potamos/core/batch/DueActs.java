@@ -31,6 +31,9 @@ public final class DueActs {
     /** Foam is there for minutes; then it has boiled in. */
     private static final Duration FOAM_SOON = Duration.ofMinutes(4);
 
+    /** The set fat is off before the stock goes on the shelf. */
+    private static final Duration LIFTING_FAT = Duration.ofMinutes(10);
+
     private static final Duration LEVEL_EVERY = Duration.ofMinutes(60);
     private static final Duration TEMPERATURE_EVERY = Duration.ofMinutes(60);
     private static final Duration COOLING_EVERY = Duration.ofMinutes(20);
@@ -99,8 +102,9 @@ public final class DueActs {
             case REDUCE -> reduce();
             case COOL -> cool();
             case STORE -> {
-                degrease(true);
-                add(Kind.STORE, null, state.since(), SOON, litresLeft(), Cost.SAFETY);
+                boolean fat = degrease(true);
+                Instant put = fat ? state.since().plus(LIFTING_FAT) : state.since();
+                add(Kind.STORE, null, put, SOON, litresLeft(), Cost.SAFETY);
             }
             default -> {}
         }
@@ -246,13 +250,15 @@ public final class DueActs {
     }
 
     /** Fat that is to be lifted hot before straining, or as a lid from the cold stock. */
-    private void degrease(boolean cold) {
+    private boolean degrease(boolean cold) {
         boolean planned =
                 plan.charge().formula().phases(Phase.Degrease.class).stream().anyMatch(phase -> phase.cold() == cold);
-        if (planned && state.finish().degreased().isEmpty()) {
+        boolean ahead = planned && state.finish().degreased().isEmpty();
+        if (ahead) {
             double fat = Losses.renderedFat(plan.charge().run().bed()).litres();
             add(Kind.DEGREASE, null, cold ? state.since() : restEnds(), SOON, fat, Cost.CLARITY);
         }
+        return ahead;
     }
 
     /** Parts that wait beside the pot, by when they go in. */

@@ -1,5 +1,7 @@
 package potamos.server.batches;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
@@ -25,7 +27,9 @@ import potamos.core.batch.DueActs;
 import potamos.core.schedule.Hands;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
+import potamos.server.accounts.Role.Right;
 import potamos.server.charges.ChargeRequest;
+import potamos.server.live.Changes;
 import potamos.server.stations.Calls;
 
 /** Batches over HTTP. */
@@ -71,15 +75,32 @@ class BatchEndpoint {
     private final Batches batches;
     private final Calls calls;
     private final KitchenClock clock;
+    private final Changes changes;
 
-    BatchEndpoint(Batches batches, Calls calls, KitchenClock clock) {
+    /** A kitchen's range up to a change. */
+    private record RangeKey(String kitchenId, long change) {}
+
+    /** After an act every screen of a kitchen asks at once, and all are told the same; what moves by itself moves on within a second. */
+    private final Cache<RangeKey, Range> ranges = Caffeine.newBuilder()
+            .maximumSize(500)
+            .expireAfterWrite(Duration.ofSeconds(1))
+            .build();
+
+    BatchEndpoint(Batches batches, Calls calls, KitchenClock clock, Changes changes) {
         this.batches = batches;
         this.calls = calls;
         this.clock = clock;
+        this.changes = changes;
     }
 
     @GetMapping("/api/range")
     Range range(@AuthenticationPrincipal Person person) {
+        person.require(Right.READ);
+        RangeKey key = new RangeKey(person.kitchenId(), changes.latest());
+        return ranges.get(key, k -> rangeNow(person));
+    }
+
+    private Range rangeNow(Person person) {
         List<Batches.Loaded> open = batches.open(person);
         Instant now = clock.instant();
         return new Range(now, open.stream().map(BatchView::card).toList(), moved(open, now));

@@ -16,8 +16,10 @@ import potamos.core.batch.Plan;
 import potamos.core.cooling.CoolingVerdict;
 import potamos.core.formula.Phase;
 import potamos.core.liquor.Body;
+import potamos.core.probe.Sample;
 import potamos.server.Json;
 import potamos.server.charges.ChargeView;
+import potamos.server.devices.Devices;
 import potamos.server.kitchen.Drawn;
 
 /** Views of a batch: a card for the range, and everything for its own page. */
@@ -103,6 +105,10 @@ final class BatchView {
             @NotNull Instant outAt,
             Optional<Double> lastShade) {}
 
+    /** The probe in the vessel; {@code silent} when it has not reported for a while. */
+    record ProbeView(
+            @NotNull String name, double celsius, @NotNull Instant at, boolean silent) {}
+
     record CardReadView(@NotNull Instant at, @NotNull BatchEvent.Card card, double value) {}
 
     record CallRef(@NotNull String id, @NotNull String stationName, double litres) {}
@@ -120,6 +126,7 @@ final class BatchView {
             @NotNull SimmerView simmer,
             @NotNull List<DueView> due,
             Optional<InOvenView> oven,
+            Optional<ProbeView> probe,
             @NotNull Instant readyBy,
             @NotNull Instant readyAt,
             long lateMin,
@@ -190,6 +197,7 @@ final class BatchView {
                         state.simmer().skims()),
                 due.stream().map(act -> due(plan, act)).toList(),
                 oven(plan, state, due),
+                loaded.probe().map(BatchView::probe),
                 plan.readyBy(),
                 outlook.ready(),
                 outlook.late().toMinutes(),
@@ -262,6 +270,11 @@ final class BatchView {
                 pot.gelatinGPerL(),
                 Body.of(pot.gelatinGPerL()),
                 !state.course().isEmpty());
+    }
+
+    private static ProbeView probe(Devices.Device device) {
+        Sample latest = device.latest().orElseThrow();
+        return new ProbeView(device.name(), latest.value(), latest.at(), device.silent());
     }
 
     /** Phases by their names in the open format. */

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Service;
@@ -23,6 +24,7 @@ import potamos.server.charges.ChargeRequest;
 import potamos.server.charges.Planning;
 import potamos.server.charges.VesselsInUse;
 import potamos.server.coldside.Shelf;
+import potamos.server.devices.Devices;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.live.Changes;
 import potamos.server.problems.Conflict;
@@ -54,6 +56,7 @@ public class Batches {
     private final Calls calls;
     private final Kitchens kitchens;
     private final VesselsInUse vessels;
+    private final Devices devices;
     private final Shelf shelf;
     private final Changes changes;
     private final KitchenClock clock;
@@ -75,6 +78,7 @@ public class Batches {
             Calls calls,
             Kitchens kitchens,
             VesselsInUse vessels,
+            Devices devices,
             Shelf shelf,
             Changes changes,
             KitchenClock clock,
@@ -84,6 +88,7 @@ public class Batches {
         this.calls = calls;
         this.kitchens = kitchens;
         this.vessels = vessels;
+        this.devices = devices;
         this.shelf = shelf;
         this.changes = changes;
         this.clock = clock;
@@ -94,7 +99,12 @@ public class Batches {
     public record Standing(Plan plan, BatchState state) {}
 
     /** A batch as it stands, with its row and its record. */
-    record Loaded(BatchMapper.BatchRow row, Plan plan, List<Logged> events, BatchState state) {}
+    record Loaded(
+            BatchMapper.BatchRow row,
+            Plan plan,
+            List<Logged> events,
+            BatchState state,
+            Optional<Devices.Device> probe) {}
 
     /**
      * Accepts a plan: freezes it and takes the vessel.
@@ -281,7 +291,7 @@ public class Batches {
     @Transactional
     public void rebuild(String kitchenId, String batchId) {
         BatchMapper.BatchRow row = mapper.hold(batchId, kitchenId).orElseThrow(() -> new NotFound("batch"));
-        Loaded loaded = loaded(row);
+        Loaded loaded = loaded(row, Map.of());
         project(row, loaded.plan(), loaded.events(), loaded.state());
     }
 
@@ -295,7 +305,21 @@ public class Batches {
     @Transactional(readOnly = true)
     Loaded whole(Person person, String batchId) {
         person.require(Right.READ);
-        return loaded(mapper.byId(batchId, person.kitchenId()).orElseThrow(() -> new NotFound("batch")));
+        return loaded(
+                mapper.byId(batchId, person.kitchenId()).orElseThrow(() -> new NotFound("batch")),
+                devices.probesByVessel(person.kitchenId()));
+    }
+
+    /** How the batch stands that a vessel is taken by, if one does. */
+    @Transactional(readOnly = true)
+    public Optional<Standing> inVessel(Person person, String vesselId) {
+        person.require(Right.READ);
+        return mapper.open(person.kitchenId()).stream()
+                .filter(row -> row.vesselId().equals(vesselId))
+                .map(row -> loaded(row, Map.of()))
+                .filter(loaded -> loaded.state().stage().holdsVessel())
+                .findFirst()
+                .map(loaded -> new Standing(loaded.plan(), loaded.state()));
     }
 
     /** When anything was last recorded anywhere. */
@@ -307,22 +331,27 @@ public class Batches {
     @Transactional(readOnly = true)
     List<Loaded> open(Person person) {
         person.require(Right.READ);
-        return mapper.open(person.kitchenId()).stream().map(this::loaded).toList();
+        Map<String, Devices.Device> probes = devices.probesByVessel(person.kitchenId());
+        return mapper.open(person.kitchenId()).stream()
+                .map(row -> loaded(row, probes))
+                .toList();
     }
 
     @Transactional(readOnly = true)
     List<Loaded> latest(Person person, int most) {
         person.require(Right.READ);
         return mapper.latest(person.kitchenId(), most).stream()
-                .map(this::loaded)
+                .map(row -> loaded(row, Map.of()))
                 .toList();
     }
 
-    private Loaded loaded(BatchMapper.BatchRow row) {
+    private Loaded loaded(BatchMapper.BatchRow row, Map<String, Devices.Device> probes) {
         Plan plan = plan(row);
         List<Logged> logged = history(row.id());
         BatchState state = Batch.replay(plan, logged.stream().map(Logged::event).toList(), clock.instant());
-        return new Loaded(row, plan, logged, state);
+        Optional<Devices.Device> probe =
+                state.stage().holdsVessel() ? Optional.ofNullable(probes.get(row.vesselId())) : Optional.empty();
+        return new Loaded(row, plan, logged, state, probe);
     }
 
     private Plan plan(BatchMapper.BatchRow row) {

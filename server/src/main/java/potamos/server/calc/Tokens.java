@@ -1,13 +1,7 @@
 package potamos.server.calc;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -16,6 +10,7 @@ import org.springframework.transaction.annotation.Transactional;
 import potamos.core.quantity.Refusal;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
+import potamos.server.accounts.Secrets;
 import potamos.server.problems.NotFound;
 
 /** Tokens with which other programs calculate. They open nothing else. */
@@ -23,10 +18,8 @@ import potamos.server.problems.NotFound;
 public class Tokens {
 
     private static final int MOST_TOKENS = 50;
-    private static final int BYTES = 32;
 
     private final TokenMapper mapper;
-    private final SecureRandom chance = new SecureRandom();
 
     /** Real time, also in a demo whose kitchen clock is moved. */
     private final Clock clock = Clock.systemUTC();
@@ -49,9 +42,7 @@ public class Tokens {
      */
     @Transactional
     public String make(Person person, String name) {
-        byte[] bytes = new byte[BYTES];
-        chance.nextBytes(bytes);
-        String token = "potamos_" + Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String token = Secrets.fresh();
         keep(person, name, token);
         return token;
     }
@@ -73,7 +64,7 @@ public class Tokens {
                 UUID.randomUUID().toString(),
                 person.kitchenId(),
                 name.trim(),
-                hash(token),
+                Secrets.hash(token),
                 person.id(),
                 clock.instant(),
                 null,
@@ -97,17 +88,8 @@ public class Tokens {
 
     /** Whose token this is; empty when nobody's, or revoked. */
     public Optional<Caller> caller(String token) {
-        Optional<TokenMapper.TokenRow> row = mapper.byHash(hash(token));
+        Optional<TokenMapper.TokenRow> row = mapper.byHash(Secrets.hash(token));
         row.ifPresent(t -> mapper.used(t.id(), clock.instant()));
         return row.map(t -> new Caller(t.id(), t.kitchenId()));
-    }
-
-    private static String hash(String token) {
-        try {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            return HexFormat.of().formatHex(digest.digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }

@@ -36,6 +36,7 @@ import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
 import potamos.server.batches.Batches;
 import potamos.server.calc.Tokens;
+import potamos.server.devices.Devices;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.stations.Calls;
@@ -62,6 +63,8 @@ class DemoKitchen implements ApplicationRunner {
     private final KitchenClock clock;
     private final Tokens tokens;
     private final TrimBox trim;
+    private final DemoProbes probes;
+    private final Devices devices;
     private final String moment;
 
     private static final String CHICKEN = "white-chicken";
@@ -80,6 +83,8 @@ class DemoKitchen implements ApplicationRunner {
             KitchenClock clock,
             Tokens tokens,
             TrimBox trim,
+            DemoProbes probes,
+            Devices devices,
             @Value("${potamos.demo-moment:}") String moment) {
         this.kitchens = kitchens;
         this.accounts = accounts;
@@ -90,6 +95,8 @@ class DemoKitchen implements ApplicationRunner {
         this.clock = clock;
         this.tokens = tokens;
         this.trim = trim;
+        this.probes = probes;
+        this.devices = devices;
         this.moment = moment;
     }
 
@@ -107,6 +114,8 @@ class DemoKitchen implements ApplicationRunner {
             work(now);
             LOG.info("The demo kitchen is loaded.");
         }
+        DemoPeople.DemoPerson cookOfTheHouse = DemoPeople.PEOPLE.get(0);
+        probes.watch(accounts.signIn(cookOfTheHouse.signIn(), cookOfTheHouse.password(), "demo", clock.instant()));
         // A demo that goes on after a stop must not fall back behind what was logged in it.
         clock.show(batches.latestEntry().filter(now::isBefore).orElse(now));
     }
@@ -225,6 +234,9 @@ class DemoKitchen implements ApplicationRunner {
         String roasting = start(ilse, "vegetable-dark", dark, "Rondeau 15", 4, now.plus(Duration.ofHours(8)), 6);
         cook.workUntil(wen, roasting, now, Set.of(DueAct.Kind.JUDGE_SHADE));
 
+        probe(ilse, "Probe 1", "Broad 40");
+        probe(ilse, "Probe 2", "Tall 40");
+
         clock.show(now.minus(Duration.ofMinutes(12)));
         trimmings(wen, LocalDate.ofInstant(now, ZONE));
         LocalDate tomorrow = LocalDate.ofInstant(now, ZONE).plusDays(1);
@@ -236,6 +248,11 @@ class DemoKitchen implements ApplicationRunner {
                 30,
                 tomorrow.plusDays(1).atTime(15, 0).atZone(ZONE).toInstant(),
                 "wedding, 140 covers");
+    }
+
+    private void probe(Person person, String name, String vessel) {
+        String token = "potamos_demo_" + name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
+        devices.keep(person, name, Devices.Kind.PROBE, vessels.get(vessel), token);
     }
 
     /** What the vegetable prep of the last weeks left. */

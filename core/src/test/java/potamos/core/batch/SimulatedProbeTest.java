@@ -1,0 +1,55 @@
+package potamos.core.batch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import org.junit.jupiter.api.Test;
+import potamos.core.formula.Book;
+import potamos.core.probe.SimulatedProbe;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+
+/** A simulated probe tells what the cook does to its pot. */
+class SimulatedProbeTest {
+
+    private static double read(Worker worker) {
+        return SimulatedProbe.read(worker.plan, worker.state(), 1).value();
+    }
+
+    @Test
+    void followsThePotUpToItsSimmer() {
+        Worker worker = new Worker(Book.whiteChicken(), 8).until(Stage.BRING_UP);
+        double before = read(worker);
+        worker.pass(Duration.ofMinutes(10));
+        assertThat(read(worker)).isGreaterThan(before + 5);
+        worker.until(Stage.SIMMER);
+        double simmer = worker.plan.charge().run().simmerAt().celsius();
+        assertThat(read(worker)).isCloseTo(simmer, within(1.5));
+    }
+
+    @Test
+    void dipsWhenColdWaterGoesIn() {
+        Worker worker = new Worker(Book.whiteChicken(), 8).until(Stage.SIMMER);
+        worker.pass(Duration.ofMinutes(20));
+        double before = read(worker);
+        worker.log(new BatchEvent.ToppedUp(worker.stamp(), Volume.ofLitres(3), Temperature.ofCelsius(10)));
+        assertThat(read(worker)).isLessThan(before - 5);
+    }
+
+    @Test
+    void coolsByThePlanOnceStrained() {
+        Worker worker = new Worker(Book.whiteChicken(), 8).until(Stage.COOL);
+        double hot = read(worker);
+        worker.pass(Duration.ofMinutes(20));
+        assertThat(read(worker)).isLessThan(hot - 10);
+    }
+
+    @Test
+    void twoProbesInOnePotDoNotAgreeToTheLastDigit() {
+        Worker worker = new Worker(Book.whiteChicken(), 8).until(Stage.SIMMER);
+        double one = SimulatedProbe.read(worker.plan, worker.state(), 1).value();
+        double other = SimulatedProbe.read(worker.plan, worker.state(), 2).value();
+        assertThat(one).isNotEqualTo(other).isCloseTo(other, within(1.0));
+    }
+}

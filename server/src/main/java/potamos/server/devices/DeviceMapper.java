@@ -1,0 +1,85 @@
+package potamos.server.devices;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import potamos.core.probe.Sample;
+
+/** Rows of devices and their readings. */
+@Mapper
+interface DeviceMapper {
+
+    record DeviceRow(
+            String id,
+            String kitchenId,
+            String name,
+            String kind,
+            String vesselId,
+            String hash,
+            Instant madeAt,
+            Instant lastAt,
+            Double lastValue) {}
+
+    String DEVICES = """
+            SELECT id, kitchen_id, name, kind, vessel_id, hash, made_at, last_at, last_value FROM device
+            WHERE revoked_at IS NULL
+            """;
+
+    @Insert("""
+            INSERT INTO device (id, kitchen_id, name, kind, vessel_id, hash, made_at)
+            VALUES (#{id}, #{kitchenId}, #{name}, #{kind}, #{vesselId}, #{hash}, #{madeAt})
+            """)
+    void insert(DeviceRow row);
+
+    @Select(DEVICES + " AND kitchen_id = #{kitchenId} ORDER BY name")
+    List<DeviceRow> all(String kitchenId);
+
+    @Select(DEVICES + " AND hash = #{hash}")
+    Optional<DeviceRow> byHash(String hash);
+
+    @Update(
+            "UPDATE device SET vessel_id = #{vesselId} WHERE id = #{id} AND kitchen_id = #{kitchenId} AND revoked_at IS NULL")
+    int attach(String id, String kitchenId, String vesselId);
+
+    @Update(
+            "UPDATE device SET revoked_at = #{at} WHERE id = #{id} AND kitchen_id = #{kitchenId} AND revoked_at IS NULL")
+    int revoke(String id, String kitchenId, Instant at);
+
+    /** Tells how many were new. */
+    @Insert("""
+            <script>
+            INSERT IGNORE INTO device_reading (device_id, at, value) VALUES
+            <foreach collection="samples" item="s" separator=",">(#{deviceId}, #{s.at}, #{s.value})</foreach>
+            </script>
+            """)
+    int insertReadings(String deviceId, List<Sample> samples);
+
+    /** A late reading does not stand for the present. */
+    @Update("""
+            UPDATE device SET last_at = #{at}, last_value = #{value}
+            WHERE id = #{id} AND (last_at IS NULL OR last_at < #{at})
+            """)
+    void latest(String id, Instant at, double value);
+
+    @Select("""
+            SELECT at, value FROM device_reading
+            WHERE device_id = #{deviceId} AND at >= #{from} AND at < #{to} ORDER BY at LIMIT 20000
+            """)
+    List<Sample> readings(String deviceId, Instant from, Instant to);
+
+    @Select("SELECT id FROM device")
+    List<String> everyId();
+
+    @Delete("""
+            <script>
+            DELETE FROM device_reading WHERE device_id = #{deviceId} AND at IN
+            <foreach collection="moments" item="at" open="(" separator="," close=")">#{at}</foreach>
+            </script>
+            """)
+    int delete(String deviceId, List<Instant> moments);
+}

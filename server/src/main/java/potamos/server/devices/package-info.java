@@ -1,0 +1,2 @@
+/** Probes and scales that report by themselves. */
+package potamos.server.devices;
