@@ -247,6 +247,26 @@ describe('a batch in its bath', () => {
 })
 
 describe('a batch before its water', () => {
+  it('says what of it is done, under way and ahead', async () => {
+    open('batch-prepare-fish')
+    const chores = await screen.findByRole('list', { name: 'Before the water' })
+    const words = within(chores)
+      .getAllByRole('listitem')
+      .map((item) => item.textContent)
+    expect(words[0]).toMatch(/^Rinse \d\d:\d\d$/)
+    expect(words[1]).toMatch(/^Soak since \d\d:\d\d$/)
+    expect(words.at(-1)).toBe('Cook the wine down ahead')
+  })
+
+  it('never hides what was not logged', async () => {
+    open('batch-simmer', (page) => ({
+      ...page,
+      chores: page.chores.map((c) => (c.phase === 'deglaze' ? { ...c, finished: undefined } : c)),
+    }))
+    const chores = await screen.findByRole('list', { name: 'Before the water' })
+    expect(chores.textContent).toContain('Deglaze not logged')
+  })
+
   it('begins and ends its phases by their step in the procedure', async () => {
     const { page, sent } = open('batch-prepare-fish')
     const soak = page.card.due.find((due) => due.kind === 'END' && due.phase === 'soak')!

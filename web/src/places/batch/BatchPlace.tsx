@@ -15,6 +15,7 @@ import { BatchCooling } from './BatchCooling'
 import { BatchPot } from './BatchPot'
 import { BatchRecord } from './BatchRecord'
 import { BatchStream } from './BatchStream'
+import { ChoreLine } from './ChoreLine'
 import { Steps } from './Steps'
 
 /** One batch from bed to delivery. */
@@ -64,6 +65,7 @@ function Batch({ page }: { page: Page }) {
         </p>
       </div>
       <Steps page={page} />
+      <ChoreLine page={page} />
       <div className="mt-5 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section aria-label={inPot ? 'The pot' : 'Cooling'}>
           {inPot ? <BatchPot page={page} colour={colour} /> : <BatchCooling page={page} />}
