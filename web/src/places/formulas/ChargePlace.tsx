@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { memo, useDeferredValue, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { api, data, newId } from '../../api/client'
 import { useCalls, useCharge, useChange, type Call, type Charge, type ChargeRequest } from '../../api/queries'
@@ -51,8 +51,10 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
   const [last, setLast] = useState<Charge>()
   if (charge.data && charge.data !== last) setLast(charge.data)
   const it = charge.data ?? (last?.formula === slug ? last : undefined)
+  const calm = useDeferredValue(it) ?? it
+  const calmWish = useDeferredValue(wish)
   if (!it && charge.isPending) return <Loading what="the charge" />
-  if (!it) {
+  if (!it || !calm) {
     return (
       <Failed
         what="The charge"
@@ -111,41 +113,65 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
         problem={accept.error ?? undefined}
         onAccept={() => accept.mutate(it)}
       />
-      <SchoolSwitches request={standing} wish={wish} onWish={setWish} body={it.forecast.body} />
-      <CharacterPanel charge={it} wish={wish} onWish={setWish} />
-      <div className="mt-8 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-        <section>
-          <Heading
-            aside={`${units.estimate(it.forecast.yieldL)} out, likely ${units.spread(it.forecast.yieldL)}`}
-          >
-            Where every litre goes
-          </Heading>
-          <Mouths
-            entries={it.ledger.entries}
-            yieldL={it.ledger.yieldL}
-            unexplainedL={0}
-            litres={(v) => units.litres(v)}
-            colour={colour}
-            yieldName="Expected out"
-          />
-        </section>
-        <section>
-          <Heading>Mind</Heading>
-          <ul className="text-15 m-0 grid list-none gap-2 p-0">
-            {it.cautions.map((caution) => (
-              <li key={caution} className="border-rule border-l-4 pl-3">
-                {cautionName[caution]}
-              </li>
-            ))}
-          </ul>
-          {!it.plan?.inTime && it.plan && (
-            <Note>It will not be ready when it is wanted. Tell the station now, not at service.</Note>
-          )}
-        </section>
-      </div>
+      <Below charge={calm} wish={calmWish} request={standing} onWish={setWish} />
     </>
   )
 }
+
+interface BelowProps {
+  charge: Charge
+  wish: Wish
+  request: ChargeRequest
+  onWish: (wish: Wish) => void
+}
+
+/**
+ * What follows from the pot, below it. While a finger drags, the pot and its figures come first and this comes after; so it is drawn anew for another
+ * charge alone, whatever else went by.
+ */
+const Below = memo(
+  function Below({ charge: it, wish, request, onWish }: BelowProps) {
+    const units = useUnits()
+    const colour = chargeColour(it)
+    return (
+      <>
+        <SchoolSwitches request={request} wish={wish} onWish={onWish} body={it.forecast.body} />
+        <CharacterPanel charge={it} wish={wish} onWish={onWish} />
+        <div className="mt-8 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+          <section>
+            <Heading
+              aside={`${units.estimate(it.forecast.yieldL)} out, likely ${units.spread(it.forecast.yieldL)}`}
+            >
+              Where every litre goes
+            </Heading>
+            <Mouths
+              entries={it.ledger.entries}
+              yieldL={it.ledger.yieldL}
+              unexplainedL={0}
+              litres={(v) => units.litres(v)}
+              colour={colour}
+              yieldName="Expected out"
+            />
+          </section>
+          <section>
+            <Heading>Mind</Heading>
+            <ul className="text-15 m-0 grid list-none gap-2 p-0">
+              {it.cautions.map((caution) => (
+                <li key={caution} className="border-rule border-l-4 pl-3">
+                  {cautionName[caution]}
+                </li>
+              ))}
+            </ul>
+            {!it.plan?.inTime && it.plan && (
+              <Note>It will not be ready when it is wanted. Tell the station now, not at service.</Note>
+            )}
+          </section>
+        </div>
+      </>
+    )
+  },
+  (before, after) => before.charge === after.charge && before.wish === after.wish,
+)
 
 function useWish(call?: Call): [Wish, (wish: Wish) => void] {
   const [params, setParams] = useSearchParams()

@@ -1,7 +1,9 @@
+import { useMemo } from 'react'
 import type { Schemas } from '../../api/client'
 import { useEffects, type ChargeRequest } from '../../api/queries'
 import { Heading } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
+import { useSettled } from '../../kit/settled'
 import { bodyName, schoolName, schoolWord } from '../../words/en'
 import { duration } from '../../words/time'
 import { schoolFields, type SchoolField, type Wish } from './wish'
@@ -20,7 +22,10 @@ export function SchoolSwitches({
   onWish: (wish: Wish) => void
   body: string
 }) {
-  const effects = useEffects(request.vesselId ? request : undefined)
+  // Two dozen charges stand behind these figures; they are asked for once the hand rests.
+  const asked = useSettled(JSON.stringify(request), 250)
+  const standing = useMemo(() => JSON.parse(asked) as ChargeRequest, [asked])
+  const effects = useEffects(standing.vesselId ? standing : undefined)
   const words = useEffectWords(wish, body)
   const all = effects.data ?? []
   const schools = schoolFields.filter((field) => all.some((e) => e.school === field))
