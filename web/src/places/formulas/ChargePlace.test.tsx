@@ -79,7 +79,7 @@ describe('a charge', () => {
     fireEvent.change(onion, { target: { value: 'shallot' } })
     await expect.poll(() => asked(sent).length).toBeGreaterThan(1)
     expect(asked(sent).at(-1)).toMatchObject({ swaps: { onion: 'shallot' } })
-    expect(address().get('swap')).toBe('onion:shallot')
+    await expect.poll(() => address().get('swap')).toBe('onion:shallot')
   })
 
   it('is solved from the bed when that is given instead', async () => {
@@ -89,7 +89,7 @@ describe('a charge', () => {
     const kg = await screen.findByRole('textbox', { name: 'Bed in hand' })
     fireEvent.change(kg, { target: { value: '11' } })
     await expect.poll(() => asked(sent).at(-1)?.value).toBe(11)
-    expect(address().get('goal')).toBe('BED')
+    await expect.poll(() => address().get('goal')).toBe('BED')
   })
 
   it('moves the water line by the keys and asks for that much water', async () => {

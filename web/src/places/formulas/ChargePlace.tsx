@@ -1,4 +1,4 @@
-import { memo, useDeferredValue, useMemo, useState } from 'react'
+import { memo, useDeferredValue, useMemo, useRef, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { api, data, newId } from '../../api/client'
 import { useCalls, useCharge, useChange, type Call, type Charge, type ChargeRequest } from '../../api/queries'
@@ -99,13 +99,13 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
         <ChargeControls charge={it} wish={wish} onWish={setWish} problem={charge.error ?? undefined} />
         <ChargePot charge={it} colour={colour} onWish={setWish} wish={wish} />
         <div className="grid content-start gap-4">
-          <WeighOut charge={it} wish={wish} onWish={setWish} />
+          <CalmWeighOut charge={calm} wish={calmWish} onWish={setWish} />
           <ChargePapers request={request} slug={slug} />
         </div>
       </div>
       <Warnings charge={it} onWish={setWish} wish={wish} request={standing} />
       <PlanStrip
-        charge={it}
+        charge={calm}
         call={call}
         startNow={wish.startNow ?? false}
         onStartNow={(startNow) => setWish({ ...wish, startNow })}
@@ -117,6 +117,11 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
     </>
   )
 }
+
+const CalmWeighOut = memo(
+  WeighOut,
+  (before, after) => before.charge === after.charge && before.wish === after.wish,
+)
 
 interface BelowProps {
   charge: Charge
@@ -173,16 +178,30 @@ const Below = memo(
   (before, after) => before.charge === after.charge && before.wish === after.wish,
 )
 
+/** The address says the charge. While something moves the charge goes ahead of it, and the address follows when the hand rests. */
 function useWish(call?: Call): [Wish, (wish: Wish) => void] {
   const [params, setParams] = useSearchParams()
-  const wish = useMemo(() => readWish(params, call?.litres), [params, call])
-  const set = (next: Wish) => {
-    const made = writeWish(next)
-    if (call) made.set('call', call.id)
-    setParams(made, { replace: true })
+  const said = useMemo(() => readWish(params, call?.litres), [params, call])
+  const [ahead, setAhead] = useState<Wish>()
+  const [seen, setSeen] = useState(params)
+  if (params !== seen) {
+    setSeen(params)
+    setAhead(undefined)
   }
-  return [wish, set]
+  const writing = useRef(0)
+  const set = (next: Wish) => {
+    setAhead(next)
+    window.clearTimeout(writing.current)
+    writing.current = window.setTimeout(() => {
+      const made = writeWish(next)
+      if (call) made.set('call', call.id)
+      setParams(made, { replace: true })
+    }, ADDRESS_FOLLOWS_MS)
+  }
+  return [ahead ?? said, set]
 }
+
+const ADDRESS_FOLLOWS_MS = 120
 
 function useAccept(request: ChargeRequest, call?: Call) {
   const navigate = useNavigate()
