@@ -10,6 +10,9 @@ public final class Expectation {
     /** A pot that is held is topped up for the last time so long before the end. */
     private static final double LAST_TOP_UP_H = 0.5;
 
+    /** As long as it may wait. */
+    private static final double GRACE_H = 1.0 / 3;
+
     private Expectation() {}
 
     /**
@@ -41,8 +44,8 @@ public final class Expectation {
         double goingLPerH = (ledger.of(Ledger.Cause.EVAPORATED).litres()
                         + ledger.of(Ledger.Cause.SKIMMED).litres())
                 / (simmerH + plan.charge().forecast().bringUpMin() / 60);
-        boolean topUpAhead = plan.charge().run().simmer().topUp().hold() && leftH > LAST_TOP_UP_H;
-        if (!topUpAhead) {
+        boolean topUpAhead = leftH > LAST_TOP_UP_H || leftH > LAST_TOP_UP_H - GRACE_H && !lastDone(state);
+        if (!plan.charge().run().simmer().topUp().hold() || !topUpAhead) {
             return -goingLPerH * leftH;
         }
         double toMark = plan.charge()
@@ -52,6 +55,15 @@ public final class Expectation {
                         .volumeAt(state.pot().mark())
                         .litres()
                 - state.pot().contents().litres();
-        return toMark - goingLPerH * LAST_TOP_UP_H;
+        return toMark - goingLPerH * Math.min(LAST_TOP_UP_H, leftH);
+    }
+
+    /** Whether the last top-up has been; one that has been forgotten for longer than its grace is not counted on any more. */
+    private static boolean lastDone(BatchState state) {
+        return state.simmer()
+                .plannedEnd()
+                .map(end -> end.minusSeconds((long) (LAST_TOP_UP_H * 3600)))
+                .flatMap(due -> state.pot().toppedUp().filter(at -> !at.isBefore(due)))
+                .isPresent();
     }
 }
