@@ -1,0 +1,85 @@
+package potamos.core.batch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import potamos.core.Samples;
+import potamos.core.charge.Charge;
+import potamos.core.charge.ChargeSolver;
+import potamos.core.formula.Book;
+import potamos.core.formula.Formula;
+import potamos.core.formula.Phase;
+import potamos.core.quantity.Refusal;
+
+class ChoresTest {
+
+    static Stream<Formula> book() {
+        return Book.formulas().stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("book")
+    void allOfThemStandBeforeTheWaterInTheOrderOfWork(Formula formula) {
+        List<Integer> steps = Chores.of(formula);
+        int fill = formula.procedure().indexOf(formula.fill());
+        assertThat(steps)
+                .isSorted()
+                .doesNotHaveDuplicates()
+                .allSatisfy(step -> assertThat(step).isLessThan(fill));
+    }
+
+    @ParameterizedTest
+    @MethodSource("book")
+    void togetherTheyTakeWhatEachTakes(Formula formula) {
+        Charge charge = ChargeSolver.solve(formula, Samples.pot(Samples.cylinder(45, 50)), Samples.litres(5));
+        Duration sum = Duration.ZERO;
+        for (int step : Chores.of(formula)) {
+            Duration one = Chores.takes(charge, formula.procedure().get(step));
+            assertThat(one).as("%s", formula.procedure().get(step)).isPositive();
+            sum = sum.plus(one);
+        }
+        assertThat(Chores.length(charge)).isEqualTo(sum);
+    }
+
+    @Test
+    void whatHappensInThePotIsNoneOfThem() {
+        Formula veal = Book.of("white-veal");
+        assertThat(veal.phase(Phase.Blanch.class)).isPresent();
+        assertThat(Chores.of(veal).stream().map(veal.procedure()::get)).noneMatch(Phase.Blanch.class::isInstance);
+    }
+
+    @Test
+    void aPhaseIsBegunOnceAndEndedOnce() {
+        Worker worker = new Worker(Book.of("brown-veal"), 4);
+        worker.log(worker.doing(worker.awaiting(DueAct.Kind.WEIGH)));
+        worker.log(new BatchEvent.Began(worker.stamp(), 0));
+        assertThatThrownBy(() -> worker.log(new BatchEvent.Began(worker.stamp(), 0)))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("under way");
+        worker.log(new BatchEvent.Finished(worker.stamp(), 0));
+        assertThatThrownBy(() -> worker.log(new BatchEvent.Finished(worker.stamp(), 0)))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("already done");
+    }
+
+    @Test
+    void whoFillsThePotAllTheSameIsNotStopped() {
+        Worker worker = new Worker(Book.of("brown-veal"), 4);
+        worker.log(worker.doing(worker.awaiting(DueAct.Kind.WEIGH)));
+        assertThat(worker.state().stage()).isEqualTo(Stage.PREPARE);
+        worker.log(new BatchEvent.Filled(
+                worker.stamp(),
+                worker.plan.charge().water(),
+                worker.plan.charge().run().waterC()));
+        assertThat(worker.state().stage()).isEqualTo(Stage.FILL);
+        assertThat(worker.state().prep().done())
+                .as("and what was not logged stays so")
+                .isFalse();
+    }
+}
