@@ -83,9 +83,9 @@ class FirstPotTest {
             cook.see("Done rinse").tap("Fill to the line").tap("Light the burner");
             cook.see("Burner lit").wait(50);
             cook.tap("First foam").tap("Turn down to the simmer").see("Simmer reached");
-            cook.wait(20).tap("Skim").see("Skimmed at");
+            cook.wait(20).read("Skimmed", "Liquor lost with the scum", "0.1").see("Skimmed at");
             cook.tap("Undo").see("undone");
-            cook.tap("Skim");
+            cook.read("Skimmed", "Liquor lost with the scum", "0.1");
             cook.wait(40).read("Temperature", "In the liquor", "89.5").see("89.5 °C");
             cook.read("Level", "Below the rim", "19").see("19.0 cm below the rim");
             cook.wait(20).tap("Put in onion");
