@@ -182,6 +182,10 @@ public record BatchState(
             Optional<Projection> projection,
             Optional<CoolingVerdict> verdict,
             int reheats) {
+        /** Before anything is strained. */
+        static final Cooling AHEAD =
+                new Cooling(Optional.empty(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), 0);
+
         public Cooling {
             readings = List.copyOf(readings);
         }

@@ -20,8 +20,20 @@ public record DueAct(Kind kind, int step, List<String> parts, Instant due, Insta
     /** However short its grace, a late act is pressed for so long before what it costs is said to be lost. */
     private static final Duration LEAST_PATIENCE = Duration.ofMinutes(5);
 
+    private static final int NO_STEP = -1;
+
     public DueAct {
         parts = List.copyOf(parts);
+    }
+
+    /** An act on the whole batch. */
+    static DueAct of(Kind kind, Instant due, Duration grace, double amount, Cost cost) {
+        return of(kind, List.of(), due, grace, amount, cost);
+    }
+
+    /** An act on parts. */
+    static DueAct of(Kind kind, List<String> parts, Instant due, Duration grace, double amount, Cost cost) {
+        return new DueAct(kind, NO_STEP, parts, due, due.plus(grace), amount, cost);
     }
 
     /** What there is to do. */
@@ -69,17 +81,6 @@ public record DueAct(Kind kind, int step, List<String> parts, Instant due, Insta
         NOTHING
     }
 
-    /** How pressing it is. */
-    public enum Pressing {
-        /** Its time has not come. */
-        AHEAD,
-        DUE,
-        /** Waiting costs from now on. */
-        LATE,
-        /** It has cost: what is lost is said, and doing it still helps what is left. */
-        COSTING
-    }
-
     public boolean lateAt(Instant now) {
         return now.isAfter(late);
     }
@@ -88,15 +89,5 @@ public record DueAct(Kind kind, int step, List<String> parts, Instant due, Insta
     public Instant costsFrom() {
         Duration grace = Duration.between(due, late);
         return late.plus(grace.compareTo(LEAST_PATIENCE) < 0 ? LEAST_PATIENCE : grace);
-    }
-
-    public Pressing pressing(Instant now) {
-        if (now.isBefore(due)) {
-            return Pressing.AHEAD;
-        }
-        if (!now.isAfter(late)) {
-            return Pressing.DUE;
-        }
-        return now.isAfter(costsFrom()) && cost != Cost.NOTHING ? Pressing.COSTING : Pressing.LATE;
     }
 }

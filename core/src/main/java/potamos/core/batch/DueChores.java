@@ -93,12 +93,12 @@ final class DueChores {
     private void roasting(BatchState.Chore chore, Phase.Roast roast, Instant began, Instant planned) {
         Optional<BatchState.CardReading> shade =
                 state.card(BatchEvent.Card.SHADE).filter(c -> !c.at().isBefore(began));
-        Instant done = shade.map(read -> read.value() >= roast.shade()
+        boolean there = shade.filter(read -> read.value() >= roast.shade()).isPresent();
+        Instant done = shade.map(read -> there
                         ? read.at()
                         : later(planned, Optional.of(read.at().plus(A_SHADE_MORE.multipliedBy((long)
                                 Math.ceil(roast.shade() - read.value()))))))
                 .orElse(planned);
-        boolean there = shade.filter(read -> read.value() >= roast.shade()).isPresent();
         Instant turn = later(began, state.prep().turned().filter(t -> t.isAfter(began)))
                 .plus(roast.turnEvery());
         if (!there && !roast.turnEvery().isZero() && turn.isBefore(done.minus(NEARLY_DONE))) {

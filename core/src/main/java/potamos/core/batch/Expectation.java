@@ -1,17 +1,17 @@
 package potamos.core.batch;
 
 import java.time.Duration;
+import potamos.core.flow.Forecaster;
 import potamos.core.flow.Ledger;
 import potamos.core.quantity.Band;
 
 /** What will come out of a batch, going by what happened so far and by what the plan still has ahead. */
 public final class Expectation {
 
-    /** A pot that is held is topped up for the last time so long before the end. */
-    private static final double LAST_TOP_UP_H = 0.5;
+    private static final double LAST_TOP_UP_H = hours(Forecaster.LAST_TOP_UP);
 
-    /** As long as it may wait. */
-    private static final double GRACE_H = 1.0 / 3;
+    /** One that has been forgotten for longer than it may wait is not counted on any more. */
+    private static final double FORGOTTEN_H = LAST_TOP_UP_H - hours(LastTopUp.MAY_WAIT);
 
     private Expectation() {}
 
@@ -38,13 +38,13 @@ public final class Expectation {
         double simmerH = plan.charge().run().simmer().usual().toMinutes() / 60.0;
         double leftH = state.simmer()
                 .plannedEnd()
-                .map(end -> Math.max(0, Duration.between(state.now(), end).toSeconds() / 3600.0))
+                .map(end -> Math.max(0, hours(Duration.between(state.now(), end))))
                 .orElse(simmerH);
         Ledger ledger = plan.charge().forecast().ledger();
         double goingLPerH = (ledger.of(Ledger.Cause.EVAPORATED).litres()
                         + ledger.of(Ledger.Cause.SKIMMED).litres())
                 / (simmerH + plan.charge().forecast().bringUpMin() / 60);
-        boolean topUpAhead = leftH > LAST_TOP_UP_H || leftH > LAST_TOP_UP_H - GRACE_H && !lastDone(state);
+        boolean topUpAhead = leftH > LAST_TOP_UP_H || leftH > FORGOTTEN_H && !LastTopUp.done(state);
         if (!plan.charge().run().simmer().topUp().hold() || !topUpAhead) {
             return -goingLPerH * leftH;
         }
@@ -58,12 +58,7 @@ public final class Expectation {
         return toMark - goingLPerH * Math.min(LAST_TOP_UP_H, leftH);
     }
 
-    /** Whether the last top-up has been; one that has been forgotten for longer than its grace is not counted on any more. */
-    private static boolean lastDone(BatchState state) {
-        return state.simmer()
-                .plannedEnd()
-                .map(end -> end.minusSeconds((long) (LAST_TOP_UP_H * 3600)))
-                .flatMap(due -> state.pot().toppedUp().filter(at -> !at.isBefore(due)))
-                .isPresent();
+    private static double hours(Duration time) {
+        return time.toSeconds() / 3600.0;
     }
 }

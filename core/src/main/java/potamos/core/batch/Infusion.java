@@ -1,5 +1,8 @@
 package potamos.core.batch;
 
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Map;
 import java.util.Optional;
 import potamos.core.charge.Charge;
 import potamos.core.formula.Beds;
@@ -31,6 +34,15 @@ final class Infusion {
                 .filter(share -> share.kind().id().equals(kind))
                 .map(share -> charge.run().raw().times(share.share()))
                 .findFirst();
+    }
+
+    /** When the rest is over: it begins with the end of the simmer, or with the flakes where they go in after it. */
+    static Instant restEnds(Charge charge, Instant ended, Map<String, Instant> added) {
+        Instant from = flakes(charge.formula())
+                .map(added::get)
+                .filter(in -> in.isAfter(ended))
+                .orElse(ended);
+        return from.plus(Duration.ofSeconds((long) (charge.run().restMin() * 60)));
     }
 
     private static Optional<String> kind(Formula formula, String id) {

@@ -9,30 +9,22 @@ import java.util.Map;
 import java.util.Optional;
 import potamos.core.batch.BatchEvent.Stamp;
 import potamos.core.charge.Measure;
-import potamos.core.cooling.Cooler;
-import potamos.core.cooling.CoolingPlan;
-import potamos.core.cooling.CoolingVerdict;
-import potamos.core.cooling.Projection;
-import potamos.core.cooling.Reading;
 import potamos.core.flow.Ledger;
-import potamos.core.flow.Losses;
-import potamos.core.flow.Solids;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Phase;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Volume;
-import potamos.core.vessel.Bed;
 
 /** One pass over the events of a batch. Not shared, not kept: a fresh one for every replay. */
 final class Replay {
 
     private final Plan plan;
     private final PotModel pot;
+    private final CoolingLog cooling;
     private final Map<String, Mass> weighed = new HashMap<>();
     private final Map<String, Instant> added = new HashMap<>();
     private final Map<String, Instant> takenOut = new HashMap<>();
     private final Map<String, Mass> addedMass = new HashMap<>();
-    private final List<Reading> readings = new ArrayList<>();
     private final List<BatchState.Entered> path = new ArrayList<>();
 
     private Stage stage;
@@ -49,7 +41,6 @@ final class Replay {
     private Instant burnerOff;
     private Instant held;
     private Instant tasted;
-    private Instant flakes;
     private int passed;
     private Volume reduced;
     private Volume degreased;
@@ -63,13 +54,7 @@ final class Replay {
     private Instant ended;
     private Instant lastSkim;
     private int skims;
-    private Volume strained;
-    private int passes;
-    private boolean pressed;
-    private Instant strainedAt;
-    private Instant clockFrom;
-    private Instant coolingBegan;
-    private int reheats;
+    private BatchEvent.Strained strained;
     private Volume stored = Volume.ZERO;
     private Volume delivered = Volume.ZERO;
     private Volume discarded = Volume.ZERO;
@@ -79,6 +64,7 @@ final class Replay {
     Replay(Plan plan) {
         this.plan = plan;
         this.pot = new PotModel(plan);
+        this.cooling = new CoolingLog(plan);
         this.since = plan.accepted();
         Formula formula = plan.charge().formula();
         this.chores = Chores.of(formula);
@@ -129,10 +115,8 @@ final class Replay {
             pot.topUp(e.water(), e.temperature(), at);
         } else if (event instanceof BatchEvent.Added e) {
             added.put(e.part(), at);
-            if (Infusion.flakes(plan.charge().formula(), e.part())) {
-                // The bed was counted in when the pot was filled.
-                flakes = at;
-            } else {
+            // Flakes are of the bed, which was counted in when the pot was filled.
+            if (!Infusion.flakes(plan.charge().formula(), e.part())) {
                 addedMass.put(e.part(), e.mass());
                 pot.add(e.mass());
             }
@@ -193,24 +177,18 @@ final class Replay {
             if (strained == null) {
                 pot.reduce(e.left());
             } else {
-                clockFrom = at;
+                cooling.clockFrom(at);
             }
         } else if (event instanceof BatchEvent.Strained e) {
-            strained = e.out();
-            passes = e.passes();
-            pressed = e.pressed();
-            strainedAt = at;
-            clockFrom = at;
+            strained = e;
+            cooling.clockFrom(at);
             pot.empty();
         } else if (event instanceof BatchEvent.CoolingBegan) {
-            coolingBegan = at;
+            cooling.began(at);
         } else if (event instanceof BatchEvent.CoolingRead e) {
-            readings.add(new Reading(at, e.temperature()));
+            cooling.read(at, e.temperature());
         } else if (event instanceof BatchEvent.Reheated e) {
-            reheats++;
-            readings.clear();
-            readings.add(new Reading(at, e.temperature()));
-            clockFrom = at;
+            cooling.reheated(at, e.temperature());
         } else if (event instanceof BatchEvent.Stored e) {
             stored = stored.plus(e.litres());
         } else if (event instanceof BatchEvent.Delivered e) {
@@ -247,20 +225,20 @@ final class Replay {
             return stored.minus(delivered).minus(discarded).litres() > 0.01 ? Stage.ON_SHELF : Stage.DONE;
         }
         if (strained != null) {
-            Volume out = reduced != null && !reducedInThePot ? reduced : strained;
+            Volume out = reduced != null && !reducedInThePot ? reduced : strained.out();
             if (spoiled.litres() >= out.litres() - 0.01) {
                 return Stage.DONE;
             }
             if (toReduce()) {
                 return Stage.REDUCE;
             }
-            return cold() ? Stage.STORE : Stage.COOL;
+            return cooling.cold() ? Stage.STORE : Stage.COOL;
         }
         if (ended != null) {
             if (reducedInThePot && toReduce()) {
                 return Stage.REDUCE;
             }
-            return pot.clock().isBefore(restEnds()) ? Stage.REST : Stage.STRAIN;
+            return pot.clock().isBefore(Infusion.restEnds(plan.charge(), ended, added)) ? Stage.REST : Stage.STRAIN;
         }
         if (reached != null) {
             return Stage.SIMMER;
@@ -286,24 +264,11 @@ final class Replay {
         return reduction.isPresent() && reduced == null && !tooLate;
     }
 
-    private Instant restEnds() {
-        Instant from = flakes != null && flakes.isAfter(ended) ? flakes : ended;
-        return from.plus(Duration.ofSeconds((long) (plan.charge().run().restMin() * 60)));
-    }
-
-    private boolean cold() {
-        return !readings.isEmpty()
-                && readings.get(readings.size() - 1)
-                                .temperature()
-                                .compareTo(plan.limits().coldest())
-                        <= 0;
-    }
-
     BatchState stateAt(Instant now) {
         pot.runTo(now);
         if (ended != null && strained == null) {
-            if (stage == Stage.REST && !now.isBefore(restEnds())) {
-                enter(Stage.STRAIN, restEnds());
+            if (stage == Stage.REST && !now.isBefore(Infusion.restEnds(plan.charge(), ended, added))) {
+                enter(Stage.STRAIN, Infusion.restEnds(plan.charge(), ended, added));
             }
         }
         return new BatchState(
@@ -332,15 +297,17 @@ final class Replay {
                         Optional.ofNullable(turned),
                         Optional.ofNullable(waterChanged),
                         Optional.ofNullable(burnerOff)),
-                ledger(),
-                Optional.ofNullable(strained),
+                account(),
+                Optional.ofNullable(strained).map(BatchEvent.Strained::out),
                 new BatchState.Finish(
                         passed,
                         toReduce() && (strained != null || reducedInThePot),
                         reducedInThePot ? Optional.empty() : Optional.ofNullable(reduced),
                         Optional.ofNullable(degreased)),
                 cards,
-                cooling(now),
+                strained == null
+                        ? BatchState.Cooling.AHEAD
+                        : cooling.since(strained.stamp().at(), now),
                 new BatchState.Shelf(stored, delivered, discarded, spoiled),
                 added,
                 takenOut,
@@ -348,89 +315,17 @@ final class Replay {
                 path);
     }
 
-    /** The litres as they stand: what happened by the events and the models, and the losses still ahead by the plan. */
-    private Ledger ledger() {
+    private Ledger account() {
         if (!filled) {
             return plan.charge().forecast().ledger();
         }
-        Bed bed = pot.bed();
-        boolean press = strained == null ? plan.charge().run().strain().pressed() : pressed;
-        int through = strained == null ? plan.charge().run().strain().passes() : passes;
-        Volume fat = Losses.renderedFat(bed);
-        List<Solids> solids = solidsIn();
-        List<Ledger.Entry> entries = new ArrayList<>(List.of(
-                new Ledger.Entry(Ledger.Cause.WATER, pot.drawn()),
-                new Ledger.Entry(Ledger.Cause.TOP_UP, pot.toppedUp()),
-                new Ledger.Entry(Ledger.Cause.WINE, plan.charge().run().poured()),
-                new Ledger.Entry(Ledger.Cause.EVAPORATED, pot.evaporated()),
-                new Ledger.Entry(Ledger.Cause.SKIMMED, pot.skimmed()),
-                new Ledger.Entry(
-                        Ledger.Cause.STRAINERS,
-                        Losses.strainers(
-                                through, plan.charge().run().vessel().shape().width(), 1)),
-                new Ledger.Entry(Ledger.Cause.FAT_LIFTED, plan.charge().run().degreased() ? fat : Volume.ZERO)));
-        entries.addAll(Ledger.solids(Losses.uptake(bed, solids, press, 1), fat));
-        return reducedTo(entries);
-    }
-
-    /** The account closed with what is boiled away: as measured where it was, as planned where that is still ahead. */
-    private Ledger reducedTo(List<Ledger.Entry> entries) {
-        double fraction = reduction.map(Phase.Reduce::toFraction).orElse(1.0);
-        if (strained == null) {
-            Volume before = Ledger.predicted(entries).yield().orNone();
-            Volume boiled = reduced == null ? before.times(1 - fraction) : pot.reduced();
-            entries.add(new Ledger.Entry(Ledger.Cause.REDUCED, boiled));
-            return Ledger.predicted(entries);
-        }
-        if (reducedInThePot || reduction.isEmpty()) {
-            entries.add(new Ledger.Entry(Ledger.Cause.REDUCED, pot.reduced()));
-            return Ledger.measured(entries, strained);
-        }
-        Volume left = reduced == null ? strained.times(fraction) : reduced;
-        entries.add(new Ledger.Entry(Ledger.Cause.REDUCED, strained.minus(left).orNone()));
-        return Ledger.measured(entries, left);
-    }
-
-    /** What was put in with the mass it was put in with; before straining, what is still to come as planned. */
-    private List<Solids> solidsIn() {
-        List<Solids> solids = new ArrayList<>();
-        for (Solids planned : plan.charge().run().others()) {
-            Mass mass = addedMass.get(planned.part().id());
-            boolean counts =
-                    mass != null || strained == null || planned.intoTheSimmer().isZero();
-            if (counts) {
-                solids.add(new Solids(planned.part(), mass == null ? planned.mass() : mass, planned.intoTheSimmer()));
-            }
-        }
-        return solids;
-    }
-
-    private BatchState.Cooling cooling(Instant now) {
-        if (strained == null) {
-            return new BatchState.Cooling(
-                    Optional.empty(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), 0);
-        }
-        Optional<Projection> projection = projection();
-        return new BatchState.Cooling(
-                Optional.of(strainedAt),
-                Optional.ofNullable(coolingBegan),
-                readings,
-                projection,
-                Optional.of(CoolingVerdict.of(plan.limits(), readings, clockFrom, projection, now)),
-                reheats);
-    }
-
-    private Optional<Projection> projection() {
-        if (readings.isEmpty()) {
-            return Optional.empty();
-        }
-        double stock = readings.get(readings.size() - 1).temperature().celsius();
-        CoolingPlan.Leg leg = plan.cooling().legs().stream()
-                .filter(l -> l.until().celsius() < stock)
-                .findFirst()
-                .orElse(plan.cooling().legs().get(plan.cooling().legs().size() - 1));
-        double expected = Cooler.ratePerMin(plan.cooling(), leg.medium(), stock);
-        return Projection.from(readings, leg.medium().start().celsius(), expected);
+        return new Account(
+                        plan.charge().run(),
+                        pot,
+                        addedMass,
+                        Optional.ofNullable(strained),
+                        Optional.ofNullable(reduced))
+                .ledger();
     }
 
     /** Measures of the plan by part, for whoever needs the planned mass. */

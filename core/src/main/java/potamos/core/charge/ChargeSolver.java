@@ -195,9 +195,7 @@ public final class ChargeSolver {
                 fill.water(),
                 poured(raw, water),
                 solids(raw, water),
-                formula.phases(Phase.Steep.class).stream()
-                        .filter(steep -> steep.at().compareTo(fill.water()) > 0)
-                        .toList(),
+                formula.warmSteeps(),
                 formula.simmer(),
                 pot.simmerAt().orElse(simmerAt),
                 formula.phase(Phase.Rest.class)

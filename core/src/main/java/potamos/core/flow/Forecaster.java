@@ -1,5 +1,6 @@
 package potamos.core.flow;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -26,7 +27,11 @@ import potamos.core.quantity.Volume;
 public final class Forecaster {
 
     private static final double STEP_MIN = 5;
-    private static final double LAST_TOP_UP_MIN = 30;
+
+    /** A pot that is held is topped up for the last time so long before the end. */
+    public static final Duration LAST_TOP_UP = Duration.ofMinutes(30);
+
+    private static final double LAST_TOP_UP_MIN = LAST_TOP_UP.toMinutes();
 
     /** A reading of the pot is kept for each of these, so that curves stay light. */
     private static final double POINT_MIN = 10;

@@ -147,6 +147,23 @@ public record Formula(
         return procedure.stream().filter(kind::isInstance).map(kind::cast).toList();
     }
 
+    /** Steeps in the water as it was drawn, before the burner is lit, all together. */
+    public Duration coldSteep() {
+        return phases(Phase.Steep.class).stream()
+                .filter(steep -> !warm(steep))
+                .map(Phase.Steep::takes)
+                .reduce(Duration.ZERO, Duration::plus);
+    }
+
+    /** Steeps that the pot is heated to and held at, on the way to the simmer. */
+    public List<Phase.Steep> warmSteeps() {
+        return phases(Phase.Steep.class).stream().filter(this::warm).toList();
+    }
+
+    private boolean warm(Phase.Steep steep) {
+        return steep.at().compareTo(fill().water()) > 0;
+    }
+
     /** Share of the bed's raw mass that reaches the pot. */
     public double keepsMass() {
         return phase(Phase.Roast.class).map(Phase.Roast::keepsMass).orElse(1.0);

@@ -85,7 +85,7 @@ public final class Planner {
                 .phase(Phase.Blanch.class)
                 .ifPresent(blanch -> parts.add(new Timeline.Part(
                         Stage.BLANCH, bringUp.plus(blanch.hold()).plus(blanch.drainAndWash()))));
-        parts.add(new Timeline.Part(Stage.FILL, FILLING.plus(coldSteep(charge))));
+        parts.add(new Timeline.Part(Stage.FILL, FILLING.plus(charge.formula().coldSteep())));
         parts.add(new Timeline.Part(Stage.BRING_UP, bringUp));
         parts.add(new Timeline.Part(Stage.SIMMER, charge.run().simmer().usual()));
         Timeline.Part reduce = new Timeline.Part(Stage.REDUCE, minutes(charge.boilDownMin()));
@@ -103,14 +103,6 @@ public final class Planner {
             parts.add(reduce);
         }
         return parts;
-    }
-
-    /** A steep in the cold water, before the burner is lit. */
-    private static Duration coldSteep(Charge charge) {
-        return charge.formula().phases(Phase.Steep.class).stream()
-                .filter(steep -> steep.at().compareTo(charge.run().waterC()) <= 0)
-                .map(Phase.Steep::takes)
-                .reduce(Duration.ZERO, Duration::plus);
     }
 
     /**

@@ -11,7 +11,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
-import potamos.core.batch.DueAct.Pressing;
 import potamos.core.cooling.CoolingVerdict;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
@@ -67,9 +66,8 @@ class FamiliesTest {
                 assertThat(act.late()).isAfterOrEqualTo(act.due());
                 assertThat(act.costsFrom()).isAfter(act.late());
                 assertThat(act.amount()).isFinite().isNotNegative();
-                assertThat(act.pressing(act.due().minusSeconds(1))).isEqualTo(Pressing.AHEAD);
-                assertThat(act.pressing(act.due())).isEqualTo(Pressing.DUE);
-                assertThat(act.pressing(act.late().plusSeconds(1))).isEqualTo(Pressing.LATE);
+                assertThat(act.lateAt(act.due())).isFalse();
+                assertThat(act.lateAt(act.late().plusSeconds(1))).isTrue();
             }
             if (!worker.workOnce()) {
                 worker.pass(Duration.ofMinutes(7));

@@ -1,0 +1,235 @@
+package potamos.core.batch;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import potamos.core.batch.DueAct.Cost;
+import potamos.core.batch.DueAct.Kind;
+import potamos.core.charge.Measure;
+import potamos.core.flow.Losses;
+import potamos.core.flow.Solids;
+import potamos.core.formula.Family;
+import potamos.core.formula.Phase;
+import potamos.core.liquor.Body;
+import potamos.core.quantity.Mass;
+import potamos.core.vessel.Vessel;
+
+/** What a pot over the fire needs: on its way to the simmer, and while it simmers. */
+final class DuePot {
+
+    /** First foam shows this many kelvins below the simmer. */
+    private static final double FOAM_BELOW_SIMMER_K = 5;
+
+    /** Foam is there for minutes; then it has boiled in. */
+    private static final Duration FOAM_SOON = Duration.ofMinutes(4);
+
+    private static final Duration LEVEL_EVERY = Duration.ofMinutes(60);
+    private static final Duration TEMPERATURE_EVERY = Duration.ofMinutes(60);
+    private static final Duration SOON = Duration.ofMinutes(10);
+
+    /** Once the last top-up is due, less than this is left alone. */
+    private static final double LAST_TOP_UP_L = 0.2;
+
+    /** A shorter simmer is over before a taste could change anything. */
+    private static final Duration WORTH_TASTING = Duration.ofMinutes(45);
+
+    private static final Duration TASTE_BEFORE = Duration.ofMinutes(30);
+    private static final Duration SET_TEST_BEFORE = Duration.ofMinutes(20);
+
+    private final Plan plan;
+    private final BatchState state;
+    private final Instant now;
+    private final List<DueAct> acts = new ArrayList<>();
+
+    private DuePot(Plan plan, BatchState state) {
+        this.plan = plan;
+        this.state = state;
+        this.now = state.now();
+    }
+
+    static List<DueAct> of(Plan plan, BatchState state) {
+        DuePot due = new DuePot(plan, state);
+        if (state.stage() == Stage.BRING_UP) {
+            due.bringUp();
+        } else {
+            due.simmer();
+        }
+        return due.acts;
+    }
+
+    private void bringUp() {
+        double simmerC = plan.charge().run().simmerAt().celsius();
+        Optional<Phase.Steep> steep = Replay.warmSteep(plan);
+        boolean skimmed = !plan.charge().run().simmer().skim().early().isZero();
+        if (state.simmer().foam().isEmpty() && skimmed) {
+            add(Kind.FIRST_FOAM, expectedAt(simmerC - FOAM_BELOW_SIMMER_K), FOAM_SOON, skimL(), Cost.CLARITY);
+        }
+        steep.ifPresent(this::warmSteep);
+        add(Kind.TURN_DOWN, expectedAt(simmerC), Duration.ofMinutes(5), simmerC, Cost.CLARITY);
+    }
+
+    /** Held below the simmer; kelp comes out at its end, or it turns bitter. */
+    private void warmSteep(Phase.Steep steep) {
+        Instant reached =
+                state.simmer().held().orElseGet(() -> expectedAt(steep.at().celsius()));
+        if (state.simmer().held().isEmpty()) {
+            add(Kind.HOLD, reached, Duration.ofMinutes(3), steep.at().celsius(), Cost.FLAVOUR);
+        }
+        Infusion.kelp(plan.charge().formula())
+                .filter(kelp -> !state.takenOut().containsKey(kelp))
+                .ifPresent(kelp -> acts.add(DueAct.of(
+                        Kind.KELP_OUT,
+                        List.of(kelp),
+                        reached.plus(steep.takes()),
+                        Duration.ofMinutes(3),
+                        0,
+                        Cost.FLAVOUR)));
+    }
+
+    /** When the pot is expected at a temperature: from the plan's bring-up, shifted to where the pot is now, holds that are ahead included. */
+    private Instant expectedAt(double celsius) {
+        Instant lit = state.simmer().lit().orElseThrow();
+        double from = plan.charge().run().waterC().celsius();
+        double to = plan.charge().run().simmerAt().celsius();
+        double isNow = state.pot().temperature().celsius();
+        double holds = 0;
+        double ahead = 0;
+        for (Phase.Steep steep : plan.charge().run().steeps()) {
+            double minutes = steep.takes().toSeconds() / 60.0;
+            holds += minutes;
+            double done = state.simmer()
+                    .held()
+                    .map(h -> Duration.between(h, now).toSeconds() / 60.0)
+                    .orElse(0.0);
+            ahead += celsius > steep.at().celsius() ? Math.max(0, minutes - done) : 0;
+        }
+        double heating = plan.charge().forecast().bringUpMin() - holds;
+        double left = Math.max(0, (celsius - isNow) / (to - from) * heating) + ahead;
+        Instant expected = now.plus(Duration.ofSeconds((long) (left * 60)));
+        return expected.isBefore(lit) ? lit : expected;
+    }
+
+    private void simmer() {
+        Phase.Simmer simmer = plan.charge().run().simmer();
+        Instant reached = state.simmer().reached().orElseThrow();
+        Instant end = state.simmer().plannedEnd().orElseThrow();
+        skim(simmer.skim(), reached, end);
+        topUp(simmer.topUp(), end);
+        partsStillOut().forEach((intoTheSimmer, parts) -> {
+            Instant due = end.minus(simmer.usual().minus(intoTheSimmer));
+            double kg = parts.stream().mapToDouble(part -> mass(part).kg()).sum();
+            acts.add(DueAct.of(Kind.ADD, parts, due, SOON, kg, Cost.FLAVOUR));
+        });
+        Instant levelFrom = state.pot().levelRead().orElse(reached);
+        add(Kind.READ_LEVEL, levelFrom.plus(LEVEL_EVERY), SOON, 0, Cost.YIELD);
+        Instant temperatureFrom = state.pot().temperatureRead().orElse(reached);
+        add(Kind.READ_TEMPERATURE, temperatureFrom.plus(TEMPERATURE_EVERY), SOON, 0, Cost.CLARITY);
+        looks(reached, end);
+        Instant tooLong = reached.plus(simmer.most());
+        boolean fish = plan.charge().formula().family() == Family.FISH;
+        Instant late = fish && tooLong.isAfter(end) ? tooLong : end.plus(SOON);
+        acts.add(DueAct.of(Kind.JUDGE, end, Duration.between(end, late), 0, Cost.FLAVOUR));
+    }
+
+    /** Taste and a spoonful on a cold plate, before the end, while something can still be done. */
+    private void looks(Instant reached, Instant end) {
+        boolean longEnough = Duration.between(reached, end).compareTo(WORTH_TASTING) >= 0;
+        if (!longEnough) {
+            return;
+        }
+        Instant taste = end.minus(TASTE_BEFORE);
+        if (state.simmer().tasted().filter(t -> !t.isBefore(taste.minus(SOON))).isEmpty()) {
+            add(Kind.TASTE, taste, Duration.ofMinutes(20), 0, Cost.FLAVOUR);
+        }
+        boolean gels = plan.charge().forecast().body().compareTo(Body.COATS) >= 0;
+        boolean tested = state.card(BatchEvent.Card.SET)
+                .filter(c -> !c.at().isBefore(taste.minus(SOON)))
+                .isPresent();
+        if (gels && !tested) {
+            add(Kind.SET_TEST, end.minus(SET_TEST_BEFORE), Duration.ofMinutes(15), 0, Cost.FLAVOUR);
+        }
+    }
+
+    /** Parts that wait beside the pot, by when they go in. */
+    private SortedMap<Duration, List<String>> partsStillOut() {
+        SortedMap<Duration, List<String>> out = new TreeMap<>();
+        for (Solids solids : plan.charge().run().others()) {
+            String part = solids.part().id();
+            if (!solids.intoTheSimmer().isZero() && !state.added().containsKey(part)) {
+                out.computeIfAbsent(solids.intoTheSimmer(), when -> new ArrayList<>())
+                        .add(part);
+            }
+        }
+        return out;
+    }
+
+    private void skim(Phase.Skim cadence, Instant reached, Instant end) {
+        Instant last = state.simmer().lastSkim().orElse(reached);
+        boolean early = last.isBefore(reached.plus(cadence.earlyFor()));
+        Instant next = last.plus(early ? cadence.early() : cadence.late());
+        if (!cadence.early().isZero() && next.isBefore(end)) {
+            add(Kind.SKIM, next, SOON, skimL(), Cost.CLARITY);
+        }
+    }
+
+    private void topUp(Phase.TopUp topUp, Instant end) {
+        double below = state.pot().mark().minus(state.pot().level()).cm();
+        double bare = state.pot().bedTop().minus(state.pot().level()).cm();
+        if (bare > 0) {
+            add(Kind.TOP_UP, now, Duration.ZERO, toMark(), Cost.YIELD);
+            return;
+        }
+        Instant last = LastTopUp.before(end);
+        boolean tooLateToMatter =
+                now.isAfter(end) || LastTopUp.done(state) || !now.isBefore(last) && toMark() < LAST_TOP_UP_L;
+        if (!topUp.hold() || tooLateToMatter) {
+            return;
+        }
+        double cmPerH = state.pot().steamLPerH()
+                / Math.max(
+                        0.1,
+                        plan.charge()
+                                        .run()
+                                        .vessel()
+                                        .shape()
+                                        .surfaceDm2(state.pot().level())
+                                / 10);
+        double hours = Math.max(0, topUp.drop().cm() - below) / Math.max(0.01, cmPerH);
+        Instant byLevel = now.plus(Duration.ofSeconds((long) (hours * 3600)));
+        Instant due = byLevel.isBefore(last) ? byLevel : last;
+        add(Kind.TOP_UP, due, LastTopUp.MAY_WAIT, toMark(), Cost.YIELD);
+    }
+
+    private double toMark() {
+        Vessel vessel = plan.charge().run().vessel();
+        return Math.max(
+                0,
+                vessel.shape().volumeAt(state.pot().mark()).litres()
+                        - state.pot().contents().litres());
+    }
+
+    /** The usual amount of one skimming: what the whole run should give, shared out over its skims. */
+    private double skimL() {
+        double all = Losses.skimmed(
+                        plan.charge().run().bed(), plan.charge().run().preparation(), 1)
+                .litres();
+        Phase.Simmer simmer = plan.charge().run().simmer();
+        return all / Math.max(1, simmer.skim().countWithin(simmer.usual()));
+    }
+
+    private Mass mass(String part) {
+        return plan.charge().measures().stream()
+                .filter(m -> m.part().id().equals(part))
+                .map(Measure::mass)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private void add(Kind kind, Instant due, Duration grace, double amount, Cost cost) {
+        acts.add(DueAct.of(kind, due, grace, amount, cost));
+    }
+}
