@@ -13,12 +13,13 @@ import potamos.core.batch.DueActs;
 import potamos.core.batch.Expectation;
 import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
-import potamos.core.cooling.CoolingVerdict;
 import potamos.core.formula.Phase;
 import potamos.core.liquor.Body;
 import potamos.core.probe.Sample;
 import potamos.server.Json;
+import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
+import potamos.server.charges.ForecastView;
 import potamos.server.devices.Devices;
 import potamos.server.kitchen.Drawn;
 
@@ -65,33 +66,6 @@ final class BatchView {
     /** When the batch came to a stage. */
     record EnteredView(@NotNull String stage, @NotNull Instant at) {}
 
-    record ReadingView(@NotNull Instant at, double celsius) {}
-
-    record StageVerdictView(
-            double fromC,
-            double toC,
-            long withinMin,
-            Optional<Instant> started,
-            Optional<Instant> deadline,
-            Optional<Instant> crossed,
-            Optional<Instant> projected,
-            @NotNull CoolingVerdict.Outcome outcome) {}
-
-    record CoolView(
-            Optional<Instant> strainedAt,
-            Optional<Instant> began,
-            @NotNull List<ReadingView> readings,
-            @NotNull CoolingVerdict.Outcome overall,
-            @NotNull List<StageVerdictView> stages,
-            @NotNull String profile,
-            @NotNull String source,
-            double coldestC,
-            double reheatC,
-            int reheats,
-            @NotNull ChargeView.CoolingView plan,
-            Optional<Double> mediumC,
-            Optional<Double> perMinute) {}
-
     /** A phase before the water: planned, under way or done. */
     record ChoreView(int step, @NotNull String phase, Optional<Instant> began, Optional<Instant> finished) {}
 
@@ -131,7 +105,7 @@ final class BatchView {
             @NotNull Instant readyAt,
             long lateMin,
             double calledL,
-            @NotNull ChargeView.BandView expectedL,
+            @NotNull BandView expectedL,
             Optional<Double> strainedL,
             @NotNull CoolView cooling,
             double shelfL) {}
@@ -164,7 +138,7 @@ final class BatchView {
             @NotNull List<ChargeView.StepView> planned,
             @NotNull List<ChargeView.StepView> outlook,
             @NotNull List<EnteredView> path,
-            @NotNull ChargeView.ForecastView forecast,
+            @NotNull ForecastView forecast,
             @NotNull ChargeView.LedgerView plannedLedger,
             @NotNull ChargeView.LedgerView ledger,
             @NotNull List<CoursePoint> course,
@@ -202,9 +176,9 @@ final class BatchView {
                 outlook.ready(),
                 outlook.late().toMinutes(),
                 plan.called().litres(),
-                ChargeView.BandView.of(Expectation.litresOut(plan, state)),
+                BandView.of(Expectation.litresOut(plan, state)),
                 state.out().or(state::strained).map(v -> v.litres()),
-                cooling(plan, state),
+                CoolView.of(plan, state),
                 state.shelf().left().litres());
     }
 
@@ -242,7 +216,7 @@ final class BatchView {
                 state.path().stream()
                         .map(e -> new EnteredView(e.stage().name(), e.at()))
                         .toList(),
-                ChargeView.ForecastView.of(plan.charge().forecast()),
+                ForecastView.of(plan.charge().forecast()),
                 ChargeView.LedgerView.of(plan.charge().forecast().ledger()),
                 ChargeView.LedgerView.of(state.ledger()),
                 state.course().stream()
@@ -331,37 +305,5 @@ final class BatchView {
                 .map(share -> share.kind().name())
                 .findFirst()
                 .orElse(plan.charge().run().bed().kind().name());
-    }
-
-    private static CoolView cooling(Plan plan, BatchState state) {
-        BatchState.Cooling cooling = state.cooling();
-        return new CoolView(
-                cooling.strainedAt(),
-                cooling.began(),
-                cooling.readings().stream()
-                        .map(r -> new ReadingView(r.at(), r.temperature().celsius()))
-                        .toList(),
-                cooling.verdict().map(CoolingVerdict::overall).orElse(CoolingVerdict.Outcome.WAITING),
-                cooling.verdict()
-                        .map(v -> v.stages().stream()
-                                .map(s -> new StageVerdictView(
-                                        s.stage().from().celsius(),
-                                        s.stage().to().celsius(),
-                                        s.stage().within().toMinutes(),
-                                        s.started(),
-                                        s.deadline(),
-                                        s.crossed(),
-                                        s.projected(),
-                                        s.outcome()))
-                                .toList())
-                        .orElse(List.of()),
-                plan.limits().name(),
-                plan.limits().source(),
-                plan.limits().coldest().celsius(),
-                plan.limits().reheat().celsius(),
-                cooling.reheats(),
-                ChargeView.CoolingView.of(plan),
-                cooling.projection().map(p -> p.mediumC()),
-                cooling.projection().map(p -> p.perMinute()));
     }
 }

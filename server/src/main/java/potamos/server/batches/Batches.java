@@ -1,7 +1,5 @@
 package potamos.server.batches;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -61,16 +59,7 @@ public class Batches {
     private final Changes changes;
     private final KitchenClock clock;
     private final Json json;
-
-    /** Plans never change, so they are read once. */
-    private final Cache<String, Plan> plans =
-            Caffeine.newBuilder().maximumSize(500).build();
-
-    /** Events of a batch up to a number never change either. */
-    private final Cache<EventsKey, List<Logged>> histories =
-            Caffeine.newBuilder().maximumSize(500).build();
-
-    private record EventsKey(String batchId, int seq) {}
+    private final Histories histories;
 
     Batches(
             BatchMapper mapper,
@@ -82,7 +71,8 @@ public class Batches {
             Shelf shelf,
             Changes changes,
             KitchenClock clock,
-            Json json) {
+            Json json,
+            Histories histories) {
         this.mapper = mapper;
         this.planning = planning;
         this.calls = calls;
@@ -93,6 +83,7 @@ public class Batches {
         this.changes = changes;
         this.clock = clock;
         this.json = json;
+        this.histories = histories;
     }
 
     /** A batch as it stands, for whoever needs no more. */
@@ -174,7 +165,7 @@ public class Batches {
     public void log(Person person, String batchId, Act act) {
         BatchMapper.BatchRow row = hold(person, batchId);
         if (!known(batchId, act.id())) {
-            List<Logged> logged = history(row.id());
+            List<Logged> logged = histories.of(row.id());
             BatchEvent target = logged.stream()
                     .map(Logged::event)
                     .filter(e -> e.stamp().id().equals(act.corrects()))
@@ -189,7 +180,7 @@ public class Batches {
     public void log(Person person, String batchId, BatchEvent event) {
         BatchMapper.BatchRow row = hold(person, batchId);
         if (!known(batchId, event.stamp().id())) {
-            take(person, row, history(row.id()), event);
+            take(person, row, histories.of(row.id()), event);
         }
     }
 
@@ -216,7 +207,7 @@ public class Batches {
             throw Refusal.outside(
                     "act", "this batch has more entries than a batch can have", 0, MOST_EVENTS, "entries");
         }
-        Plan plan = plan(row);
+        Plan plan = histories.plan(row);
         allow(person, event, logged, now);
         checkDelivery(person, plan, event);
         Instant told = at.isAfter(now) ? at : now;
@@ -231,7 +222,7 @@ public class Batches {
                 now,
                 person.id(),
                 person.name()));
-        project(row, plan, history(row.id()), after);
+        project(row, plan, histories.of(row.id()), after);
         changes.note(person.kitchenId(), "batches", row.id());
         if (event instanceof BatchEvent.Delivered delivered && !delivered.call().isEmpty()) {
             changes.note(person.kitchenId(), "calls", delivered.call());
@@ -346,35 +337,11 @@ public class Batches {
     }
 
     private Loaded loaded(BatchMapper.BatchRow row, Map<String, Devices.Device> probes) {
-        Plan plan = plan(row);
-        List<Logged> logged = history(row.id());
+        Plan plan = histories.plan(row);
+        List<Logged> logged = histories.of(row.id());
         BatchState state = Batch.replay(plan, logged.stream().map(Logged::event).toList(), clock.instant());
         Optional<Devices.Device> probe =
                 state.stage().holdsVessel() ? Optional.ofNullable(probes.get(row.vesselId())) : Optional.empty();
         return new Loaded(row, plan, logged, state, probe);
-    }
-
-    private Plan plan(BatchMapper.BatchRow row) {
-        return plans.get(row.id(), id -> json.read(row.plan(), Plan.class));
-    }
-
-    private List<Logged> history(String batchId) {
-        int seq = mapper.latestSeq(batchId);
-        EventsKey key = new EventsKey(batchId, seq);
-        List<Logged> known = histories.getIfPresent(key);
-        if (known == null) {
-            known = mapper.events(batchId).stream()
-                    .map(e -> new Logged(
-                            e.seq(),
-                            json.read(e.payload(), BatchEvent.class),
-                            e.recordedAt(),
-                            e.accountId(),
-                            e.accountName()))
-                    .toList();
-            if (known.size() == seq) {
-                histories.put(key, known);
-            }
-        }
-        return known;
     }
 }

@@ -50,6 +50,7 @@ import potamos.core.safety.LimitProfile;
 import potamos.core.vessel.Bed;
 import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Vessel;
+import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
 import potamos.server.exchange.PhaseForm;
 import potamos.server.exchange.SchoolsForm;
@@ -99,7 +100,7 @@ class CalcEndpoint {
                 pot.vessel().belowRim(charge.levels().filled()).cm(),
                 charge.levels().cover().cm(),
                 charge.fits(),
-                ChargeView.BandView.of(forecast.yield()),
+                BandView.of(forecast.yield()),
                 ledger(forecast.ledger()),
                 charge.warnings().stream()
                         .map(w -> new CalcJson.WarningOut(
@@ -113,7 +114,7 @@ class CalcEndpoint {
                 forecast.simmerMin(),
                 charge.boilDownMin(),
                 forecast.gelatinGPerL(),
-                ChargeView.BandView.of(forecast.spread().gelatinGPerL()),
+                BandView.of(forecast.spread().gelatinGPerL()),
                 word(forecast.body()),
                 charge.character().clarity().index(),
                 charge.character().salt().afterGPerL(),

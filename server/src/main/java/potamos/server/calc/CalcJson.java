@@ -5,7 +5,7 @@ import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import potamos.server.charges.ChargeView.BandView;
+import potamos.server.charges.BandView;
 import potamos.server.exchange.SchoolsJson;
 
 /** What calculations take and answer. Everything that is not marked required may be left out; the book's figure then stands in and is told. */

@@ -6,7 +6,6 @@ import potamos.core.charge.Character;
 import potamos.core.liquor.Clarity;
 import potamos.core.liquor.CutAdviser;
 import potamos.core.liquor.Taint;
-import potamos.server.charges.ChargeView.BandView;
 
 /** What the stock will taste and look like. */
 public record CharacterView(

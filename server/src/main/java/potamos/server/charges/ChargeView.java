@@ -6,28 +6,15 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import potamos.core.batch.Plan;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Roasting;
 import potamos.core.charge.TrimBank;
-import potamos.core.cooling.ContainerSplit;
-import potamos.core.cooling.Cooler;
-import potamos.core.cooling.CoolingCurve;
-import potamos.core.cooling.CoolingPlan;
-import potamos.core.cooling.Crossing;
-import potamos.core.cooling.Foreseen;
-import potamos.core.flow.Forecast;
 import potamos.core.flow.Ledger;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Usual;
-import potamos.core.liquor.Body;
-import potamos.core.quantity.Band;
-import potamos.core.quantity.Volume;
 import potamos.core.safety.Caution;
-import potamos.core.safety.LimitProfile;
 import potamos.server.exchange.SchoolsForm;
 import potamos.server.exchange.SchoolsJson;
 import potamos.server.kitchen.Drawn;
@@ -125,66 +112,6 @@ public record ChargeView(
             double filledBelowRimCm,
             double coverCm) {}
 
-    public record BandView(double p10, double p50, double p90) {
-        public static BandView of(Band band) {
-            return new BandView(band.low(), band.mid(), band.high());
-        }
-    }
-
-    public record PointView(
-            double minute, double litres, double levelCm, double celsius, double evaporatedL, double gelatinGPerL) {}
-
-    public record TopUpView(double minute, double litres) {}
-
-    public record ForecastView(
-            double bringUpMin,
-            double simmerMin,
-            double simmerC,
-            @NotNull List<PointView> course,
-            @NotNull List<TopUpView> topUps,
-            Optional<Double> bedBareAtMin,
-            @NotNull BandView yieldL,
-            double evaporatedL,
-            double gelatinGPerL,
-            @NotNull Body body,
-            @NotNull SpreadView spread) {
-        public static ForecastView of(Forecast forecast) {
-            return new ForecastView(
-                    forecast.bringUpMin(),
-                    forecast.simmerMin(),
-                    forecast.simmerAt().celsius(),
-                    forecast.course().stream()
-                            .map(p -> new PointView(
-                                    p.minute(),
-                                    p.contentsL(),
-                                    p.levelCm(),
-                                    p.celsius(),
-                                    p.evaporatedL(),
-                                    p.gelatinGPerL()))
-                            .toList(),
-                    forecast.topUps().stream()
-                            .map(t -> new TopUpView(t.minute(), t.water().litres()))
-                            .toList(),
-                    forecast.bedBareAtMin().isPresent()
-                            ? Optional.of(forecast.bedBareAtMin().getAsDouble())
-                            : Optional.empty(),
-                    BandView.of(forecast.yield()),
-                    forecast.evaporated().litres(),
-                    forecast.gelatinGPerL(),
-                    forecast.body(),
-                    new SpreadView(
-                            BandView.of(forecast.spread().bringUpMin()),
-                            BandView.of(forecast.spread().evaporatedL()),
-                            BandView.of(forecast.spread().gelatinGPerL())));
-        }
-    }
-
-    /** Bands of what is foretold beside the yield. */
-    public record SpreadView(
-            @NotNull BandView bringUpMin,
-            @NotNull BandView evaporatedL,
-            @NotNull BandView gelatinGPerL) {}
-
     /** The roast: which oven, how full, how long each load. */
     public record RoastView(
             @NotNull String oven,
@@ -228,68 +155,6 @@ public record ChargeView(
             double limit,
             @NotNull String unit,
             boolean stops) {}
-
-    public record CurvePointView(double minute, double stockC, double bathC) {}
-
-    /** So many containers of a kind, each with so much. */
-    public record FilledView(@NotNull String container, int count, double eachL) {}
-
-    /** Minutes from straining to the cold limit; {@code latest} is empty when it might never get there. */
-    public record ColdView(
-            double celsius, Optional<Double> minute, Optional<Double> earliest, Optional<Double> latest) {
-        static ColdView of(Crossing crossing) {
-            return new ColdView(
-                    crossing.at().celsius(),
-                    boxed(crossing.minute()),
-                    boxed(crossing.earliest()),
-                    boxed(crossing.latest()));
-        }
-
-        private static Optional<Double> boxed(OptionalDouble value) {
-            return value.isPresent() ? Optional.of(value.getAsDouble()) : Optional.empty();
-        }
-    }
-
-    /** How it is cooled. {@code enough} tells whether the kitchen has the containers. */
-    public record CoolingView(
-            @NotNull List<FilledView> into,
-            double iceKg,
-            @NotNull List<CurvePointView> curve,
-            @NotNull ColdView cold,
-            @NotNull Foreseen.Verdict verdict,
-            boolean enough) {
-
-        static CoolingView of(Planning.Cooling cooling, LimitProfile limits) {
-            ContainerSplit.Group slowest = cooling.slowest();
-            return of(Plan.Filled.of(cooling.split()), slowest.plan(), slowest.curve(), limits, cooling.enough());
-        }
-
-        /** Of a plan that was accepted. */
-        public static CoolingView of(Plan plan) {
-            return of(plan.into(), plan.cooling(), plan.curve(), plan.limits(), true);
-        }
-
-        private static CoolingView of(
-                List<Plan.Filled> into, CoolingPlan slowest, CoolingCurve curve, LimitProfile limits, boolean enough) {
-            double litres = into.stream()
-                    .mapToDouble(f -> f.count() * f.each().litres())
-                    .sum();
-            return new CoolingView(
-                    into.stream()
-                            .map(f -> new FilledView(
-                                    f.container(), f.count(), f.each().litres()))
-                            .toList(),
-                    Cooler.iceNeeded(Volume.ofLitres(litres), slowest.from(), limits.coldest())
-                            .kg(),
-                    curve.points().stream()
-                            .map(p -> new CurvePointView(p.minute(), p.stockC(), p.mediumC()))
-                            .toList(),
-                    ColdView.of(Cooler.crossings(slowest, curve, List.of(limits.coldest()))
-                            .get(0)),
-                    Foreseen.of(curve, limits).verdict(),
-                    enough);
-        }
-    }
 
     public record StepView(
             @NotNull String stage,

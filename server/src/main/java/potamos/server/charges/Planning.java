@@ -18,18 +18,12 @@ import potamos.core.charge.Pot;
 import potamos.core.charge.TrimBank;
 import potamos.core.charge.VesselSplit;
 import potamos.core.cooling.ContainerSplit;
-import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingCurve;
-import potamos.core.cooling.Foreseen;
-import potamos.core.cooling.Medium;
 import potamos.core.formula.Formula;
 import potamos.core.heat.Burner;
-import potamos.core.heat.Oven;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
-import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
-import potamos.core.safety.LimitProfile;
 import potamos.core.schedule.Planner;
 import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Vessel;
@@ -45,11 +39,6 @@ import potamos.server.trim.TrimBox;
 /** Lays a plan: formula, vessel and goal to a charge, a way of cooling, and times. */
 @Service
 public class Planning {
-
-    private static final double STRAINED_C = 85;
-
-    /** More ice than the heat alone needs, for what melts into the kitchen. */
-    private static final double ICE_SPARE = 1.3;
 
     private static final double SMALLEST_BAIN_L = 5;
 
@@ -83,40 +72,11 @@ public class Planning {
             Thing<Vessel> vessel,
             Thing<Burner> burner,
             Charge charge,
-            Cooling cooling,
+            Site.Cooling cooling,
             List<TrimBank.Deposit> trim,
             Optional<Planner.Proposal> times,
             List<Fit> fits,
             double mostOutL) {}
-
-    /**
-     * How the litres are to be cooled.
-     *
-     * @param split    over the containers
-     * @param foreseen whether they are cold in time
-     * @param enough   whether the kitchen has as many containers
-     */
-    public record Cooling(ContainerSplit split, Foreseen foreseen, boolean enough) {
-        ContainerSplit.Group slowest() {
-            return split.slowestGroup();
-        }
-    }
-
-    /** One look at everything that stands in a kitchen, for all the charges of a request. */
-    private record Site(
-            Kitchens.Kitchen kitchen,
-            List<Thing<Vessel>> vessels,
-            List<Thing<Burner>> burners,
-            List<ContainerSplit.Owned> containers,
-            List<Oven> ovens,
-            List<TrimBank.Deposit> trim,
-            Map<String, BedKind> beds,
-            List<String> taken) {
-
-        Pot pot(Thing<Vessel> vessel, Burner burner) {
-            return new Pot(vessel.figures(), burner, kitchen.air(), Optional.empty(), ovens);
-        }
-    }
 
     private Site site(String kitchenId) {
         Map<String, BedKind> beds = new HashMap<>();
@@ -149,7 +109,7 @@ public class Planning {
     private Proposed propose(Site site, Formula base, ChargeRequest request) {
         Formula formula = Choices.of(base, request, site.beds());
         Goal goal = goal(request);
-        Thing<Burner> burner = burner(site, request.burnerId());
+        Thing<Burner> burner = site.burner(request.burnerId());
         List<Fit> fits = site.vessels().stream()
                 .map(v -> new Fit(
                         v,
@@ -159,7 +119,7 @@ public class Planning {
         Thing<Vessel> vessel = vessel(fits, request.vesselId());
         Pot pot = site.pot(vessel, burner.figures());
         Charge charge = ChargeSolver.solve(formula, pot, goal);
-        Cooling cooling = cooling(site, charge);
+        Site.Cooling cooling = site.cooling(charge);
         Optional<Planner.Proposal> times = Optional.ofNullable(request.readyBy())
                 .map(by -> times(site.kitchen(), charge, cooling.slowest().curve(), by, request.startAt()));
         double mostOut = goal instanceof Goal.FullVessel
@@ -198,7 +158,7 @@ public class Planning {
         Site site = site(kitchenId);
         Goal goal = goal(request);
         Formula base = base(kitchenId, request);
-        Burner burner = burner(site, request.burnerId()).figures();
+        Burner burner = site.burner(request.burnerId()).figures();
         Pot pot = site.vessels().stream()
                 .filter(v -> v.id().equals(request.vesselId()))
                 .findFirst()
@@ -270,7 +230,7 @@ public class Planning {
         }
         Site site = site(kitchenId);
         Formula formula = Choices.of(base(kitchenId, request), request, site.beds());
-        Burner burner = burner(site, request.burnerId()).figures();
+        Burner burner = site.burner(request.burnerId()).figures();
         List<Thing<Vessel>> free = site.vessels().stream()
                 .filter(v -> !site.taken().contains(v.id()))
                 .toList();
@@ -316,16 +276,6 @@ public class Planning {
         };
     }
 
-    private static Thing<Burner> burner(Site site, String id) {
-        List<Thing<Burner>> burners = site.burners();
-        if (id == null) {
-            return burners.stream()
-                    .max(Comparator.comparingDouble(b -> b.figures().delivered().watts()))
-                    .orElseThrow(() -> Refusal.of("burnerId", "this kitchen has no burner yet"));
-        }
-        return burners.stream().filter(b -> b.id().equals(id)).findFirst().orElseThrow(() -> new NotFound("burner"));
-    }
-
     private static boolean fits(Formula formula, Pot pot, Goal goal) {
         try {
             return ChargeSolver.fits(formula, pot, goal);
@@ -353,33 +303,6 @@ public class Planning {
                 .filter(v -> v.id().equals(id))
                 .findFirst()
                 .orElseThrow(() -> new NotFound("vessel"));
-    }
-
-    private static Cooling cooling(Site site, Charge charge) {
-        if (site.containers().isEmpty()) {
-            throw Refusal.of("container", "this kitchen has no container of 5 L or more yet");
-        }
-        Volume litres = Volume.ofLitres(Math.max(0.5, charge.forecast().yield().mid()));
-        Temperature from = Temperature.ofCelsius(STRAINED_C);
-        LimitProfile limits = site.kitchen().limits();
-        Mass ice = Cooler.iceNeeded(litres, from, limits.coldest()).times(ICE_SPARE);
-        Medium bath = new Medium.IceBath(ice, Mass.ofKg(Math.max(1, 2 * litres.litres())), true);
-        double room = site.containers().stream()
-                .mapToDouble(c -> c.count() * c.container().holds().litres())
-                .sum();
-        boolean enough = litres.litres() <= room;
-        List<ContainerSplit.Owned> owned =
-                enough ? site.containers() : borrowed(site.containers(), litres.litres() / room);
-        boolean sets = charge.forecast().body().sets();
-        ContainerSplit split = ContainerSplit.best(litres, from, owned, bath, sets, limits);
-        return new Cooling(split, split.foreseen(), enough);
-    }
-
-    /** As if there were as many containers as it takes, so that a plan can be seen before more are found. */
-    private static List<ContainerSplit.Owned> borrowed(List<ContainerSplit.Owned> owned, double times) {
-        return owned.stream()
-                .map(o -> new ContainerSplit.Owned(o.container(), (int) Math.min(500, Math.ceil(o.count() * times))))
-                .toList();
     }
 
     private Planner.Proposal times(

@@ -1,0 +1,71 @@
+package potamos.server.batches;
+
+import jakarta.validation.constraints.NotNull;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import potamos.core.batch.BatchState;
+import potamos.core.batch.Plan;
+import potamos.core.cooling.CoolingVerdict;
+import potamos.server.charges.CoolingView;
+
+/** Readings of a cooling and how they stand against the limits. */
+record CoolView(
+        Optional<Instant> strainedAt,
+        Optional<Instant> began,
+        @NotNull List<ReadingView> readings,
+        @NotNull CoolingVerdict.Outcome overall,
+        @NotNull List<StageVerdictView> stages,
+        @NotNull String profile,
+        @NotNull String source,
+        double coldestC,
+        double reheatC,
+        int reheats,
+        @NotNull CoolingView plan,
+        Optional<Double> mediumC,
+        Optional<Double> perMinute) {
+
+    record ReadingView(@NotNull Instant at, double celsius) {}
+
+    record StageVerdictView(
+            double fromC,
+            double toC,
+            long withinMin,
+            Optional<Instant> started,
+            Optional<Instant> deadline,
+            Optional<Instant> crossed,
+            Optional<Instant> projected,
+            @NotNull CoolingVerdict.Outcome outcome) {}
+
+    static CoolView of(Plan plan, BatchState state) {
+        BatchState.Cooling cooling = state.cooling();
+        return new CoolView(
+                cooling.strainedAt(),
+                cooling.began(),
+                cooling.readings().stream()
+                        .map(r -> new ReadingView(r.at(), r.temperature().celsius()))
+                        .toList(),
+                cooling.verdict().map(CoolingVerdict::overall).orElse(CoolingVerdict.Outcome.WAITING),
+                cooling.verdict()
+                        .map(v -> v.stages().stream()
+                                .map(s -> new StageVerdictView(
+                                        s.stage().from().celsius(),
+                                        s.stage().to().celsius(),
+                                        s.stage().within().toMinutes(),
+                                        s.started(),
+                                        s.deadline(),
+                                        s.crossed(),
+                                        s.projected(),
+                                        s.outcome()))
+                                .toList())
+                        .orElse(List.of()),
+                plan.limits().name(),
+                plan.limits().source(),
+                plan.limits().coldest().celsius(),
+                plan.limits().reheat().celsius(),
+                cooling.reheats(),
+                CoolingView.of(plan),
+                cooling.projection().map(p -> p.mediumC()),
+                cooling.projection().map(p -> p.perMinute()));
+    }
+}

@@ -1,0 +1,94 @@
+package potamos.server.charges;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import potamos.core.charge.Charge;
+import potamos.core.charge.Pot;
+import potamos.core.charge.TrimBank;
+import potamos.core.cooling.ContainerSplit;
+import potamos.core.cooling.Cooler;
+import potamos.core.cooling.Medium;
+import potamos.core.heat.Burner;
+import potamos.core.heat.Oven;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+import potamos.core.safety.LimitProfile;
+import potamos.core.vessel.BedKind;
+import potamos.core.vessel.Vessel;
+import potamos.server.kitchen.Kitchens;
+import potamos.server.kitchen.Kitchens.Thing;
+import potamos.server.problems.NotFound;
+
+/** One look at everything that stands in a kitchen, for all the charges of a request. */
+record Site(
+        Kitchens.Kitchen kitchen,
+        List<Thing<Vessel>> vessels,
+        List<Thing<Burner>> burners,
+        List<ContainerSplit.Owned> containers,
+        List<Oven> ovens,
+        List<TrimBank.Deposit> trim,
+        Map<String, BedKind> beds,
+        List<String> taken) {
+
+    private static final double STRAINED_C = 85;
+
+    /** More ice than the heat alone needs, for what melts into the kitchen. */
+    private static final double ICE_SPARE = 1.3;
+
+    /**
+     * How the litres are to be cooled.
+     *
+     * @param split    over the containers
+     * @param enough   whether the kitchen has as many containers
+     */
+    public record Cooling(ContainerSplit split, boolean enough) {
+        ContainerSplit.Group slowest() {
+            return split.slowestGroup();
+        }
+    }
+
+    Pot pot(Thing<Vessel> vessel, Burner burner) {
+        return new Pot(vessel.figures(), burner, kitchen.air(), Optional.empty(), ovens);
+    }
+
+    /** The one asked for, or the strongest. */
+    Thing<Burner> burner(String id) {
+        if (id == null) {
+            return burners.stream()
+                    .max(Comparator.comparingDouble(b -> b.figures().delivered().watts()))
+                    .orElseThrow(() -> Refusal.of("burnerId", "this kitchen has no burner yet"));
+        }
+        return burners.stream().filter(b -> b.id().equals(id)).findFirst().orElseThrow(() -> new NotFound("burner"));
+    }
+
+    /** The best way to cool what a charge gives, in the containers that stand here. */
+    Cooling cooling(Charge charge) {
+        if (containers.isEmpty()) {
+            throw Refusal.of("container", "this kitchen has no container of 5 L or more yet");
+        }
+        Volume litres = Volume.ofLitres(Math.max(0.5, charge.forecast().yield().mid()));
+        Temperature from = Temperature.ofCelsius(STRAINED_C);
+        LimitProfile limits = kitchen.limits();
+        Mass ice = Cooler.iceNeeded(litres, from, limits.coldest()).times(ICE_SPARE);
+        Medium bath = new Medium.IceBath(ice, Mass.ofKg(Math.max(1, 2 * litres.litres())), true);
+        double room = containers.stream()
+                .mapToDouble(c -> c.count() * c.container().holds().litres())
+                .sum();
+        boolean enough = litres.litres() <= room;
+        List<ContainerSplit.Owned> owned = enough ? containers : borrowed(containers, litres.litres() / room);
+        boolean sets = charge.forecast().body().sets();
+        ContainerSplit split = ContainerSplit.best(litres, from, owned, bath, sets, limits);
+        return new Cooling(split, enough);
+    }
+
+    /** As if there were as many containers as it takes, so that a plan can be seen before more are found. */
+    private static List<ContainerSplit.Owned> borrowed(List<ContainerSplit.Owned> owned, double times) {
+        return owned.stream()
+                .map(o -> new ContainerSplit.Owned(o.container(), (int) Math.min(500, Math.ceil(o.count() * times))))
+                .toList();
+    }
+}
