@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import type { Problem } from '../api/client'
 import { Button } from './Button'
 
 /** Something to know before going on: amber to watch, hazard for safety only. */
@@ -15,6 +16,27 @@ export function Note({
     plain: 'border-river bg-raised text-ink',
   }[tone]
   return <div className={`text-15 border-l-4 px-3 py-2 ${look}`}>{children}</div>
+}
+
+/** A refusal that belongs to no field; one that does is told beside it. */
+export function Refused({ problem }: { problem?: Problem | null }) {
+  return problem && Object.keys(problem.fields).length === 0 ? <Note>{problem.message}</Note> : null
+}
+
+/** A secret that was just made and can be copied now and never again. */
+export function ToldOnce({ what, lines }: { what: string; lines: string[] }) {
+  return (
+    <div className="mt-3">
+      <Note tone="plain">
+        {what}
+        {lines.map((line) => (
+          <code key={line} className="text-15 mt-1 block font-mono break-all select-all">
+            {line}
+          </code>
+        ))}
+      </Note>
+    </div>
+  )
 }
 
 export function Loading({ what }: { what: string }) {

@@ -37,7 +37,7 @@ export function BatchCooling({ page }: { page: Page }) {
       </Heading>
       <Wedge
         readings={readings}
-        plan={cooling.plan.curve}
+        plan={page.coolingPlan.curve}
         stages={cooling.stages.map((s) => ({
           fromC: s.fromC,
           toC: s.toC,
@@ -81,8 +81,8 @@ export function BatchCooling({ page }: { page: Page }) {
         </tbody>
       </table>
       <p className="text-15 text-quiet mt-3 mb-0">
-        Planned: {intoWords(cooling.plan.into, units)}, stirred in ice water with at least{' '}
-        {units.kg(cooling.plan.iceKg)} of ice. {limitsNote}
+        Planned: {intoWords(page.coolingPlan.into, units)}, stirred in ice water with at least{' '}
+        {units.kg(page.coolingPlan.iceKg)} of ice. {limitsNote}
       </p>
       {cooling.overall === 'WILL_FAIL' && (
         <Note tone="hazard">

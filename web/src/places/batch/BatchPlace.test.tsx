@@ -223,7 +223,7 @@ describe('a batch in its bath', () => {
   it('shows its readings against the limits, with a verdict', async () => {
     const { page } = open('batch-cool')
     expect((await screen.findAllByText(/^(On course|Passed|Tight)$/)).length).toBeGreaterThan(0)
-    expect(screen.getByText(/^Planned: /).textContent).toContain(page.card.cooling.plan.into[0]!.container)
+    expect(screen.getByText(/^Planned: /).textContent).toContain(page.coolingPlan.into[0]!.container)
     expect(screen.queryByRole('button', { name: 'Level' })).toBeNull()
   })
 

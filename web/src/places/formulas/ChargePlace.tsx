@@ -118,10 +118,10 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
   )
 }
 
-const CalmWeighOut = memo(
-  WeighOut,
-  (before, after) => before.charge === after.charge && before.wish === after.wish,
-)
+const sameCharge = (before: { charge: Charge; wish: Wish }, after: { charge: Charge; wish: Wish }) =>
+  before.charge === after.charge && before.wish === after.wish
+
+const CalmWeighOut = memo(WeighOut, sameCharge)
 
 interface BelowProps {
   charge: Charge
@@ -134,49 +134,46 @@ interface BelowProps {
  * What follows from the pot, below it. While a finger drags, the pot and its figures come first and this comes after; so it is drawn anew for another
  * charge alone, whatever else went by.
  */
-const Below = memo(
-  function Below({ charge: it, wish, request, onWish }: BelowProps) {
-    const units = useUnits()
-    const colour = chargeColour(it)
-    return (
-      <>
-        <SchoolSwitches request={request} wish={wish} onWish={onWish} body={it.forecast.body} />
-        <CharacterPanel charge={it} wish={wish} onWish={onWish} />
-        <div className="mt-8 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-          <section>
-            <Heading
-              aside={`${units.estimate(it.forecast.yieldL)} out, likely ${units.spread(it.forecast.yieldL)}`}
-            >
-              Where every litre goes
-            </Heading>
-            <Mouths
-              entries={it.ledger.entries}
-              yieldL={it.ledger.yieldL}
-              unexplainedL={0}
-              litres={(v) => units.litres(v)}
-              colour={colour}
-              yieldName="Expected out"
-            />
-          </section>
-          <section>
-            <Heading>Mind</Heading>
-            <ul className="text-15 m-0 grid list-none gap-2 p-0">
-              {it.cautions.map((caution) => (
-                <li key={caution} className="border-rule border-l-4 pl-3">
-                  {cautionName[caution]}
-                </li>
-              ))}
-            </ul>
-            {!it.plan?.inTime && it.plan && (
-              <Note>It will not be ready when it is wanted. Tell the station now, not at service.</Note>
-            )}
-          </section>
-        </div>
-      </>
-    )
-  },
-  (before, after) => before.charge === after.charge && before.wish === after.wish,
-)
+const Below = memo(function Below({ charge: it, wish, request, onWish }: BelowProps) {
+  const units = useUnits()
+  const colour = chargeColour(it)
+  return (
+    <>
+      <SchoolSwitches request={request} wish={wish} onWish={onWish} body={it.forecast.body} />
+      <CharacterPanel charge={it} wish={wish} onWish={onWish} />
+      <div className="mt-8 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        <section>
+          <Heading
+            aside={`${units.estimate(it.forecast.yieldL)} out, likely ${units.spread(it.forecast.yieldL)}`}
+          >
+            Where every litre goes
+          </Heading>
+          <Mouths
+            entries={it.ledger.entries}
+            yieldL={it.ledger.yieldL}
+            unexplainedL={0}
+            litres={(v) => units.litres(v)}
+            colour={colour}
+            yieldName="Expected out"
+          />
+        </section>
+        <section>
+          <Heading>Mind</Heading>
+          <ul className="text-15 m-0 grid list-none gap-2 p-0">
+            {it.cautions.map((caution) => (
+              <li key={caution} className="border-rule border-l-4 pl-3">
+                {cautionName[caution]}
+              </li>
+            ))}
+          </ul>
+          {!it.plan?.inTime && it.plan && (
+            <Note>It will not be ready when it is wanted. Tell the station now, not at service.</Note>
+          )}
+        </section>
+      </div>
+    </>
+  )
+}, sameCharge)
 
 /** The address says the charge. While something moves the charge goes ahead of it, and the address follows when the hand rests. */
 function useWish(call?: Call): [Wish, (wish: Wish) => void] {

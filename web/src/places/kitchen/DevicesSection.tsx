@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { api, data } from '../../api/client'
 import { useChange, useDevices, type Device, type Kitchen } from '../../api/queries'
 import { Button } from '../../kit/Button'
-import { Heading, Note } from '../../kit/Note'
+import { Heading, Note, ToldOnce } from '../../kit/Note'
 import { SelectField } from '../../kit/SelectField'
 import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits } from '../../kit/session'
@@ -140,15 +140,10 @@ function Make({ vessels }: { vessels: Kitchen['vessels'] }) {
         </Button>
       </form>
       {made && (
-        <div className="mt-3">
-          <Note tone="plain">
-            Give these to the device now; the token is not shown again.
-            <code className="text-15 mt-1 block font-mono break-all select-all">
-              POST /api/devices/{made.id}/readings
-            </code>
-            <code className="text-15 block font-mono break-all select-all">{made.token}</code>
-          </Note>
-        </div>
+        <ToldOnce
+          what="Give these to the device now; the token is not shown again."
+          lines={[`POST /api/devices/${made.id}/readings`, made.token]}
+        />
       )}
     </>
   )

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { api, type Schemas } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { Button } from '../../kit/Button'
-import { Heading, Note } from '../../kit/Note'
+import { Heading, Note, Refused } from '../../kit/Note'
 import { SelectField } from '../../kit/SelectField'
 import { Sheet } from '../../kit/Sheet'
 import { SmallNumber } from '../../kit/SmallNumber'
@@ -150,7 +150,7 @@ function LimitsSheet({
           onValue={(coldDays) => coldDays !== undefined && setDraft({ ...draft, coldDays })}
           problem={save.error?.fields.coldDays?.reason}
         />
-        {save.error && Object.keys(save.error.fields).length === 0 && <Note>{save.error.message}</Note>}
+        <Refused problem={save.error} />
         <Button
           tone="act"
           large

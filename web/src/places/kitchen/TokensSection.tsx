@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { api, data } from '../../api/client'
 import { useChange, useTokens } from '../../api/queries'
 import { Button } from '../../kit/Button'
-import { Heading, Note } from '../../kit/Note'
+import { Heading, ToldOnce } from '../../kit/Note'
 import { useTimes } from '../../kit/session'
 import { TextField } from '../../kit/TextField'
 
@@ -73,14 +73,7 @@ export function TokensSection() {
           Make a token
         </Button>
       </form>
-      {told && (
-        <div className="mt-3">
-          <Note tone="plain">
-            Copy it now; it is not shown again.
-            <code className="text-15 mt-1 block font-mono break-all select-all">{told}</code>
-          </Note>
-        </div>
-      )}
+      {told && <ToldOnce what="Copy it now; it is not shown again." lines={[told]} />}
     </section>
   )
 }

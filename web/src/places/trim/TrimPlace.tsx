@@ -1,9 +1,9 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { api, data, newId } from '../../api/client'
+import { api, data, newId, type FieldProblem } from '../../api/client'
 import { useChange, useLarder, useTrim, type Trim } from '../../api/queries'
 import { Button } from '../../kit/Button'
-import { Empty, Failed, Heading, Loading, Note } from '../../kit/Note'
+import { Empty, Failed, Heading, Loading, Refused } from '../../kit/Note'
 import { NumberField } from '../../kit/NumberField'
 import { SelectField } from '../../kit/SelectField'
 import { Sheet } from '../../kit/Sheet'
@@ -72,7 +72,6 @@ const ageWords = (days: number) => (days === 0 ? 'today' : days === 1 ? 'one day
 
 function PutSheet({ onClose }: { onClose: () => void }) {
   const larder = useLarder()
-  const units = useUnits()
   const { now, zone } = useTimes()
   const [id] = useState(newId)
   const [item, setItem] = useState('onion')
@@ -109,15 +108,7 @@ function PutSheet({ onClose }: { onClose: () => void }) {
           onValue={setItem}
           options={vegetables.map((i) => ({ value: i.id, name: i.name }))}
         />
-        <NumberField
-          label="Weight"
-          dimension="kg"
-          units={units.units}
-          value={kg}
-          step={0.1}
-          onValue={setKg}
-          problem={put.error?.fields.kg}
-        />
+        <Weight kg={kg} onKg={setKg} problem={put.error?.fields.kg} />
         <TextField
           label="Trimmed on"
           type="date"
@@ -125,7 +116,7 @@ function PutSheet({ onClose }: { onClose: () => void }) {
           onValue={setDay}
           problem={put.error?.fields.day}
         />
-        {put.error && Object.keys(put.error.fields).length === 0 && <Note>{put.error.message}</Note>}
+        <Refused problem={put.error} />
         <Button tone="act" large type="submit" disabled={put.isPending || kg === undefined}>
           Put it in the box
         </Button>
@@ -135,7 +126,6 @@ function PutSheet({ onClose }: { onClose: () => void }) {
 }
 
 function TakeSheet({ bag, onClose }: { bag: Trim; onClose: () => void }) {
-  const units = useUnits()
   const [id] = useState(newId)
   const [kg, setKg] = useState<number | undefined>(bag.kg)
   const take = useChange(
@@ -157,20 +147,35 @@ function TakeSheet({ bag, onClose }: { bag: Trim; onClose: () => void }) {
           take.mutate(undefined)
         }}
       >
-        <NumberField
-          label="Weight"
-          dimension="kg"
-          units={units.units}
-          value={kg}
-          step={0.1}
-          onValue={setKg}
-          problem={take.error?.fields.kg}
-        />
-        {take.error && Object.keys(take.error.fields).length === 0 && <Note>{take.error.message}</Note>}
+        <Weight kg={kg} onKg={setKg} problem={take.error?.fields.kg} />
+        <Refused problem={take.error} />
         <Button tone="act" large type="submit" disabled={take.isPending || kg === undefined}>
           Take it out
         </Button>
       </form>
     </Sheet>
+  )
+}
+
+function Weight({
+  kg,
+  onKg,
+  problem,
+}: {
+  kg?: number
+  onKg: (kg: number | undefined) => void
+  problem?: FieldProblem
+}) {
+  const units = useUnits()
+  return (
+    <NumberField
+      label="Weight"
+      dimension="kg"
+      units={units.units}
+      value={kg}
+      step={0.1}
+      onValue={onKg}
+      problem={problem}
+    />
   )
 }

@@ -141,7 +141,7 @@ class FamiliesTest {
     }
 
     private static void act(Journey cook, String kind, int readings) {
-        cook.page().locator("section[aria-label=Acts] button").first().click();
+        cook.tapFirst("section[aria-label=Acts] button");
         switch (kind) {
             case "JUDGE" -> cook.tap("Enough: off the heat");
             case "JUDGE_SHADE" -> pick(cook, "^6");

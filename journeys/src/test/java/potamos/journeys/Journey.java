@@ -9,15 +9,34 @@ import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
+import java.util.LinkedHashSet;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /** What a person does at a page, in a person's words. */
 final class Journey {
 
     private final Page page;
+    private final Set<String> unanswered = new LinkedHashSet<>();
 
     Journey(Page page) {
         this.page = page;
+        page.onRequest(request -> unanswered.add(request.method() + " " + request.url()));
+        page.onRequestFinished(request -> unanswered.remove(request.method() + " " + request.url()));
+        page.onRequestFailed(request -> unanswered.remove(request.method() + " " + request.url()));
+    }
+
+    /** What stood there when something did not come is worth more than the words of the failure. */
+    private void attempt(Runnable step) {
+        try {
+            step.run();
+        } catch (TimeoutError missing) {
+            page.screenshot(new Page.ScreenshotOptions()
+                    .setPath(Path.of("target/not-there.png"))
+                    .setFullPage(true));
+            throw new AssertionError(
+                    "%s%nunanswered: %s%n%s".formatted(page.url(), unanswered, page.innerText("body")), missing);
+        }
     }
 
     Page page() {
@@ -36,13 +55,13 @@ final class Journey {
     }
 
     Journey tap(String name) {
-        try {
-            button(name).click();
-        } catch (TimeoutError missing) {
-            // What stood there instead is worth more than the words of the failure.
-            page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("target/not-there.png")));
-            throw missing;
-        }
+        attempt(() -> button(name).click());
+        return this;
+    }
+
+    /** Taps the first of what is found. */
+    Journey tapFirst(String selector) {
+        attempt(() -> page.locator(selector).first().click());
         return this;
     }
 
@@ -62,19 +81,20 @@ final class Journey {
     }
 
     Journey type(String label, String value) {
-        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(value);
+        attempt(() -> page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))
+                .fill(value));
         return this;
     }
 
     /** Waits until words are in view. */
     Journey see(String words) {
-        page.getByText(words).first().waitFor();
+        attempt(() -> page.getByText(words).first().waitFor());
         return this;
     }
 
     /** The same for words with figures in them that the kitchen computed. */
     Journey seeLike(String pattern) {
-        page.getByText(Pattern.compile(pattern)).first().waitFor();
+        attempt(() -> page.getByText(Pattern.compile(pattern)).first().waitFor());
         return this;
     }
 

@@ -61,34 +61,16 @@ public final class Chores {
                 .reduce(Duration.ZERO, Duration::plus);
     }
 
-    /** How long one takes; zero for a phase that is none of them. */
+    /** How long one takes; zero for a phase without a length of its own. */
     static Duration takes(Charge charge, Phase phase) {
-        if (phase instanceof Phase.Rinse rinse) {
-            return rinse.takes();
-        }
-        if (phase instanceof Phase.Soak soak) {
-            return soak.takes();
-        }
-        if (phase instanceof Phase.Thaw thaw) {
-            return thaw.takes();
-        }
-        if (phase instanceof Phase.Wipe wipe) {
-            return wipe.takes();
+        if (phase instanceof Phase.Lasting lasting) {
+            return lasting.takes();
         }
         if (phase instanceof Phase.Roast roast) {
             double minutes = charge.roasting()
                     .map(Roasting::wholeMin)
                     .orElseGet(() -> Browning.minutesTo(roast.shade(), roast.oven(), 1, Browning.CONVECTION));
             return Duration.ofSeconds((long) (minutes * 60));
-        }
-        if (phase instanceof Phase.Sweat sweat) {
-            return sweat.takes();
-        }
-        if (phase instanceof Phase.Brown brown) {
-            return brown.takes();
-        }
-        if (phase instanceof Phase.CookTomato tomato) {
-            return tomato.takes();
         }
         if (phase instanceof Phase.Deglaze deglaze) {
             return DEGLAZING.multipliedBy(deglaze.times());

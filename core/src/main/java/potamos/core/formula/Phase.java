@@ -10,15 +10,20 @@ import potamos.core.quantity.Temperature;
 /** One step of a procedure with its own parameters. The order in the formula is the order of work. */
 public sealed interface Phase {
 
+    /** A phase that says itself how long it takes. */
+    interface Lasting {
+        Duration takes();
+    }
+
     /** Washing the bed in running cold water. */
-    record Rinse(Duration takes) implements Phase {
+    record Rinse(Duration takes) implements Phase, Lasting {
         public Rinse {
             minutes("rinseMin", takes);
         }
     }
 
     /** Lying in cold water that is changed now and then. */
-    record Soak(Duration takes, Duration changeWaterEvery) implements Phase {
+    record Soak(Duration takes, Duration changeWaterEvery) implements Phase, Lasting {
         public Soak {
             minutes("soakMin", takes);
             minutes("changeWaterEveryMin", changeWaterEvery);
@@ -26,14 +31,14 @@ public sealed interface Phase {
     }
 
     /** Wiping with a dry cloth, as for kelp. */
-    record Wipe(Duration takes) implements Phase {
+    record Wipe(Duration takes) implements Phase, Lasting {
         public Wipe {
             minutes("wipeMin", takes);
         }
     }
 
     /** Thawing in the cold. */
-    record Thaw(Duration takes) implements Phase {
+    record Thaw(Duration takes) implements Phase, Lasting {
         public Thaw {
             minutes("thawMin", takes);
         }
@@ -62,21 +67,21 @@ public sealed interface Phase {
     }
 
     /** Vegetables softened without colour. */
-    record Sweat(Duration takes) implements Phase {
+    record Sweat(Duration takes) implements Phase, Lasting {
         public Sweat {
             minutes("sweatMin", takes);
         }
     }
 
     /** Vegetables or shells coloured on the stove. */
-    record Brown(Duration takes) implements Phase {
+    record Brown(Duration takes) implements Phase, Lasting {
         public Brown {
             minutes("brownMin", takes);
         }
     }
 
     /** Tomato cooked to brick red. */
-    record CookTomato(Duration takes) implements Phase {
+    record CookTomato(Duration takes) implements Phase, Lasting {
         public CookTomato {
             minutes("cookTomatoMin", takes);
         }
@@ -102,7 +107,7 @@ public sealed interface Phase {
     }
 
     /** Standing at a temperature below the simmer, before it. */
-    record Steep(Temperature at, Duration takes) implements Phase {
+    record Steep(Temperature at, Duration takes) implements Phase, Lasting {
         public Steep {
             Refusal.unlessWithin("steepC", at.celsius(), 0, 99, "°C");
             minutes("steepMin", takes);
@@ -156,7 +161,7 @@ public sealed interface Phase {
     }
 
     /** Off the heat before straining. */
-    record Rest(Duration takes) implements Phase {
+    record Rest(Duration takes) implements Phase, Lasting {
         public Rest {
             minutes("restMin", takes);
         }
@@ -191,7 +196,7 @@ public sealed interface Phase {
     record Cool() implements Phase {}
 
     /** Portioned, labelled, put away. */
-    record Portion(Duration takes) implements Phase {
+    record Portion(Duration takes) implements Phase, Lasting {
         public Portion {
             minutes("portionMin", takes);
         }

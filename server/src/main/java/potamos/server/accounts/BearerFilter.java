@@ -11,7 +11,11 @@ import java.util.function.Function;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Reads the bearer token of a request and lets in whoever it belongs to. */
@@ -22,8 +26,23 @@ public final class BearerFilter extends OncePerRequestFilter {
 
     private final Function<String, Optional<?>> caller;
 
-    /** @param caller whose a token is; empty when nobody's */
-    public BearerFilter(Function<String, Optional<?>> caller) {
+    /**
+     * Opens what a chain matches by a bearer token alone: no session, so no cookie that another site could make a browser send.
+     *
+     * @param caller whose a token is; empty when nobody's
+     * @param how    what to send, for a caller whose token nobody knows
+     */
+    public static HttpSecurity alone(HttpSecurity http, Function<String, Optional<?>> caller, String how)
+            throws Exception {
+        return http.authorizeHttpRequests(requests -> requests.anyRequest().authenticated())
+                .csrf(AbstractHttpConfigurer::disable)
+                .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .exceptionHandling(
+                        e -> e.authenticationEntryPoint((request, response, refused) -> unknown(response, how)))
+                .addFilterBefore(new BearerFilter(caller), AuthorizationFilter.class);
+    }
+
+    private BearerFilter(Function<String, Optional<?>> caller) {
         this.caller = caller;
     }
 
@@ -41,7 +60,7 @@ public final class BearerFilter extends OncePerRequestFilter {
     }
 
     /** Answers a request whose token nobody knows. */
-    public static void unknown(HttpServletResponse response, String detail) throws IOException {
+    private static void unknown(HttpServletResponse response, String detail) throws IOException {
         response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
         response.setHeader(HttpHeaders.WWW_AUTHENTICATE, "Bearer");
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);

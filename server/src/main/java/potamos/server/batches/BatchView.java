@@ -19,6 +19,7 @@ import potamos.core.probe.Sample;
 import potamos.server.Json;
 import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
+import potamos.server.charges.CoolingView;
 import potamos.server.charges.ForecastView;
 import potamos.server.devices.Devices;
 import potamos.server.kitchen.Drawn;
@@ -139,6 +140,7 @@ final class BatchView {
             @NotNull List<ChargeView.StepView> outlook,
             @NotNull List<EnteredView> path,
             @NotNull ForecastView forecast,
+            @NotNull CoolingView coolingPlan,
             @NotNull ChargeView.LedgerView plannedLedger,
             @NotNull ChargeView.LedgerView ledger,
             @NotNull List<CoursePoint> course,
@@ -217,6 +219,7 @@ final class BatchView {
                         .map(e -> new EnteredView(e.stage().name(), e.at()))
                         .toList(),
                 ForecastView.of(plan.charge().forecast()),
+                CoolingView.of(plan),
                 ChargeView.LedgerView.of(plan.charge().forecast().ledger()),
                 ChargeView.LedgerView.of(state.ledger()),
                 state.course().stream()

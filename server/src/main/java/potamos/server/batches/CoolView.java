@@ -7,7 +7,6 @@ import java.util.Optional;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.Plan;
 import potamos.core.cooling.CoolingVerdict;
-import potamos.server.charges.CoolingView;
 
 /** Readings of a cooling and how they stand against the limits. */
 record CoolView(
@@ -21,7 +20,6 @@ record CoolView(
         double coldestC,
         double reheatC,
         int reheats,
-        @NotNull CoolingView plan,
         Optional<Double> mediumC,
         Optional<Double> perMinute) {
 
@@ -64,7 +62,6 @@ record CoolView(
                 plan.limits().coldest().celsius(),
                 plan.limits().reheat().celsius(),
                 cooling.reheats(),
-                CoolingView.of(plan),
                 cooling.projection().map(p -> p.mediumC()),
                 cooling.projection().map(p -> p.perMinute()));
     }

@@ -4,10 +4,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
-import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import potamos.server.accounts.BearerFilter;
 
 /** Calculations are opened by a bearer token alone: no session, so no cookie that another site could make a browser send. */
@@ -19,13 +16,7 @@ class CalcSecurity {
     @Bean
     @Order(1)
     SecurityFilterChain calculations(HttpSecurity http, Tokens tokens) throws Exception {
-        return http.securityMatcher("/api/calc/**")
-                .authorizeHttpRequests(requests -> requests.anyRequest().authenticated())
-                .csrf(AbstractHttpConfigurer::disable)
-                .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
-                .exceptionHandling(e ->
-                        e.authenticationEntryPoint((request, response, refused) -> BearerFilter.unknown(response, HOW)))
-                .addFilterBefore(new BearerFilter(tokens::caller), AuthorizationFilter.class)
+        return BearerFilter.alone(http.securityMatcher("/api/calc/**"), tokens::caller, HOW)
                 .build();
     }
 }

@@ -42,6 +42,10 @@ interface DeviceMapper {
     @Select(DEVICES + " AND hash = #{hash}")
     Optional<DeviceRow> byHash(String hash);
 
+    /** The id again, if it is a device of this kitchen. */
+    @Select("SELECT id FROM device WHERE id = #{id} AND kitchen_id = #{kitchenId} AND revoked_at IS NULL")
+    Optional<String> own(String id, String kitchenId);
+
     @Update(
             "UPDATE device SET vessel_id = #{vesselId} WHERE id = #{id} AND kitchen_id = #{kitchenId} AND revoked_at IS NULL")
     int attach(String id, String kitchenId, String vesselId);

@@ -5,10 +5,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
-import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import potamos.server.accounts.BearerFilter;
 
@@ -21,14 +18,11 @@ class DeviceSecurity {
     @Bean
     @Order(2)
     SecurityFilterChain readings(HttpSecurity http, Devices devices) throws Exception {
-        return http.securityMatcher(
-                        PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, "/api/devices/{id}/readings"))
-                .authorizeHttpRequests(requests -> requests.anyRequest().authenticated())
-                .csrf(AbstractHttpConfigurer::disable)
-                .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
-                .exceptionHandling(e ->
-                        e.authenticationEntryPoint((request, response, refused) -> BearerFilter.unknown(response, HOW)))
-                .addFilterBefore(new BearerFilter(devices::caller), AuthorizationFilter.class)
+        return BearerFilter.alone(
+                        http.securityMatcher(PathPatternRequestMatcher.withDefaults()
+                                .matcher(HttpMethod.POST, "/api/devices/{id}/readings")),
+                        devices::caller,
+                        HOW)
                 .build();
     }
 }
