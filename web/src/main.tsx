@@ -4,6 +4,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { BrowserRouter } from 'react-router'
 import { Problem } from './api/client'
 import { startOutbox } from './api/outbox'
+import { acted } from './api/queries'
 import { App } from './App'
 import './styles.css'
 
@@ -20,10 +21,7 @@ const client = new QueryClient({
   },
 })
 
-startOutbox((page) => {
-  client.setQueryData(['batch', page.card.id], page)
-  void client.invalidateQueries({ queryKey: ['range'] })
-})
+startOutbox(acted(client))
 
 // Letters that change width after the first paint would move a button from under a thumb. They come from the same server, so they are worth the wait.
 const LONGEST_WAIT_FOR_LETTERS_MS = 1500

@@ -1,4 +1,11 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import {
+  type QueryClient,
+  hashKey,
+  keepPreviousData,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import type { Problem } from './client'
 import { api, data, type Schemas } from './client'
@@ -40,6 +47,12 @@ export const useBatch = (id: string) =>
     refetchInterval: 30_000,
   })
 
+/** Takes in the batch as an act has left it, before the live feed tells of it. */
+export const acted = (client: QueryClient) => (page: Page) => {
+  client.setQueryData(['batch', page.card.id], page)
+  void client.invalidateQueries({ queryKey: ['range'] })
+}
+
 export const useBatches = () =>
   useQuery({ queryKey: ['batches'], queryFn: () => data(api.GET('/api/batches')) })
 
@@ -62,16 +75,24 @@ export const useDeliveries = () =>
 export const useKitchen = () =>
   useQuery({ queryKey: ['kitchen'], queryFn: () => data(api.GET('/api/kitchen')), staleTime: 60_000 })
 
-/** The charge for a request; the one before stays in view while the next is on its way. */
-export const useCharge = (request: ChargeRequest | undefined) =>
-  useQuery<Charge, Problem>({
-    queryKey: ['charge', request],
-    queryFn: ({ signal }) => data(api.POST('/api/charges', { body: request!, signal })),
-    enabled: request !== undefined,
+/**
+ * The charge for a request; the one before stays in view while the next is on its way. While a finger drags, the one that is under way is let
+ * finish, and of those that were wished for meanwhile only the last is asked: giving each up for the next would answer none until the finger rests.
+ */
+export function useCharge(request: ChargeRequest | undefined) {
+  const [asked, setAsked] = useState(request)
+  const query = useQuery<Charge, Problem>({
+    queryKey: ['charge', asked],
+    queryFn: ({ signal }) => data(api.POST('/api/charges', { body: asked!, signal })),
+    enabled: asked !== undefined,
     placeholderData: keepPreviousData,
     gcTime: 10_000,
     retry: false,
   })
+  const behind = hashKey([asked]) !== hashKey([request])
+  if (behind && !query.isFetching) setAsked(request)
+  return { ...query, behind: behind || query.isPlaceholderData }
+}
 
 /** What each other school would change in a charge. */
 export const useEffects = (request: ChargeRequest | undefined) =>

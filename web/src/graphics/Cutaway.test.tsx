@@ -41,4 +41,35 @@ describe('the cutaway', () => {
     fireEvent.keyDown(line, { key: 'a' })
     expect(moved).toEqual([39.3, 40])
   })
+
+  it('keeps the water line under the finger until what follows from it has come', () => {
+    const moved: number[] = []
+    const at = (levelCm: number, behind: boolean) => (
+      <Cutaway
+        vessel={pot}
+        levelCm={levelCm}
+        colour="gold"
+        scale={5}
+        label="pot"
+        onLevel={(cm) => moved.push(cm)}
+        behind={behind}
+      />
+    )
+    const { container, rerender } = render(at(20, false))
+    const svg = container.querySelector('svg')!
+    const height = Number(svg.getAttribute('height'))
+    svg.getBoundingClientRect = () => ({ top: 0, height }) as DOMRect
+    const line = screen.getByRole('slider', { name: 'Water line' })
+    const stands = () => Number(line.getAttribute('aria-valuenow'))
+    fireEvent.pointerDown(line, { clientY: height / 2, buttons: 1 })
+    rerender(at(20, true))
+    expect(stands()).toBeCloseTo(moved[0]!, 1)
+    fireEvent.pointerMove(line, { clientY: height / 4, buttons: 1 })
+    expect(stands()).toBeCloseTo(moved[1]!, 1)
+    expect(moved[1]).toBeGreaterThan(moved[0]!)
+    fireEvent.pointerUp(line)
+    expect(stands()).toBeCloseTo(moved[1]!, 1)
+    rerender(at(31, false))
+    expect(stands()).toBe(31)
+  })
 })

@@ -1,4 +1,4 @@
-import { useId, useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { memo, useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { outline, halfWidthAt, type VesselShape } from './vessel'
 
 export interface Mark {
@@ -24,6 +24,8 @@ interface Props {
   label: string
   /** Given where a plan is being made: the level can then be dragged, or moved with the arrow keys. */
   onLevel?: (cm: number) => void
+  /** Whether the level still follows what was last given to {@link onLevel}. */
+  behind?: boolean
   /** What the level says to a screen reader while it is moved. */
   levelText?: string
 }
@@ -44,6 +46,7 @@ export function Cutaway(props: Props) {
     foam,
     label,
     onLevel,
+    behind = false,
     levelText,
   } = props
   const id = useId()
@@ -58,20 +61,29 @@ export function Cutaway(props: Props) {
   const centre = marksWidth + half + WALL
   const x = (cm: number) => round(centre + cm * scale)
   const y = (cm: number) => round(steamRoom + (vessel.heightCm - cm) * scale)
-  const level = levelCm === undefined ? undefined : Math.min(levelCm, vessel.heightCm)
+  // The line stays under the finger; what follows from it comes a moment later.
+  const [held, setHeld] = useState<{ cm: number; down: boolean }>()
+  if (held && !held.down && !behind) setHeld(undefined)
+  const stands = held ? held.cm : levelCm
+  const level = stands === undefined ? undefined : Math.min(stands, vessel.heightCm)
 
   const drag = (event: PointerEvent) => {
     if (!onLevel || !svg.current || (event.type === 'pointermove' && event.buttons === 0)) return
     event.currentTarget.setPointerCapture?.(event.pointerId)
     const box = svg.current.getBoundingClientRect()
     const py = ((event.clientY - box.top) / box.height) * height
-    onLevel(clamp(vessel.heightCm - (py - steamRoom) / scale, 1, vessel.heightCm))
+    const cm = clamp(vessel.heightCm - (py - steamRoom) / scale, 1, vessel.heightCm)
+    setHeld({ cm, down: true })
+    onLevel(cm)
   }
+  const letGo = () => setHeld((line) => line && { ...line, down: false })
   const key = (event: KeyboardEvent) => {
     const step = { ArrowUp: 0.5, ArrowDown: -0.5, PageUp: 2, PageDown: -2 }[event.key]
     if (!onLevel || step === undefined || level === undefined) return
     event.preventDefault()
-    onLevel(clamp(level + step, 1, vessel.heightCm))
+    const cm = clamp(level + step, 1, vessel.heightCm)
+    setHeld({ cm, down: false })
+    onLevel(cm)
   }
 
   return (
@@ -101,7 +113,7 @@ export function Cutaway(props: Props) {
           />
         )}
         {bedCm !== undefined && bedCm > 0 && (
-          <BedPieces vessel={vessel} bedCm={bedCm} x={x} y={y} scale={scale} />
+          <BedPieces vessel={vessel} bedCm={bedCm} left={centre} top={steamRoom} scale={scale} />
         )}
         {level !== undefined && bedCm !== undefined && bedCm > 0 && (
           <rect
@@ -178,6 +190,8 @@ export function Cutaway(props: Props) {
           aria-valuetext={levelText}
           onPointerDown={drag}
           onPointerMove={drag}
+          onPointerUp={letGo}
+          onPointerCancel={letGo}
           onKeyDown={key}
           className="cursor-ns-resize"
         >
@@ -203,45 +217,50 @@ export function Cutaway(props: Props) {
 
 type Axis = (cm: number) => number
 
-/** The bed as loose pieces laid in rows; always the same for the same vessel, so that nothing jumps. */
-function BedPieces({
+/**
+ * The bed as loose pieces laid in rows; always the same for the same vessel, so that nothing jumps. A row is two strokes, rim and piece, for a bed
+ * of some hundred pieces is drawn anew with every move of a finger.
+ */
+const BedPieces = memo(function BedPieces({
   vessel,
   bedCm,
-  x,
-  y,
+  left,
+  top,
   scale,
 }: {
   vessel: VesselShape
   bedCm: number
-  x: Axis
-  y: Axis
+  /** Where the vessel's middle and its rim are. */
+  left: number
+  top: number
   scale: number
 }) {
   const piece = Math.max(3.2, 13 / scale)
-  const pieces = []
+  const thick = piece * scale * 0.38
+  const long = piece * scale * 0.29
+  const rows = []
   for (let row = 0; row * piece * 0.72 < bedCm; row++) {
     const cy = row * piece * 0.72 + piece * 0.4
+    if (cy + piece * 0.25 > bedCm) continue
     const half = halfWidthAt(vessel, Math.max(cy, 0.5)) - piece * 0.35
+    let d = ''
     for (let cx = -half + ((row % 2) * piece) / 2; cx <= half; cx += piece * 1.05) {
-      const turn = (row * 47 + Math.round(cx * 31)) % 180
-      if (cy + piece * 0.25 > bedCm) continue
-      pieces.push(
-        <g key={`${row}:${cx}`} transform={`translate(${x(cx)} ${y(cy)}) rotate(${turn})`}>
-          <rect
-            x={-piece * scale * 0.48}
-            y={-piece * scale * 0.19}
-            width={piece * scale * 0.96}
-            height={piece * scale * 0.38}
-            rx={piece * scale * 0.19}
-            fill="var(--bone)"
-            stroke="var(--bone-line)"
-          />
-        </g>,
-      )
+      const turn = (((row * 47 + Math.round(cx * 31)) % 180) * Math.PI) / 180
+      const dx = long * Math.cos(turn)
+      const dy = long * Math.sin(turn)
+      const px = left + cx * scale
+      const py = top + (vessel.heightCm - cy) * scale
+      d += `M${round(px - dx)} ${round(py - dy)}L${round(px + dx)} ${round(py + dy)}`
     }
+    rows.push(<path key={`${row}r`} d={d} stroke="var(--bone-line)" strokeWidth={thick + 1} />)
+    rows.push(<path key={row} d={d} stroke="var(--bone)" strokeWidth={thick - 1} />)
   }
-  return <g>{pieces}</g>
-}
+  return (
+    <g fill="none" strokeLinecap="round">
+      {rows}
+    </g>
+  )
+})
 
 function RulerTicks({
   vessel,

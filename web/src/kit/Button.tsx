@@ -1,4 +1,4 @@
-import type { ButtonHTMLAttributes } from 'react'
+import type { ButtonHTMLAttributes, Ref } from 'react'
 
 type Tone = 'act' | 'due' | 'plain' | 'quiet'
 
@@ -13,6 +13,7 @@ interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
   tone?: Tone
   /** For wet hands: at least 64 px. */
   large?: boolean
+  ref?: Ref<HTMLButtonElement>
 }
 
 export function Button({ tone = 'plain', large, className = '', ...rest }: Props) {

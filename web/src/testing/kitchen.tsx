@@ -2,6 +2,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { render } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router'
+import { startOutbox } from '../api/outbox'
+import { acted } from '../api/queries'
 import { VisitContext, type Person } from '../kit/session'
 import { edge } from './edge'
 import session from './answers/session.json'
@@ -33,7 +35,7 @@ export function network(answers: Answers): Sent[] {
     const body: unknown = text ? JSON.parse(text) : undefined
     sent.push({ method: request.method, path, body })
     const known = answers[`${request.method} ${path}`] ?? answers[path]
-    const made = typeof known === 'function' ? (known as (body: unknown) => unknown)(body) : known
+    const made = typeof known === 'function' ? await (known as (body: unknown) => unknown)(body) : known
     if (made instanceof Response) return made
     if (made === undefined) return problem(404, `nothing at ${path}`)
     return Response.json(made)
@@ -61,6 +63,7 @@ function Where() {
 /** Shows a place at an address, to somebody in the demo kitchen. */
 export function visit(place: ReactNode, { at = '/', path = '*', who = person() } = {}) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } })
+  startOutbox(acted(client))
   return render(
     <QueryClientProvider client={client}>
       <MemoryRouter initialEntries={[at]}>

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { useBatch, type Card } from '../../api/queries'
 import type { Problem } from '../../api/client'
 import { Button } from '../../kit/Button'
@@ -13,12 +13,20 @@ import { ActSheet } from './ActSheet'
 const FILL_C = 12
 const TOP_UP_C = 85
 
+/** Whether the button of the next act takes the focus on, as when the one before was tapped by the keyboard. */
+let handOn = false
+
 /** The next act as one large button: a tap logs it, or opens the sheet where a figure has to be read first. */
 export function ActButton({ card, due, now }: { card: Card; due: Due; now: number }) {
   const may = useMay()
   const units = useUnits()
   const [sheet, setSheet] = useState(false)
   const [problem, setProblem] = useState<Problem>()
+  const button = useRef<HTMLButtonElement>(null)
+  useEffect(() => {
+    if (handOn) button.current?.focus()
+    handOn = false
+  }, [])
   const minutes = (new Date(due.due).getTime() - now) / 60_000
   const isDue = minutes <= 0
   const late = new Date(due.lateAt).getTime() < now
@@ -37,12 +45,17 @@ export function ActButton({ card, due, now }: { card: Card; due: Due; now: numbe
       return
     }
     setProblem(undefined)
+    handOn = document.activeElement === button.current
     const outcome = await logAll(card.id, usual(due, FILL_C, TOP_UP_C))
-    if (outcome.kind === 'refused') setProblem(outcome.problem)
+    if (outcome.kind === 'refused') {
+      handOn = false
+      setProblem(outcome.problem)
+    }
   }
   return (
     <div className="grid gap-2">
       <Button
+        ref={button}
         tone={isDue ? 'due' : 'act'}
         large
         className="w-full flex-wrap justify-between! gap-y-0 py-2 text-left!"

@@ -9,7 +9,7 @@ import { useMay, useTimes, useUnits } from '../../kit/session'
 import { costName } from '../../words/en'
 import { fromNow } from '../../words/time'
 import { ActButton, amountWords } from './ActButton'
-import { asksFirst, dueWords, kindOf, logAll, usual, type Due } from './acts'
+import { asksFirst, dueKey, dueWords, kindOf, logAll, usual, type Due } from './acts'
 import { Deliver } from '../coldside/Deliver'
 
 /** What is next, what comes after, and what may be logged at any time. */
@@ -24,13 +24,13 @@ export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: string) =
       <Heading aside={next && new Date(next.lateAt).getTime() < now ? costName[next.cost] : undefined}>
         Next
       </Heading>
-      {next && <ActButton card={card} due={next} now={now} />}
+      {next && <ActButton key={dueKey(next)} card={card} due={next} now={now} />}
       {onShelf && <Deliver page={page} />}
       {!next && !onShelf && <p className="text-18 text-quiet m-0">Nothing is left to do here.</p>}
       {later.length > 0 && (
         <ol className="m-0 mt-4 grid list-none p-0">
-          {later.map((due, i) => (
-            <Later key={i} page={page} due={due} now={now} onAsk={onAsk} />
+          {later.map((due) => (
+            <Later key={dueKey(due)} page={page} due={due} now={now} onAsk={onAsk} />
           ))}
         </ol>
       )}

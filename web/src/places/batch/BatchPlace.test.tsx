@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Page } from '../../api/queries'
@@ -125,6 +125,38 @@ describe('a batch at its simmer', () => {
     fireEvent.click(await screen.findByRole('button', { name: 'Ladle' }))
     await screen.findByRole('radiogroup', { name: 'Ladle card' })
     expect(screen.getByRole('button', { name: 'Log' })).toHaveProperty('disabled', true)
+  })
+
+  it('keeps every button its act when one before it is done, so that no finger finds another one under it', async () => {
+    const before = answer<Page>('batch-simmer')
+    const [, second, ...rest] = before.card.due
+    const after = { ...before, card: { ...before.card, due: [before.card.due[0]!, ...rest] } }
+    const acted = { [`POST /api/batches/${before.card.id}/acts`]: after }
+    const { sent } = open('batch-simmer', (p) => p, person(), acted)
+    const buttons = () => screen.getAllByRole('button', { name: /: log now$/ })
+    await screen.findByRole('region', { name: 'Acts' })
+    const stood = new Map(buttons().map((button) => [button.getAttribute('aria-label'), button]))
+    expect(stood.size).toBe(before.card.due.length - 1)
+    fireEvent.click(screen.getByRole('button', { name: 'Skimmed' }))
+    fireEvent.click(within(await screen.findByRole('dialog')).getByRole('button', { name: 'Log' }))
+    await logged(sent)
+    await waitFor(() => expect(buttons()).toHaveLength(stood.size - 1))
+    expect(second).toBeDefined()
+    for (const button of buttons()) expect(stood.get(button.getAttribute('aria-label'))).toBe(button)
+  })
+
+  it('leaves a hand at the keyboard where the next act stands', async () => {
+    const before = answer<Page>('batch-cool')
+    const due = before.card.due.find((d) => d.kind === 'READ_COOLING')!
+    const start = { ...due, kind: 'BEGIN_COOLING' as const }
+    const page = { ...before, card: { ...before.card, due: [start, due] } }
+    const after = { ...before, card: { ...before.card, due: [due] } }
+    open('batch-cool', () => page, person(), { [`POST /api/batches/${before.card.id}/acts`]: after })
+    const button = await screen.findByRole('button', { name: /^Start cooling/ })
+    button.focus()
+    fireEvent.click(button)
+    await waitFor(() => expect(screen.queryByRole('button', { name: /^Start cooling/ })).toBeNull())
+    expect(document.activeElement).toBe(screen.getByRole('button', { name: /^Read the cooling/ }))
   })
 
   it('puts in what goes in together at one tap, each its own entry', async () => {

@@ -5,6 +5,9 @@ import { beginName, dueName, endName } from '../../words/en'
 
 export type Due = Schemas['DueView']
 
+/** Which act it is, however its time moves: a button keeps its act, so that no finger on its way down finds another one under it. */
+export const dueKey = (due: Due) => `${due.kind}:${due.step}:${due.parts.map((part) => part.id).join('+')}`
+
 /** Which event an act due becomes. */
 const kinds: Record<string, string> = {
   WEIGH: 'weighed-in',

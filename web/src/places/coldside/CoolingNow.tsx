@@ -3,6 +3,7 @@ import { useBatch } from '../../api/queries'
 import { useTimes } from '../../kit/session'
 import { ActButton } from '../batch/ActButton'
 import { BatchCooling } from '../batch/BatchCooling'
+import { dueKey } from '../batch/acts'
 
 export function CoolingNow({ id }: { id: string }) {
   const batch = useBatch(id)
@@ -20,7 +21,7 @@ export function CoolingNow({ id }: { id: string }) {
       <BatchCooling page={batch.data} />
       {next && (
         <div className="mt-4 max-w-[420px]">
-          <ActButton card={card} due={next} now={now} />
+          <ActButton key={dueKey(next)} card={card} due={next} now={now} />
         </div>
       )}
     </article>

@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Call, Charge } from '../../api/queries'
@@ -41,6 +41,36 @@ describe('a charge', () => {
       expect(within(pot).getByText(figure)).toBeTruthy()
     const litres = within(pot).getByText('Litres out').parentElement!.textContent
     expect(Number.parseFloat(/likely ([\d.]+)/.exec(litres)![1]!)).toBeCloseTo(charge.forecast.yieldL.p10, 0)
+  })
+
+  it('answers one wish at a time while a finger drags, and of those in between only the last', async () => {
+    const waiting: (() => void)[] = []
+    let held = false
+    const later = (body: unknown) => {
+      const charge = answer<Charge>('charge-white')
+      charge.waterL = (body as { value: number }).value
+      return held ? new Promise((resolve) => waiting.push(() => resolve(charge))) : charge
+    }
+    const { sent } = open('charge-white', undefined, { more: { '/api/charges': later } })
+    const line = await screen.findByRole('slider', { name: 'Water line' })
+    held = true
+    const before = asked(sent).length
+    for (let i = 0; i < 5; i++) fireEvent.keyDown(line, { key: 'ArrowDown' })
+    await waitFor(() => expect(waiting).toHaveLength(1))
+    expect(asked(sent)).toHaveLength(before + 1)
+    expect(screen.getByRole('button', { name: 'Accept this plan' })).toHaveProperty('disabled', true)
+    waiting[0]!()
+    await waitFor(() => expect(waiting).toHaveLength(2))
+    held = false
+    waiting[1]!()
+    const [first, last] = asked(sent).slice(before)
+    expect(last!.value).toBeLessThan(first!.value as number)
+    await waitFor(() =>
+      expect(line.getAttribute('aria-valuetext')).toContain(
+        `${(last!.value as number).toFixed(1)} L of water`,
+      ),
+    )
+    expect(asked(sent)).toHaveLength(before + 2)
   })
 
   it('says how sure it is of each figure that it foretells', async () => {

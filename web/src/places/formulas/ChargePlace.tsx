@@ -97,7 +97,7 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
       </div>
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,330px)_minmax(0,1fr)_minmax(0,320px)]">
         <ChargeControls charge={it} wish={wish} onWish={setWish} problem={charge.error ?? undefined} />
-        <ChargePot charge={it} colour={colour} onWish={setWish} wish={wish} />
+        <ChargePot charge={it} behind={charge.behind} colour={colour} onWish={setWish} wish={wish} />
         <div className="grid content-start gap-4">
           <CalmWeighOut charge={calm} wish={calmWish} onWish={setWish} />
           <ChargePapers request={request} slug={slug} />
@@ -109,7 +109,7 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
         call={call}
         startNow={wish.startNow ?? false}
         onStartNow={(startNow) => setWish({ ...wish, startNow })}
-        busy={accept.isPending || charge.isPlaceholderData}
+        busy={accept.isPending || charge.behind}
         problem={accept.error ?? undefined}
         onAccept={() => accept.mutate(it)}
       />

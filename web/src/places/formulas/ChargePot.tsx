@@ -12,11 +12,14 @@ import type { Wish } from './wish'
 /** The pot in section with a water line that can be dragged; what follows from it stands beside. */
 export function ChargePot({
   charge,
+  behind,
   colour,
   wish,
   onWish,
 }: {
   charge: Charge
+  /** Whether another charge has been wished for and is on its way. */
+  behind: boolean
   colour: string
   wish: Wish
   onWish: (wish: Wish) => void
@@ -49,6 +52,7 @@ export function ChargePot({
             : { unit: 'cm', perCm: 1, every: 5 }
         }
         onLevel={drag}
+        behind={behind}
         levelText={`${units.litres(charge.waterL)} of water, ${units.cm(levels.filledBelowRimCm)} below the rim`}
         label={`${vessel.name} in section with ${units.kg(charge.bedKg)} of ${charge.bedName} under ${units.litres(charge.waterL)} of water`}
       />

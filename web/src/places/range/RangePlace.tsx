@@ -7,7 +7,7 @@ import { ActsRuler, type RulerAct } from '../../graphics/ActsRuler'
 import { useKeys } from '../../kit/keys'
 import { Empty, Failed, Heading, Loading } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
-import { dueWords } from '../batch/acts'
+import { dueKey, dueWords } from '../batch/acts'
 import { RangeVessel } from './RangeVessel'
 
 /** What needs my hands now? */
@@ -144,8 +144,8 @@ function Hob({ batches, now }: { batches: Card[]; now: number }) {
 function acts(batches: Card[], now: number): RulerAct[] {
   return batches
     .flatMap((card) =>
-      card.due.map((due, i) => ({
-        id: `${card.id}:${i}`,
+      card.due.map((due) => ({
+        id: `${card.id}:${dueKey(due)}`,
         vessel: card.vessel.name,
         words: dueWords(due),
         minute: (new Date(due.due).getTime() - now) / 60_000,

@@ -6,7 +6,7 @@ import { useTimes, useUnits } from '../../kit/session'
 import { stageName } from '../../words/en'
 import { duration, fromNow } from '../../words/time'
 import { ActButton } from '../batch/ActButton'
-import { dueWords } from '../batch/acts'
+import { dueKey, dueWords } from '../batch/acts'
 
 /** One working vessel: its section, its litres, its clock, its next act. */
 export function RangeVessel({
@@ -79,7 +79,7 @@ export function RangeVessel({
           {late && `: ${duration(card.lateMin)} late`}
         </p>
         {next ? (
-          <ActButton card={card} due={next} now={now} />
+          <ActButton key={dueKey(next)} card={card} due={next} now={now} />
         ) : (
           <p className="text-18 text-quiet m-0 flex min-h-[64px] items-center">Nothing due</p>
         )}

@@ -51,7 +51,7 @@ class ChargeEndpoint {
     @PostMapping(path = "/api/charges/table.csv", produces = "text/csv;charset=UTF-8")
     ResponseEntity<String> table(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
         person.require(Role.Right.READ);
-        Planning.Proposed proposed = planning.propose(person.kitchenId(), request);
+        Planning.Proposed proposed = planning.glance(person.kitchenId(), request);
         return ResponseEntity.ok().body(ChargeCsv.write(proposed.charge()));
     }
 
@@ -59,7 +59,7 @@ class ChargeEndpoint {
     @PostMapping(path = "/api/charges/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> sheet(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
         person.require(Role.Right.READ);
-        Planning.Proposed proposed = planning.propose(person.kitchenId(), request);
+        Planning.Proposed proposed = planning.glance(person.kitchenId(), request);
         return ResponseEntity.ok(ProductionSheet.of(
                 proposed.kitchen().name(),
                 proposed.charge(),
@@ -94,7 +94,7 @@ class ChargeEndpoint {
     @PostMapping("/api/charges")
     ChargeView solve(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
         person.require(Role.Right.READ);
-        Planning.Proposed proposed = planning.propose(person.kitchenId(), request);
+        Planning.Proposed proposed = planning.glance(person.kitchenId(), request);
         return ChargeView.of(proposed, request.readyBy(), request.schools());
     }
 }

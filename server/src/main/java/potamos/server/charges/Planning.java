@@ -4,9 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import potamos.core.batch.Plan;
@@ -17,7 +15,6 @@ import potamos.core.charge.Goal;
 import potamos.core.charge.Pot;
 import potamos.core.charge.TrimBank;
 import potamos.core.charge.VesselSplit;
-import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.formula.Formula;
 import potamos.core.heat.Burner;
@@ -25,7 +22,6 @@ import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.core.schedule.Planner;
-import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Vessel;
 import potamos.server.KitchenClock;
 import potamos.server.exchange.FormulaForm;
@@ -34,25 +30,18 @@ import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
 import potamos.server.problems.NotFound;
-import potamos.server.trim.TrimBox;
 
 /** Lays a plan: formula, vessel and goal to a charge, a way of cooling, and times. */
 @Service
 public class Planning {
 
-    private static final double SMALLEST_BAIN_L = 5;
-
     private final Formulas formulas;
-    private final Kitchens kitchens;
-    private final TrimBox trim;
-    private final VesselsInUse inUse;
+    private final Sites sites;
     private final KitchenClock clock;
 
-    Planning(Formulas formulas, Kitchens kitchens, TrimBox trim, VesselsInUse inUse, KitchenClock clock) {
+    Planning(Formulas formulas, Sites sites, KitchenClock clock) {
         this.formulas = formulas;
-        this.kitchens = kitchens;
-        this.trim = trim;
-        this.inUse = inUse;
+        this.sites = sites;
         this.clock = clock;
     }
 
@@ -78,32 +67,19 @@ public class Planning {
             List<Fit> fits,
             double mostOutL) {}
 
-    private Site site(String kitchenId) {
-        Map<String, BedKind> beds = new HashMap<>();
-        kitchens.beds(kitchenId).forEach(kind -> beds.put(kind.id(), kind));
-        return new Site(
-                kitchens.of(kitchenId),
-                kitchens.vessels(kitchenId),
-                kitchens.burners(kitchenId),
-                kitchens.containers(kitchenId).stream()
-                        .map(Thing::figures)
-                        .filter(c -> c.container().holds().litres() >= SMALLEST_BAIN_L)
-                        .map(c -> new ContainerSplit.Owned(c.container(), c.owned()))
-                        .toList(),
-                kitchens.ovens(kitchenId).stream().map(Thing::figures).toList(),
-                trim.deposits(kitchenId),
-                beds,
-                inUse.of(kitchenId));
-    }
-
     /**
-     * Solves a charge and lays its times.
+     * Solves a charge and lays its times, for what is going to be made.
      *
      * @throws Refusal  with the field when nothing meets the goal
      * @throws NotFound when formula, vessel or burner are not this kitchen's
      */
     public Proposed propose(String kitchenId, ChargeRequest request) {
-        return propose(site(kitchenId), base(kitchenId, request), request);
+        return propose(sites.of(kitchenId), base(kitchenId, request), request);
+    }
+
+    /** The same for a look at what could be made. */
+    Proposed glance(String kitchenId, ChargeRequest request) {
+        return propose(sites.glance(kitchenId), base(kitchenId, request), request);
     }
 
     private Proposed propose(Site site, Formula base, ChargeRequest request) {
@@ -155,7 +131,7 @@ public class Planning {
 
     /** What each other school would change, in the vessel that the charge stands in. */
     List<Effects.EffectView> effects(String kitchenId, ChargeRequest request) {
-        Site site = site(kitchenId);
+        Site site = sites.glance(kitchenId);
         Goal goal = goal(request);
         Formula base = base(kitchenId, request);
         Burner burner = site.burner(request.burnerId()).figures();
@@ -182,7 +158,7 @@ public class Planning {
 
     /** Every formula in use with one goal: what would it take, and would it be ready. */
     List<ChargeEndpoint.OverviewView> overview(String kitchenId, ChargeRequest asked) {
-        Site site = site(kitchenId);
+        Site site = sites.glance(kitchenId);
         return formulas.all(kitchenId).stream()
                 .map(formula -> overviewOf(site, formula, asked.of(formula.slug())))
                 .toList();
@@ -228,7 +204,7 @@ public class Planning {
         if (!(goal(request) instanceof Goal.Litres litres)) {
             throw Refusal.of("goal", "only litres are split over vessels");
         }
-        Site site = site(kitchenId);
+        Site site = sites.glance(kitchenId);
         Formula formula = Choices.of(base(kitchenId, request), request, site.beds());
         Burner burner = site.burner(request.burnerId()).figures();
         List<Thing<Vessel>> free = site.vessels().stream()
