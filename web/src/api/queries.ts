@@ -2,11 +2,12 @@ import {
   type QueryClient,
   hashKey,
   keepPreviousData,
+  queryOptions,
   useMutation,
   useQuery,
   useQueryClient,
 } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
+import { useEffect, useLayoutEffect, useState } from 'react'
 import type { Problem } from './client'
 import { api, data, type Schemas } from './client'
 import { setServerTime } from './clock'
@@ -80,19 +81,29 @@ export const useKitchen = () =>
  * finish, and of those that were wished for meanwhile only the last is asked: giving each up for the next would answer none until the finger rests.
  */
 export function useCharge(request: ChargeRequest | undefined) {
+  const client = useQueryClient()
   const [asked, setAsked] = useState(request)
-  const query = useQuery<Charge, Problem>({
-    queryKey: ['charge', asked],
-    queryFn: ({ signal }) => data(api.POST('/api/charges', { body: asked!, signal })),
+  const query = useQuery({
+    ...charged(asked),
     enabled: asked !== undefined,
     placeholderData: keepPreviousData,
-    gcTime: 10_000,
-    retry: false,
   })
+  // The observer asks after the picture is painted; a finger that drags does not wait for that.
+  useLayoutEffect(() => {
+    if (asked) void client.prefetchQuery(charged(asked))
+  }, [client, asked])
   const behind = hashKey([asked]) !== hashKey([request])
   if (behind && !query.isFetching) setAsked(request)
   return { ...query, behind: behind || query.isPlaceholderData }
 }
+
+const charged = (request: ChargeRequest | undefined) =>
+  queryOptions<Charge, Problem>({
+    queryKey: ['charge', request],
+    queryFn: ({ signal }) => data(api.POST('/api/charges', { body: request!, signal })),
+    gcTime: 10_000,
+    retry: false,
+  })
 
 /** What each other school would change in a charge. */
 export const useEffects = (request: ChargeRequest | undefined) =>

@@ -1,12 +1,35 @@
+type Look = Intl.DateTimeFormatOptions
+
+const CLOCK: Look = { hour: '2-digit', minute: '2-digit' }
+const DAY: Look = {}
+const WEEKDAY: Look = { weekday: 'short', day: 'numeric', month: 'short' }
+const PARTS: Look = {
+  hourCycle: 'h23',
+  year: 'numeric',
+  month: '2-digit',
+  day: '2-digit',
+  hour: '2-digit',
+  minute: '2-digit',
+}
+
+// Making a formatter costs more than a whole page of times does; each is made once.
+const made = new Map<Look, Map<string, Intl.DateTimeFormat>>()
+
+function formatter(look: Look, zone: string, language = 'en-GB'): Intl.DateTimeFormat {
+  const ofLook = made.get(look) ?? new Map<string, Intl.DateTimeFormat>()
+  made.set(look, ofLook)
+  const known = ofLook.get(zone) ?? new Intl.DateTimeFormat(language, { ...look, timeZone: zone })
+  ofLook.set(zone, known)
+  return known
+}
+
 /** Times as the kitchen's clock shows them, whatever zone the tablet thinks it is in. */
 export function clockTime(instant: string | number | Date, zone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(
-    new Date(instant),
-  )
+  return formatter(CLOCK, zone).format(new Date(instant))
 }
 
 export function dayOf(instant: string | number | Date, zone: string): string {
-  return new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(new Date(instant))
+  return formatter(DAY, zone, 'en-CA').format(new Date(instant))
 }
 
 /** «14:30», «tomorrow 10:30», «Thu 26 Nov 10:30». */
@@ -16,23 +39,13 @@ export function dayTime(instant: string | number | Date, now: number, zone: stri
   if (day === dayOf(now, zone)) return time
   if (day === dayOf(now + 86_400_000, zone)) return `tomorrow ${time}`
   if (day === dayOf(now - 86_400_000, zone)) return `yesterday ${time}`
-  const date = new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    timeZone: zone,
-  }).format(new Date(instant))
+  const date = formatter(WEEKDAY, zone).format(new Date(instant))
   return `${date} ${time}`
 }
 
 /** A day without a time: «Fri 27 Nov». */
 export function plainDay(day: string): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    timeZone: 'UTC',
-  }).format(new Date(`${day}T12:00:00Z`))
+  return formatter(WEEKDAY, 'UTC').format(new Date(`${day}T12:00:00Z`))
 }
 
 /** «45 min», «3 h 05». */
@@ -66,15 +79,7 @@ export function fromNow(instant: string | number, now: number): string {
 export function instantOf(local: string, zone: string): Date {
   const asUtc = new Date(`${local}:00Z`)
   const offset = (at: Date) => {
-    const parts = new Intl.DateTimeFormat('en-CA', {
-      timeZone: zone,
-      hourCycle: 'h23',
-      year: 'numeric',
-      month: '2-digit',
-      day: '2-digit',
-      hour: '2-digit',
-      minute: '2-digit',
-    }).formatToParts(at)
+    const parts = formatter(PARTS, zone, 'en-CA').formatToParts(at)
     const part = (type: string) => parts.find((p) => p.type === type)?.value ?? '0'
     const shown = Date.UTC(
       Number(part('year')),
