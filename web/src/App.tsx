@@ -6,6 +6,7 @@ import { Shell } from './kit/Shell'
 import { Empty, Failed, Loading } from './kit/Note'
 import { SignIn } from './places/visit/SignIn'
 import { FirstRun } from './places/visit/FirstRun'
+import { AlarmStrip } from './places/range/AlarmStrip'
 import { RangePlace } from './places/range/RangePlace'
 import { CallsPlace } from './places/calls/CallsPlace'
 
@@ -38,7 +39,7 @@ export function App() {
     <VisitContext
       value={{ person, kitchen: session.data.kitchen ?? '', zone: session.data.timeZone ?? 'UTC' }}
     >
-      <Shell connected={connected}>
+      <Shell connected={connected} alarms={person.rights.includes('ACT') && <AlarmStrip />}>
         <Suspense fallback={<Loading what="the place" />}>
           <Routes>
             <Route path="/" element={<Navigate to={home} replace />} />

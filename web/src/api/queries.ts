@@ -76,6 +76,10 @@ export const useDeliveries = () =>
 export const useKitchen = () =>
   useQuery({ queryKey: ['kitchen'], queryFn: () => data(api.GET('/api/kitchen')), staleTime: 60_000 })
 
+/** The burners as they lie on the range. */
+export const useHob = () =>
+  useQuery({ queryKey: ['hob'], queryFn: () => data(api.GET('/api/kitchen/hob')), staleTime: 60_000 })
+
 /**
  * The charge for a request; the one before stays in view while the next is on its way. While a finger drags, the one that is under way is let
  * finish, and of those that were wished for meanwhile only the last is asked: giving each up for the next would answer none until the finger rests.
@@ -184,7 +188,7 @@ export function useChange<Input, Output>(change: (input: Input) => Promise<Outpu
 const TOUCHES: Record<string, string[]> = {
   batches: ['range', 'batch', 'batches', 'lots', 'lot', 'deliveries', 'calls'],
   calls: ['calls'],
-  kitchen: ['kitchen', 'charge'],
+  kitchen: ['kitchen', 'hob', 'range', 'charge'],
   formulas: ['formulas', 'menu', 'charge'],
   trim: ['trim', 'charge'],
   clock: ['session', 'range', 'batch', 'calls', 'charge'],

@@ -21,7 +21,16 @@ const places = [
 ] as const
 
 /** What every place stands in: its name and the others', the kitchen's clock, what waits to be sent, and the way back. */
-export function Shell({ connected, children }: { connected: boolean; children: ReactNode }) {
+export function Shell({
+  connected,
+  alarms,
+  children,
+}: {
+  connected: boolean
+  /** What must be heard wherever one is. Hangs below the header, over the page: nothing that a hand is about to tap may move. */
+  alarms?: ReactNode
+  children: ReactNode
+}) {
   const may = useMay()
   const navigate = useNavigate()
   const { now, clock } = useTimes()
@@ -68,7 +77,10 @@ export function Shell({ connected, children }: { connected: boolean; children: R
           {clock(now)}
         </time>
         <PersonMenu onKeys={() => setKeysOpen(true)} />
-        <Waiting connected={connected} />
+        <div className="absolute inset-x-0 top-full">
+          <Waiting connected={connected} />
+          {alarms}
+        </div>
       </header>
       {outbox.refused.length > 0 && (
         <div
@@ -123,7 +135,7 @@ export function Shell({ connected, children }: { connected: boolean; children: R
 /** Shorter than this is no matter for words: every act waits for a moment, and every page connects anew. */
 const WORTH_SAYING_MS = 1500
 
-/** What has not reached the server yet. Hangs below the header, over the page: nothing that a hand is about to tap may move. */
+/** What has not reached the server yet. */
 function Waiting({ connected }: { connected: boolean }) {
   const { waiting } = useOutbox()
   const trouble = !connected || waiting.length > 0
@@ -140,7 +152,7 @@ function Waiting({ connected }: { connected: boolean }) {
   return (
     <p
       role="status"
-      className="border-amber bg-amber-ground text-15 text-amber absolute inset-x-0 top-full m-0 border-b px-4 py-2 md:px-6"
+      className="border-amber bg-amber-ground text-15 text-amber m-0 border-b px-4 py-2 md:px-6"
     >
       {connected ? '' : 'No connection. What you log is kept here and sent when it is back. '}
       {waiting.length > 0 &&

@@ -28,6 +28,7 @@ export const keySheet: [string, string][] = [
   ['w', 'water in'],
   ['j', 'judge the end'],
   ['1 … 9', 'open a vessel'],
+  ['f', 'big figures, or the pots'],
   ['z', 'undo the last act'],
   ['g', 'go to the range'],
   ['?', 'this sheet'],

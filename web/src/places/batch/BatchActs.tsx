@@ -11,6 +11,7 @@ import { fromNow } from '../../words/time'
 import { ActButton, amountWords } from './ActButton'
 import { asksFirst, dueKey, dueWords, kindOf, logAll, usual, type Due } from './acts'
 import { Deliver } from '../coldside/Deliver'
+import { StandsOn } from './StandsOn'
 
 /** What is next, what comes after, and what may be logged at any time. */
 export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: string) => void }) {
@@ -48,6 +49,7 @@ export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: string) =
           )}
         </div>
       )}
+      <StandsOn page={page} />
       {may('JUDGE') && card.strainedL === undefined && card.stage !== 'ABANDONED' && <GiveUp page={page} />}
     </section>
   )

@@ -127,6 +127,20 @@ describe('a batch at its simmer', () => {
     expect(screen.getByRole('button', { name: 'Log' })).toHaveProperty('disabled', true)
   })
 
+  it('says which burner the vessel stands on, and moves it to another', async () => {
+    const hob = answer<{ burnerId: string; name: string }[]>('hob')
+    const { page, sent } = open('batch-simmer', (p) => p, person(), { '/api/kitchen/hob': hob })
+    const stands = await screen.findByRole('combobox', { name: 'Stands on' })
+    expect(stands).toHaveProperty('value', page.card.burnerId)
+    const other = hob.find((place) => place.burnerId !== page.card.burnerId)!
+    fireEvent.change(stands, { target: { value: other.burnerId } })
+    await expect.poll(() => sent.filter((s) => s.method === 'PUT').length).toBe(1)
+    expect(sent.find((s) => s.method === 'PUT')).toMatchObject({
+      path: `/api/batches/${page.card.id}/burner`,
+      body: { burnerId: other.burnerId },
+    })
+  })
+
   it('keeps every button its act when one before it is done, so that no finger finds another one under it', async () => {
     const before = answer<Page>('batch-simmer')
     const [, second, ...rest] = before.card.due

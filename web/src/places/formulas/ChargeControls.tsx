@@ -3,6 +3,7 @@ import type { Charge } from '../../api/queries'
 import { Choice } from '../../kit/Choice'
 import { NumberField } from '../../kit/NumberField'
 import { Note } from '../../kit/Note'
+import { SelectField } from '../../kit/SelectField'
 import { useUnits } from '../../kit/session'
 import { BedMix } from './BedMix'
 import { WaterRule } from './WaterRule'
@@ -94,6 +95,17 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
           ))}
         </div>
       </fieldset>
+      {charge.burners.length > 1 && (
+        <SelectField
+          label="Burner"
+          value={charge.burnerId}
+          onValue={(burner) => onWish({ ...wish, burner })}
+          options={charge.burners.map((burner) => ({
+            value: burner.id,
+            name: `${burner.name}, ${burner.ratedKw} kW${burner.free ? '' : ', taken'}`,
+          }))}
+        />
+      )}
       <WaterRule charge={charge} wish={wish} onWish={onWish} />
       <BedMix charge={charge} wish={wish} onWish={onWish} />
     </section>

@@ -9,6 +9,7 @@ export interface Wish {
   goal: GoalKind
   value?: number
   vessel?: string
+  burner?: string
   simmerMin?: number
   startNow?: boolean
   /** When it is wanted, on the kitchen's clock; a call says that itself. */
@@ -52,6 +53,7 @@ export function readWish(params: URLSearchParams, litres = 10): Wish {
     goal: goals.includes(goal) ? goal : 'LITRES',
     value: goal === 'VESSEL' ? undefined : value ? Number(value) : litres,
     vessel: params.get('vessel') ?? undefined,
+    burner: params.get('burner') ?? undefined,
     simmerMin: params.has('simmer') ? Number(params.get('simmer')) : undefined,
     startNow: params.get('start') === 'now',
     by: params.get('by') ?? undefined,
@@ -68,6 +70,7 @@ export function writeWish(wish: Wish): URLSearchParams {
   made.set('goal', wish.goal)
   if (wish.value !== undefined) made.set('value', String(Math.round(wish.value * 1000) / 1000))
   if (wish.vessel) made.set('vessel', wish.vessel)
+  if (wish.burner) made.set('burner', wish.burner)
   if (wish.simmerMin !== undefined) made.set('simmer', String(wish.simmerMin))
   if (wish.startNow) made.set('start', 'now')
   if (wish.by) made.set('by', wish.by)
@@ -100,6 +103,7 @@ export function requestOf(wish: Wish, formula: string): ChargeRequest {
     goal: wish.goal,
     value: wish.value,
     vesselId: wish.vessel,
+    burnerId: wish.burner,
     schools,
     bed: bed.length ? bed.map(([kind, share]) => ({ kind, share })) : undefined,
     cutMm: Object.keys(wish.cut).length ? wish.cut : undefined,

@@ -8,6 +8,7 @@ import { BedsTable } from './BedsTable'
 import { Drawing, fieldsOf, freshOf, nameOf, retireThing, saveThing, valuesOf, type Kind } from './equipment'
 import { DevicesSection } from './DevicesSection'
 import { EquipmentSheet } from './EquipmentSheet'
+import { HobSection } from './HobSection'
 import { LimitsSection } from './LimitsSection'
 import { SettingsSheet } from './SettingsSheet'
 import { TokensSection } from './TokensSection'
@@ -94,6 +95,7 @@ export default function KitchenPlace() {
         <Things title="Stations" rows={it.stations.map((s) => ({ id: s.id, name: s.name, says: '' }))} />
         <LimitsSection limits={it.limits} shipped={it.shipped} />
       </div>
+      <HobSection />
       <BedsTable beds={it.beds} />
       <DevicesSection vessels={it.vessels} />
       {setUp && <TokensSection />}

@@ -3,10 +3,12 @@ import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Card, Page } from '../../api/queries'
 import { answer, network, person, visit } from '../../testing/kitchen'
+import { counted, lay, type Place } from './HobMap'
 import { RangePlace } from './RangePlace'
 
 interface Range {
   now: string
+  hob: Place[]
   batches: Card[]
   moved: { batchId: string; becauseBatchId: string; late: boolean }[]
 }
@@ -26,7 +28,7 @@ describe('the range', () => {
     const { shown } = open()
     for (const card of shown.batches) {
       const pot = await screen.findByRole('article', { name: new RegExp(`^${card.vessel.name}`) })
-      expect(within(pot).getByText(card.formulaName)).toBeTruthy()
+      expect(pot.textContent).toContain(card.formulaName)
       expect(within(pot).getByText(/^Ready /)).toBeTruthy()
     }
     const veal = screen.getByRole('article', { name: 'Broad 40, Simmer' })
@@ -73,7 +75,7 @@ describe('the range', () => {
     const { shown } = open()
     await screen.findByRole('article', { name: 'Broad 40, Simmer' })
     fireEvent.keyDown(document.body, { key: '2' })
-    expect(screen.getByLabelText('address').textContent).toBe(`/batches/${shown.batches[1]!.id}`)
+    expect(screen.getByLabelText("address").textContent).toBe(`/batches/${counted(lay(shown.hob, shown.batches))[1]!.id}`)
   })
 
   it('logs what needs no figure at one tap', async () => {
@@ -159,5 +161,73 @@ describe('the range', () => {
     const pot = await screen.findByRole('article', { name: 'Broad 40, Simmer' })
     expect(pot.textContent).toMatch(/\d\.\d\d gal/)
     expect(pot.textContent).not.toMatch(/\d L\b/)
+  })
+})
+
+describe('the vessels on the hob', () => {
+  const pots = range().batches
+  const on = (card: Card, burnerId: string | undefined, since = card.since): Card => ({
+    ...card,
+    burnerId,
+    since,
+    onTheHob: burnerId !== undefined,
+  })
+
+  it('stand on their burners row by row, the rest beside the range', () => {
+    const hob = range().hob
+    const [first, second, third] = pots as [Card, Card, Card]
+    const back = hob.find((place) => place.row === 0 && place.column === 1)!
+    const front = hob.find((place) => place.row === 1 && place.column === 0)!
+    const laid = lay(hob, [on(first, front.burnerId), on(second, back.burnerId), on(third, undefined)])
+    expect(laid.rows[0]!.map((at) => at.card?.id)).toEqual([undefined, second.id, undefined])
+    expect(laid.rows[1]![0]!.card?.id).toBe(first.id)
+    expect(counted(laid).map((card) => card.id)).toEqual([second.id, first.id, third.id])
+  })
+
+  it('of two that share a burner the one that has been there longer has it', () => {
+    const hob = range().hob
+    const [first, second] = pots as [Card, Card]
+    const burner = hob[0]!.burnerId
+    const laid = lay(hob, [
+      on(first, burner, '2026-11-25T09:00:00Z'),
+      on(second, burner, '2026-11-25T07:00:00Z'),
+    ])
+    expect(laid.rows[0]![0]!.card?.id).toBe(second.id)
+    expect(laid.beside.map((card) => card.id)).toEqual([first.id])
+  })
+
+  it('say which burner they stand on or wait for, and free burners say that they are free', async () => {
+    const hob = range().hob
+    const [first, second] = pots as [Card, Card]
+    const burner = hob[0]!
+    open((r) => ({
+      ...r,
+      batches: [
+        on(first, burner.burnerId, '2026-11-25T07:00:00Z'),
+        on(second, burner.burnerId, '2026-11-25T09:00:00Z'),
+      ],
+    }))
+    const there = await screen.findByRole('article', { name: new RegExp(`^${first.vessel.name}`) })
+    expect(there.textContent).toContain(`on ${burner.name}`)
+    const waits = screen.getByRole('article', { name: new RegExp(`^${second.vessel.name}`) })
+    expect(waits.textContent).toContain(`waits for ${burner.name}`)
+    const row = screen.getByRole('list', { name: 'Burners, row 1 from the back' })
+    expect(within(row).getByText(hob.find((p) => p.row === 0 && p !== burner)!.name)).toBeTruthy()
+    expect(within(row).getAllByText(/kW, free$/).length).toBe(hob.filter((p) => p.row === 0).length - 1)
+  })
+
+  it('are shown in big figures on a screen that was asked to, and stay so', async () => {
+    localStorage.clear()
+    const { shown } = open()
+    fireEvent.click(await screen.findByRole('button', { name: 'Big figures' }))
+    const pot = screen.getByRole('article', { name: 'Broad 40, Simmer' })
+    expect(within(pot).queryByRole('img')).toBeNull()
+    expect(within(pot).getByText(/\d+\.\d L/).className).toContain('text-60')
+    expect(screen.getAllByRole('article')).toHaveLength(shown.batches.length)
+    expect(localStorage.getItem('range.big')).toBe('yes')
+    fireEvent.keyDown(document.body, { key: 'f' })
+    expect(
+      within(await screen.findByRole('article', { name: 'Broad 40, Simmer' })).getByRole('img'),
+    ).toBeTruthy()
   })
 })

@@ -1,13 +1,17 @@
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { useCalls, useRange, type Card } from '../../api/queries'
 import { OvenTrays } from '../../graphics/OvenTrays'
 import { ActsRuler, type RulerAct } from '../../graphics/ActsRuler'
+import { Button } from '../../kit/Button'
 import { useKeys } from '../../kit/keys'
 import { Empty, Failed, Heading, Loading } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
 import { dueKey, dueWords } from '../batch/acts'
+import { useSound } from './alarms'
+import { BigFigures } from './BigFigures'
+import { counted, HobMap, lay, type Laid } from './HobMap'
 import { RangeVessel } from './RangeVessel'
 
 /** What needs my hands now? */
@@ -16,14 +20,20 @@ export function RangePlace() {
   const calls = useCalls()
   const navigate = useNavigate()
   const { now, clock } = useTimes()
-  const batches = useMemo(() => range.data?.batches ?? [], [range.data])
+  const [big, setBig] = useBig()
+  const [sound, setSound] = useSound()
+  const laid = useMemo(() => lay(range.data?.hob ?? [], range.data?.batches ?? []), [range.data])
+  const batches = useMemo(() => counted(laid), [laid])
   useKeys(
     useMemo(
       () =>
-        Object.fromEntries(
-          batches.slice(0, 9).map((card, i) => [String(i + 1), () => void navigate(`/batches/${card.id}`)]),
-        ),
-      [batches, navigate],
+        Object.fromEntries([
+          ...batches
+            .slice(0, 9)
+            .map((card, i) => [String(i + 1), () => void navigate(`/batches/${card.id}`)] as const),
+          ['f', () => setBig(!big)] as const,
+        ]),
+      [batches, navigate, big, setBig],
     ),
   )
   if (range.isPending) return <Loading what="the range" />
@@ -41,7 +51,21 @@ export function RangePlace() {
           </p>
         </Empty>
       ) : (
-        <Hob batches={batches} now={now} />
+        <>
+          <div className="mb-3 flex flex-wrap justify-end gap-2">
+            <Button aria-pressed={big} onClick={() => setBig(!big)}>
+              {big ? 'Pots' : 'Big figures'}
+            </Button>
+            <Button aria-pressed={sound} onClick={() => setSound(!sound)}>
+              {sound ? 'Alarms sound' : 'Alarms are silent'}
+            </Button>
+          </div>
+          {big ? (
+            <BigFigures batches={batches} now={now} />
+          ) : (
+            <Vessels laid={laid} batches={batches} now={now} />
+          )}
+        </>
       )}
       <Ovens batches={batches} now={now} />
       {batches.length > 0 && (
@@ -64,6 +88,18 @@ export function RangePlace() {
       )}
     </>
   )
+}
+
+/** Whether this screen shows figures alone, as one that hangs across the kitchen does. */
+function useBig(): [boolean, (big: boolean) => void] {
+  const [big, setBig] = useState(() => localStorage.getItem('range.big') === 'yes')
+  return [
+    big,
+    (next) => {
+      localStorage.setItem('range.big', next ? 'yes' : 'no')
+      setBig(next)
+    },
+  ]
 }
 
 /** Acts that want the same hands: which one gives way, and to what. */
@@ -124,20 +160,41 @@ function Ovens({ batches, now }: { batches: Card[]; now: number }) {
   )
 }
 
-/** Pots side by side in their true sizes, standing on the range. */
-function Hob({ batches, now }: { batches: Card[]; now: number }) {
+/** Pots in their true sizes on the burners they stand on, and beside the range what is being prepared, strained or cooled. */
+function Vessels({ laid, batches, now }: { laid: Laid; batches: Card[]; now: number }) {
   const widest = Math.max(...batches.map((card) => card.vessel.widthCm))
   const tallest = Math.max(...batches.map((card) => card.vessel.heightCm))
   const scale = Math.min(5.2, 250 / tallest, 270 / widest)
+  const burner = (card: Card) => {
+    const place = laid.rows.flat().find((at) => at.place.burnerId === card.burnerId)
+    if (!place || !card.onTheHob) return undefined
+    return place.card === card ? `on ${place.place.name}` : `waits for ${place.place.name}`
+  }
+  const vessel = (card: Card) => (
+    <RangeVessel
+      key={card.id}
+      card={card}
+      burner={burner(card)}
+      place={batches.indexOf(card) + 1}
+      scale={scale}
+      now={now}
+    />
+  )
   return (
-    <div
-      className="grid items-end gap-x-6 gap-y-10"
-      style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 300px), 1fr))' }}
-    >
-      {batches.map((card, i) => (
-        <RangeVessel key={card.id} card={card} place={i + 1} scale={scale} now={now} />
-      ))}
-    </div>
+    <>
+      <HobMap laid={laid}>{vessel}</HobMap>
+      {laid.beside.length > 0 && (
+        <section className="mt-8">
+          <Heading>Beside the range</Heading>
+          <div
+            className="grid items-end gap-x-6 gap-y-10"
+            style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 300px), 1fr))' }}
+          >
+            {laid.beside.map(vessel)}
+          </div>
+        </section>
+      )}
+    </>
   )
 }
 

@@ -11,11 +11,14 @@ import { dueKey, dueWords } from '../batch/acts'
 /** One working vessel: its section, its litres, its clock, its next act. */
 export function RangeVessel({
   card,
+  burner,
   place,
   scale,
   now,
 }: {
   card: Card
+  /** The burner that it stands on, or waits for. */
+  burner?: string
   place: number
   scale: number
   now: number
@@ -25,7 +28,7 @@ export function RangeVessel({
   const next = card.due[0]
   const cooling = card.stage === 'COOL' || card.stage === 'STORE'
   const last = card.cooling.readings[card.cooling.readings.length - 1]
-  const litres = cooling ? (card.strainedL ?? 0) : card.pot.liquorL
+  const litres = litresOf(card)
   const hot = ['BRING_UP', 'SIMMER'].includes(card.stage)
   const late = card.lateMin > 0
   return (
@@ -66,11 +69,15 @@ export function RangeVessel({
           </span>
         </div>
         <p className="text-15 text-quiet m-0 flex justify-between gap-3">
-          <span>{card.formulaName}</span> <ProbeLine card={card} />
+          <span>
+            {card.formulaName}
+            {burner && `, ${burner}`}
+          </span>{' '}
+          <ProbeLine card={card} />
         </p>
         <div className="mt-2 flex items-end justify-between gap-3">
           <span className="text-36 font-mono font-semibold">
-            {card.pot.filled ? units.litres(litres) : '–'}
+            {litres === undefined ? '–' : units.litres(litres)}
           </span>
           <span className="text-24 text-right font-mono">{clockOf(card, now, units.celsius)}</span>
         </div>
@@ -112,8 +119,14 @@ function ProbeLine({ card }: { card: Card }) {
 
 const nextWords = (card: Card) => (card.due[1] ? dueWords(card.due[1]).toLowerCase() : '')
 
+/** Litres in the pot, or as strained; none before it is filled. */
+export function litresOf(card: Card): number | undefined {
+  if (!card.pot.filled) return undefined
+  return card.stage === 'COOL' || card.stage === 'STORE' ? (card.strainedL ?? 0) : card.pot.liquorL
+}
+
 /** How long it has been, or has left, in this stage. */
-function clockOf(card: Card, now: number, celsius: (c: number, step?: number) => string): string {
+export function clockOf(card: Card, now: number, celsius: (c: number, step?: number) => string): string {
   if (card.stage === 'SIMMER' && card.simmer.plannedEnd) {
     const left = (new Date(card.simmer.plannedEnd).getTime() - now) / 60_000
     return left >= 0 ? `${duration(left)} left` : `${duration(left)} over`

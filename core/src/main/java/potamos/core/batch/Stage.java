@@ -28,6 +28,11 @@ public enum Stage {
         return compareTo(STORE) <= 0;
     }
 
+    /** Whether its vessel stands on a burner, lit or not. */
+    public boolean onTheHob() {
+        return hot() && this != STRAIN || this == BLANCH || this == FILL;
+    }
+
     public boolean hot() {
         return compareTo(BRING_UP) >= 0 && compareTo(REDUCE) <= 0;
     }

@@ -19,6 +19,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.batch.BatchEvent;
@@ -29,6 +30,7 @@ import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
 import potamos.server.charges.ChargeRequest;
+import potamos.server.kitchen.Hob;
 import potamos.server.live.Changes;
 import potamos.server.stations.Calls;
 
@@ -43,7 +45,10 @@ class BatchEndpoint {
     record Range(
             @NotNull Instant now,
             @NotNull List<BatchView.Card> batches,
+            @NotNull List<Hob.Place> hob,
             @NotNull List<MovedView> moved) {}
+
+    record Onto(@NotNull String burnerId) {}
 
     /** An act that gives way to another one that wants the same hands; {@code from} is when it is done instead. */
     record MovedView(
@@ -76,6 +81,7 @@ class BatchEndpoint {
     private final Calls calls;
     private final KitchenClock clock;
     private final Changes changes;
+    private final Hob hob;
 
     /** A kitchen's range up to a change. */
     private record RangeKey(String kitchenId, long change) {}
@@ -86,7 +92,8 @@ class BatchEndpoint {
             .expireAfterWrite(Duration.ofSeconds(1))
             .build();
 
-    BatchEndpoint(Batches batches, Calls calls, KitchenClock clock, Changes changes) {
+    BatchEndpoint(Batches batches, Calls calls, KitchenClock clock, Changes changes, Hob hob) {
+        this.hob = hob;
         this.batches = batches;
         this.calls = calls;
         this.clock = clock;
@@ -103,7 +110,8 @@ class BatchEndpoint {
     private Range rangeNow(Person person) {
         List<Batches.Loaded> open = batches.open(person);
         Instant now = clock.instant();
-        return new Range(now, open.stream().map(BatchView::card).toList(), moved(open, now));
+        return new Range(
+                now, open.stream().map(BatchView::card).toList(), hob.of(person.kitchenId()), moved(open, now));
     }
 
     private static List<MovedView> moved(List<Batches.Loaded> open, Instant now) {
@@ -153,6 +161,14 @@ class BatchEndpoint {
     @PostMapping("/api/batches/{id}/acts")
     BatchView.Page log(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Act act) {
         batches.log(person, id, act);
+        return page(person, id);
+    }
+
+    /** Another burner for the vessel. */
+    @PutMapping("/api/batches/{id}/burner")
+    BatchView.Page moveTo(
+            @AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Onto onto) {
+        batches.moveTo(person, id, onto.burnerId());
         return page(person, id);
     }
 

@@ -18,6 +18,7 @@ interface BatchMapper {
             int number,
             String callId,
             String vesselId,
+            String burnerId,
             String plan,
             String acceptedBy,
             Instant acceptedAt,
@@ -34,6 +35,10 @@ interface BatchMapper {
             String accountId,
             String accountName) {}
 
+    String BATCHES = """
+            SELECT id, kitchen_id, number, call_id, vessel_id, burner_id, plan, accepted_by, accepted_at, stage FROM batch
+            """;
+
     @Select("SELECT COALESCE(MAX(number), 0) + 1 FROM batch WHERE kitchen_id = #{kitchenId}")
     int nextNumber(String kitchenId);
 
@@ -41,38 +46,37 @@ interface BatchMapper {
     String holdKitchen(String kitchenId);
 
     @Insert("""
-            INSERT INTO batch (id, kitchen_id, number, call_id, vessel_id, plan, accepted_by, accepted_at, stage)
-            VALUES (#{id}, #{kitchenId}, #{number}, #{callId}, #{vesselId}, #{plan}, #{acceptedBy}, #{acceptedAt}, #{stage})
+            INSERT INTO batch (id, kitchen_id, number, call_id, vessel_id, burner_id, plan, accepted_by, accepted_at, stage)
+            VALUES (#{id}, #{kitchenId}, #{number}, #{callId}, #{vesselId}, #{burnerId}, #{plan}, #{acceptedBy}, #{acceptedAt},
+                    #{stage})
             """)
     void insert(BatchRow row);
 
-    @Select("""
-            SELECT id, kitchen_id, number, call_id, vessel_id, plan, accepted_by, accepted_at, stage
-            FROM batch WHERE id = #{id} AND kitchen_id = #{kitchenId}
+    @Select(BATCHES + """
+             WHERE id = #{id} AND kitchen_id = #{kitchenId}
             """)
     Optional<BatchRow> byId(String id, String kitchenId);
 
     /** Holds the batch until the transaction ends: acts of one batch are written one after another. */
-    @Select("""
-            SELECT id, kitchen_id, number, call_id, vessel_id, plan, accepted_by, accepted_at, stage
-            FROM batch WHERE id = #{id} AND kitchen_id = #{kitchenId} FOR UPDATE
+    @Select(BATCHES + """
+             WHERE id = #{id} AND kitchen_id = #{kitchenId} FOR UPDATE
             """)
     Optional<BatchRow> hold(String id, String kitchenId);
 
-    @Select("""
-            SELECT id, kitchen_id, number, call_id, vessel_id, plan, accepted_by, accepted_at, stage
-            FROM batch
-            WHERE kitchen_id = #{kitchenId} AND stage NOT IN ('ON_SHELF', 'DONE', 'ABANDONED')
+    @Select(BATCHES + """
+             WHERE kitchen_id = #{kitchenId} AND stage NOT IN ('ON_SHELF', 'DONE', 'ABANDONED')
             ORDER BY number
             """)
     List<BatchRow> open(String kitchenId);
 
-    @Select("""
-            SELECT id, kitchen_id, number, call_id, vessel_id, plan, accepted_by, accepted_at, stage
-            FROM batch WHERE kitchen_id = #{kitchenId}
+    @Select(BATCHES + """
+             WHERE kitchen_id = #{kitchenId}
             ORDER BY number DESC LIMIT #{most}
             """)
     List<BatchRow> latest(String kitchenId, int most);
+
+    @Update("UPDATE batch SET burner_id = #{burnerId} WHERE id = #{id} AND kitchen_id = #{kitchenId}")
+    int moveTo(String id, String kitchenId, String burnerId);
 
     @Update("UPDATE batch SET stage = #{stage} WHERE id = #{id}")
     void setStage(String id, String stage);

@@ -144,6 +144,7 @@ public class Batches {
                 mapper.nextNumber(kitchenId),
                 callId,
                 vesselId,
+                proposed.burner().id(),
                 json.write(plan),
                 person.id(),
                 plan.accepted(),
@@ -182,6 +183,18 @@ public class Batches {
         if (!known(batchId, event.stamp().id())) {
             take(person, row, histories.of(row.id()), event);
         }
+    }
+
+    /** Says which burner the vessel stands on now. */
+    @Transactional
+    public void moveTo(Person person, String batchId, String burnerId) {
+        person.require(Right.ACT);
+        BatchMapper.BatchRow row = hold(person, batchId);
+        if (kitchens.burners(person.kitchenId()).stream().noneMatch(b -> b.id().equals(burnerId))) {
+            throw new NotFound("burner");
+        }
+        mapper.moveTo(row.id(), person.kitchenId(), burnerId);
+        changes.note(person.kitchenId(), "batches", row.id());
     }
 
     private BatchMapper.BatchRow hold(Person person, String batchId) {

@@ -52,6 +52,7 @@ public record ChargeView(
         @NotNull CoolingView cooling,
         Optional<PlanView> plan,
         @NotNull List<FitView> vessels,
+        @NotNull List<BurnerFitView> burners,
         @NotNull List<Caution> cautions) {
 
     /** A part to weigh; {@code intoTheSimmerMin} 0 means with the bed. */
@@ -176,6 +177,9 @@ public record ChargeView(
             boolean attended,
             long spareMin) {}
 
+    /** A burner, and whether no other vessel stands on it. */
+    public record BurnerFitView(@NotNull String id, @NotNull String name, double ratedKw, boolean free) {}
+
     public record FitView(@NotNull String id, @NotNull String name, double brimfulL, boolean fits, boolean free) {}
 
     static ChargeView of(Planning.Proposed proposed, Instant readyBy, SchoolsJson asked) {
@@ -251,6 +255,13 @@ public record ChargeView(
                                 f.vessel().figures().shape().brimful().litres(),
                                 f.fits(),
                                 f.free()))
+                        .toList(),
+                proposed.burners().stream()
+                        .map(b -> new BurnerFitView(
+                                b.burner().id(),
+                                b.burner().name(),
+                                b.burner().figures().rated().watts() / 1000,
+                                b.free()))
                         .toList(),
                 formula.cautions());
     }

@@ -48,6 +48,9 @@ public class Planning {
     /** What a vessel would do with the same goal, and whether it stands free. */
     public record Fit(Thing<Vessel> vessel, boolean fits, boolean free) {}
 
+    /** A burner of the kitchen, and whether no other vessel stands on it. */
+    public record BurnerFit(Thing<Burner> burner, boolean free) {}
+
     /**
      * A proposal.
      *
@@ -60,6 +63,7 @@ public class Planning {
             Formula base,
             Thing<Vessel> vessel,
             Thing<Burner> burner,
+            List<BurnerFit> burners,
             Charge charge,
             Site.Cooling cooling,
             List<TrimBank.Deposit> trim,
@@ -101,7 +105,10 @@ public class Planning {
         double mostOut = goal instanceof Goal.FullVessel
                 ? charge.forecast().yield().mid()
                 : ChargeSolver.litresOfFull(formula, pot);
-        return new Proposed(site.kitchen(), base, vessel, burner, charge, cooling, site.trim(), times, fits, mostOut);
+        List<BurnerFit> burners =
+                site.burners().stream().map(b -> new BurnerFit(b, site.free(b))).toList();
+        return new Proposed(
+                site.kitchen(), base, vessel, burner, burners, charge, cooling, site.trim(), times, fits, mostOut);
     }
 
     /**

@@ -32,7 +32,8 @@ record Site(
         List<Oven> ovens,
         List<TrimBank.Deposit> trim,
         Map<String, BedKind> beds,
-        List<String> taken) {
+        List<String> taken,
+        List<String> takenBurners) {
 
     private static final double STRAINED_C = 85;
 
@@ -55,14 +56,19 @@ record Site(
         return new Pot(vessel.figures(), burner, kitchen.air(), Optional.empty(), ovens);
     }
 
-    /** The one asked for, or the strongest. */
+    /** The one asked for; else the strongest, a free one before one that a vessel stands on. */
     Thing<Burner> burner(String id) {
         if (id == null) {
             return burners.stream()
-                    .max(Comparator.comparingDouble(b -> b.figures().delivered().watts()))
+                    .max(Comparator.comparing((Thing<Burner> b) -> free(b))
+                            .thenComparing(b -> b.figures().delivered().watts()))
                     .orElseThrow(() -> Refusal.of("burnerId", "this kitchen has no burner yet"));
         }
         return burners.stream().filter(b -> b.id().equals(id)).findFirst().orElseThrow(() -> new NotFound("burner"));
+    }
+
+    boolean free(Thing<Burner> burner) {
+        return !takenBurners.contains(burner.id());
     }
 
     /** The best way to cool what a charge gives, in the containers that stand here. */

@@ -63,6 +63,7 @@ class Sites {
                 kitchens.ovens(kitchenId).stream().map(Thing::figures).toList(),
                 trim.deposits(kitchenId),
                 beds,
-                inUse.of(kitchenId));
+                inUse.of(kitchenId),
+                inUse.burners(kitchenId));
     }
 }
