@@ -1,9 +1,35 @@
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
+import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'src/offline',
+      filename: 'worker.ts',
+      injectRegister: false,
+      manifestFilename: 'manifest.json',
+      injectManifest: { globPatterns: ['**/*.{js,css,html,svg,woff2}'] },
+      manifest: {
+        name: 'Potamos',
+        short_name: 'Potamos',
+        description: 'Plans and runs batches of stock',
+        start_url: '/range',
+        display: 'standalone',
+        background_color: '#F4F7F6',
+        theme_color: '#F4F7F6',
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any maskable' },
+          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
+        ],
+      },
+    }),
+  ],
   // Pictures and fonts stay files of their own: the content-security policy lets no data: address bring a font.
   build: { target: 'es2022', assetsInlineLimit: 0 },
   server: { proxy: { '/api': 'http://127.0.0.1:8640' } },

@@ -6,6 +6,7 @@ import { Problem } from './api/client'
 import { startOutbox } from './api/outbox'
 import { acted } from './api/queries'
 import { App } from './App'
+import { keepPages } from './offline/seen'
 import './styles.css'
 
 const dark = window.matchMedia('(prefers-color-scheme: dark)').matches
@@ -22,6 +23,7 @@ const client = new QueryClient({
 })
 
 startOutbox(acted(client))
+if (import.meta.env.PROD) keepPages(() => void client.invalidateQueries())
 
 // Letters that change width after the first paint would move a button from under a thumb. They come from the same server, so they are worth the wait.
 const LONGEST_WAIT_FOR_LETTERS_MS = 1500

@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch'
+import { noteAge } from '../offline/seen'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
@@ -49,6 +50,7 @@ const guard: Middleware = {
   },
   async onResponse({ response }) {
     if (!response.ok) throw await problemOf(response)
+    noteAge(response)
     return response
   },
   onError({ error }) {

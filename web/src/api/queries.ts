@@ -8,6 +8,7 @@ import {
   useQueryClient,
 } from '@tanstack/react-query'
 import { useEffect, useLayoutEffect, useState } from 'react'
+import { seenAt } from '../offline/seen'
 import type { Problem } from './client'
 import { api, data, type Schemas } from './client'
 import { setServerTime } from './clock'
@@ -27,7 +28,8 @@ export const useSession = () =>
     queryKey: ['session'],
     queryFn: async () => {
       const session = await data(api.GET('/api/session'))
-      setServerTime(session.now)
+      // An answer that was kept tells an old time.
+      if (seenAt() === undefined) setServerTime(session.now)
       return session
     },
     staleTime: Infinity,

@@ -1,10 +1,13 @@
-import { useEffect, useMemo, useState, type ReactNode } from 'react'
+import { useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react'
 import { useQueryClient } from '@tanstack/react-query'
 import { DropdownMenu } from 'radix-ui'
 import { NavLink, useNavigate } from 'react-router'
 import { api, data } from '../api/client'
+import { kitchenTime } from '../api/clock'
 import { act, dismissRefused, forgetLast, log, useOutbox } from '../api/outbox'
+import { forgetSeen, onSeen, seenAt } from '../offline/seen'
 import { eventName } from '../words/en'
+import { duration } from '../words/time'
 import { Button } from './Button'
 import { Moon, Sun } from './icons'
 import { keySheet, useKeys } from './keys'
@@ -27,7 +30,7 @@ export function Shell({
   children,
 }: {
   connected: boolean
-  /** What must be heard wherever one is. Hangs below the header, over the page: nothing that a hand is about to tap may move. */
+  /** What must be heard wherever one is. It moves nothing that a hand is about to tap. */
   alarms?: ReactNode
   children: ReactNode
 }) {
@@ -73,13 +76,13 @@ export function Shell({
               </NavLink>
             ))}
         </nav>
+        {alarms}
         <time className="text-24 hidden font-mono sm:block" aria-label="Kitchen time">
           {clock(now)}
         </time>
         <PersonMenu onKeys={() => setKeysOpen(true)} />
         <div className="absolute inset-x-0 top-full">
           <Waiting connected={connected} />
-          {alarms}
         </div>
       </header>
       {outbox.refused.length > 0 && (
@@ -138,6 +141,9 @@ const WORTH_SAYING_MS = 1500
 /** What has not reached the server yet. */
 function Waiting({ connected }: { connected: boolean }) {
   const { waiting } = useOutbox()
+  const { clock, now } = useTimes()
+  const seen = useSyncExternalStore(onSeen, seenAt)
+  const stood = seen === undefined ? undefined : kitchenTime(seen)
   const trouble = !connected || waiting.length > 0
   const [long, setLong] = useState(false)
   useEffect(() => {
@@ -155,6 +161,9 @@ function Waiting({ connected }: { connected: boolean }) {
       className="border-amber bg-amber-ground text-15 text-amber m-0 border-b px-4 py-2 md:px-6"
     >
       {connected ? '' : 'No connection. What you log is kept here and sent when it is back. '}
+      {!connected &&
+        stood !== undefined &&
+        `Shown as it stood at ${clock(stood)}, ${duration((now - stood) / 60_000)} ago. `}
       {waiting.length > 0 &&
         `${waiting.length} ${waiting.length === 1 ? 'act waits' : 'acts wait'} to be sent.`}
     </p>
@@ -198,6 +207,7 @@ function PersonMenu({ onKeys }: { onKeys: () => void }) {
   }
   const signOut = async () => {
     await api.DELETE('/api/session')
+    await forgetSeen()
     client.clear()
     window.location.assign('/sign-in')
   }

@@ -3,7 +3,7 @@ import { api, data } from '../../api/client'
 import { useChange, useHob } from '../../api/queries'
 import { Heading, Note } from '../../kit/Note'
 import { useMay } from '../../kit/session'
-import { Ring, type Place } from '../range/HobMap'
+import { Trivet, type Place } from '../range/HobMap'
 
 const MOST_ROWS = 6
 const MOST_COLUMNS = 10
@@ -85,7 +85,7 @@ export function HobSection() {
               >
                 {place && (
                   <span className="grid justify-items-center">
-                    <Ring kw={place.ratedKw} />
+                    <Trivet kw={place.ratedKw} />
                     <span className="text-13 font-semibold">{place.name}</span>
                   </span>
                 )}

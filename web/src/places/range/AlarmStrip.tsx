@@ -7,7 +7,7 @@ import { fromNow } from '../../words/time'
 import { dueWords } from '../batch/acts'
 import { audible, ring, useAlarms, useAlarmSound, useNight, useSound } from './alarms'
 
-/** What has waited too long, the worst first, until somebody has heard it. Hangs over the page, so that nothing under it moves. */
+/** What has waited too long, the worst first, until somebody has heard it. In the header where there is room, else along the lower edge: nothing that a hand is about to tap moves for it. */
 export function AlarmStrip() {
   const range = useRange()
   const { now } = useTimes()
@@ -21,14 +21,16 @@ export function AlarmStrip() {
   return (
     <div
       role="alert"
-      className={`bg-raised text-18 flex min-h-[60px] flex-wrap items-center gap-x-4 gap-y-1 border-b-4 px-4 py-1 md:px-6 ${safety ? 'border-hazard text-hazard' : 'border-ember text-ember'}`}
+      className={`bg-raised text-18 fixed inset-x-0 bottom-0 flex min-h-[64px] items-center gap-x-4 border-t-4 px-4 py-1 md:px-6 lg:static lg:min-h-0 lg:border-t-0 lg:border-l-4 lg:bg-transparent lg:px-3 ${safety ? 'border-hazard text-hazard' : 'border-ember text-ember'}`}
     >
-      <Link to={`/batches/${card.id}`} className="min-w-0 flex-1 text-inherit no-underline">
+      <Link to={`/batches/${card.id}`} className="lg:text-15 min-w-0 flex-1 text-inherit no-underline">
         <b className="font-bold">{card.vessel.name}</b> {dueWords(due).toLowerCase()},{' '}
         <span className="font-mono">{fromNow(due.due, now)}</span>
-        <span className="text-15 text-ink ml-3">{costName[due.cost]}</span>
+        <span className="text-15 text-ink ml-3 lg:ml-0 lg:block">
+          {costName[due.cost]}
+          {alarms.length > 1 && `, and ${alarms.length - 1} more`}
+        </span>
       </Link>
-      {alarms.length > 1 && <span className="text-15 text-ink">and {alarms.length - 1} more</span>}
       <Button onClick={() => hear(first)} aria-label={`Heard: ${card.vessel.name}, ${dueWords(due)}`}>
         Heard
       </Button>

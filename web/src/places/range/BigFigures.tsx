@@ -27,7 +27,7 @@ export function BigFigures({ batches, now }: { batches: Card[]; now: number }) {
             </h2>
             <span className="text-18 text-quiet">{stageName[card.stage]}</span>
           </div>
-          <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+          <div className="mb-2 grid">
             <span className="text-60 font-mono leading-tight font-semibold whitespace-nowrap">
               {litresOf(card) === undefined ? '–' : units.litres(litresOf(card)!)}
             </span>

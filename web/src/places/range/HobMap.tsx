@@ -78,25 +78,27 @@ export function HobMap({ laid, children }: { laid: Laid; children: (card: Card) 
 function Free({ place }: { place: Place }) {
   return (
     <div className="text-quiet grid justify-items-center gap-1 text-center">
-      <Ring kw={place.ratedKw} />
+      <Trivet kw={place.ratedKw} />
       <span className="text-15 leading-tight font-semibold">{place.name}</span>
       <span className="text-13">{place.ratedKw} kW, free</span>
     </div>
   )
 }
 
-/** A burner from above: a stronger one is wider. */
-export function Ring({ kw }: { kw: number }) {
-  const r = 12 + Math.min(14, kw)
+/** A burner from the front, unlit, under its trivet: a stronger one is wider. */
+export function Trivet({ kw }: { kw: number }) {
+  const half = 14 + Math.min(26, kw * 2.2)
   return (
-    <svg width="64" height="40" viewBox="0 0 64 40" aria-hidden>
-      <g fill="none" stroke="var(--steel)" strokeWidth="2">
-        <ellipse cx="32" cy="20" rx={r} ry={r * 0.55} />
-        <ellipse cx="32" cy="20" rx={r * 0.55} ry={r * 0.3} />
-        <path
-          d={`M${32 - r - 5} 20h10M${32 + r - 5} 20h10M32 ${20 - r * 0.55 - 4}v7M32 ${20 + r * 0.55 - 3}v7`}
-        />
-      </g>
+    <svg width="84" height="30" viewBox="-42 0 84 30" aria-hidden>
+      <path
+        d={`M${-half} 4H${half}M${-half + 5} 4V26M${half - 5} 4V26`}
+        fill="none"
+        stroke="var(--quiet)"
+        strokeWidth="3"
+        strokeLinecap="round"
+      />
+      <rect x={-half * 0.55} y="13" width={half * 1.1} height="6" rx="3" fill="var(--steel)" />
+      <path d="M0 19V28" stroke="var(--steel)" strokeWidth="4" />
     </svg>
   )
 }

@@ -75,7 +75,9 @@ describe('the range', () => {
     const { shown } = open()
     await screen.findByRole('article', { name: 'Broad 40, Simmer' })
     fireEvent.keyDown(document.body, { key: '2' })
-    expect(screen.getByLabelText("address").textContent).toBe(`/batches/${counted(lay(shown.hob, shown.batches))[1]!.id}`)
+    expect(screen.getByLabelText('address').textContent).toBe(
+      `/batches/${counted(lay(shown.hob, shown.batches))[1]!.id}`,
+    )
   })
 
   it('logs what needs no figure at one tap', async () => {

@@ -50,22 +50,10 @@ export function RangePlace() {
             try a charge under <Link to="/formulas">Formulas</Link>.
           </p>
         </Empty>
+      ) : big ? (
+        <BigFigures batches={batches} now={now} />
       ) : (
-        <>
-          <div className="mb-3 flex flex-wrap justify-end gap-2">
-            <Button aria-pressed={big} onClick={() => setBig(!big)}>
-              {big ? 'Pots' : 'Big figures'}
-            </Button>
-            <Button aria-pressed={sound} onClick={() => setSound(!sound)}>
-              {sound ? 'Alarms sound' : 'Alarms are silent'}
-            </Button>
-          </div>
-          {big ? (
-            <BigFigures batches={batches} now={now} />
-          ) : (
-            <Vessels laid={laid} batches={batches} now={now} />
-          )}
-        </>
+        <Vessels laid={laid} batches={batches} now={now} />
       )}
       <Ovens batches={batches} now={now} />
       {batches.length > 0 && (
@@ -78,6 +66,13 @@ export function RangePlace() {
             onOpen={(href) => void navigate(href)}
           />
         </section>
+      )}
+      {batches.length > 0 && (
+        <div role="group" aria-label="This screen" className="mt-8 flex flex-wrap items-center gap-2">
+          <span className="text-15 text-quiet mr-2">This screen</span>
+          <Button onClick={() => setBig(!big)}>{big ? 'Show the pots' : 'Big figures'}</Button>
+          <Button onClick={() => setSound(!sound)}>{sound ? 'Silence alarms' : 'Let alarms sound'}</Button>
+        </div>
       )}
       {open.length > 0 && (
         <p className="text-18 mt-6">

@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react'
 import { api, data, type Problem } from '../../api/client'
 import { useChange, type Session } from '../../api/queries'
 import { setServerTime } from '../../api/clock'
+import { forgetSeen } from '../../offline/seen'
 import { Button } from '../../kit/Button'
 import { FieldNote } from '../../kit/NumberField'
 import { Wordmark } from '../../kit/Shell'
@@ -14,6 +15,8 @@ export function SignIn({ session }: { session: Session }) {
   const [password, setPassword] = useState('')
   const signIn = useChange(async (who: { signIn: string; password: string }) => {
     const visit = await data(api.POST('/api/session', { body: who }))
+    // What somebody else saw here is not for whoever comes next.
+    await forgetSeen()
     setServerTime(visit.now)
     client.setQueryData(['session'], visit)
   })

@@ -207,6 +207,34 @@ class FirstPotTest {
     }
 
     @Test
+    void aTabletOpenedWithoutAServerShowsWhatItSawLastAndKeepsLogging() {
+        try (BrowserContext kitchen = visitor()) {
+            Journey cook = as(kitchen, "ilse").open("/batches");
+            cook.page().evaluate("() => navigator.serviceWorker.ready");
+            cook.page().waitForFunction("() => navigator.serviceWorker.controller !== null");
+            cook.page()
+                    .getByRole(AriaRole.LINK)
+                    .filter(new Locator.FilterOptions().setHasText("Broad 40"))
+                    .first()
+                    .click();
+            cook.see("The record");
+            String batch = cook.page().url();
+            int before = skims(cook);
+            kitchen.setOffline(true);
+            cook.page().reload();
+            cook.see("The record").see("Shown as it stood at");
+            cook.read("Skimmed", "Liquor lost with the scum", "0.3").see("1 act waits to be sent");
+            cook.open("/range").see("1 act waits to be sent").see("Broad 40");
+            kitchen.setOffline(false);
+            cook.page()
+                    .getByText("waits to be sent")
+                    .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+            cook.open(batch).see("0.3 L");
+            assertThat(skims(cook)).isEqualTo(before + 1);
+        }
+    }
+
+    @Test
     void theServerKilledWhileActsAreLoggedLosesNothingAndDoublesNothing() {
         try (BrowserContext kitchen = visitor()) {
             Journey cook = as(kitchen, "tomaz").open("/batches");

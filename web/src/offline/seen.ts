@@ -1,0 +1,57 @@
+/** What a screen saw last, for when the server cannot be reached: kept by the service worker, thrown away with the visit. */
+export const SEEN = 'seen'
+
+/** Header of an answer that was kept: when it was given, in milliseconds. A fresh answer has none. */
+export const SEEN_AT = 'x-seen-at'
+
+const KEPT =
+  /^\/api\/(session|range|kitchen|kitchen\/hob|calls|calls\/menu|batches|batches\/[^/]+|lots|lots\/[^/]+|deliveries|formulas|formulas\/[^/]+|trim)$/
+
+/** Whether an answer is worth showing when it is old. A calculation is not, nor is a paper. */
+export const worthKeeping = (path: string) => KEPT.test(path)
+
+/** The same answer with the moment it was given. */
+export async function stamped(response: Response, at: number): Promise<Response> {
+  const headers = new Headers(response.headers)
+  headers.set(SEEN_AT, String(at))
+  return new Response(await response.blob(), {
+    status: response.status,
+    statusText: response.statusText,
+    headers,
+  })
+}
+
+let oldest: number | undefined
+const listeners = new Set<() => void>()
+
+/** Notes whether an answer is fresh. Old ones count from the oldest of them; the first fresh one ends that. */
+export function noteAge(response: Response) {
+  const at = response.headers.get(SEEN_AT)
+  const next = at === null ? undefined : Math.min(oldest ?? Infinity, Number(at))
+  if (next === oldest) return
+  oldest = next
+  listeners.forEach((listener) => listener())
+}
+
+export const seenAt = () => oldest
+
+export function onSeen(listener: () => void) {
+  listeners.add(listener)
+  return () => listeners.delete(listener)
+}
+
+/** Forgets what was seen: another person may not find it. */
+export async function forgetSeen() {
+  if ('caches' in globalThis) await caches.delete(SEEN)
+}
+
+/**
+ * Starts the worker that opens the pages without a server.
+ *
+ * @param ready called once it has taken this page over; what was asked for before that it has not seen
+ */
+export function keepPages(ready: () => void) {
+  if (!('serviceWorker' in navigator)) return
+  navigator.serviceWorker.addEventListener('controllerchange', ready)
+  void navigator.serviceWorker.register('/worker.js', { scope: '/' })
+}
