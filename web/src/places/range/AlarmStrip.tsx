@@ -31,7 +31,7 @@ export function AlarmStrip() {
           {alarms.length > 1 && `, and ${alarms.length - 1} more`}
         </span>
       </Link>
-      <Button onClick={() => hear(first)} aria-label={`Heard: ${card.vessel.name}, ${dueWords(due)}`}>
+      <Button onClick={() => hear(first)} aria-label={`Heard: ${card.vessel.name}`}>
         Heard
       </Button>
     </div>
