@@ -18,6 +18,7 @@ const BatchPlace = lazy(() => import('./places/batch/BatchPlace'))
 const BatchesPlace = lazy(() => import('./places/batch/BatchesPlace'))
 const ColdPlace = lazy(() => import('./places/coldside/ColdPlace'))
 const LotPlace = lazy(() => import('./places/coldside/LotPlace'))
+const HandOverPlace = lazy(() => import('./places/range/HandOverPlace'))
 const TrimPlace = lazy(() => import('./places/trim/TrimPlace'))
 const KitchenPlace = lazy(() => import('./places/kitchen/KitchenPlace'))
 
@@ -54,6 +55,7 @@ export function App() {
                 <Route path="/batches" element={<BatchesPlace />} />
                 <Route path="/batches/:id" element={<BatchPlace />} />
                 <Route path="/cold" element={<ColdPlace />} />
+                <Route path="/hand-over" element={<HandOverPlace />} />
                 <Route path="/trim" element={<TrimPlace />} />
                 <Route path="/kitchen" element={<KitchenPlace />} />
               </>

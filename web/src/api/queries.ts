@@ -78,6 +78,19 @@ export const useDeliveries = () =>
 export const useKitchen = () =>
   useQuery({ queryKey: ['kitchen'], queryFn: () => data(api.GET('/api/kitchen')), staleTime: 60_000 })
 
+export type HandOver = Schemas['HandOver']
+
+export const useHandOvers = () =>
+  useQuery({ queryKey: ['hand-overs'], queryFn: () => data(api.GET('/api/hand-overs')) })
+
+/** Who of the kitchen may take a pot over. */
+export const useHands = () =>
+  useQuery({
+    queryKey: ['hands'],
+    queryFn: () => data(api.GET('/api/hand-overs/hands')),
+    staleTime: 60_000,
+  })
+
 /** The burners as they lie on the range. */
 export const useHob = () =>
   useQuery({ queryKey: ['hob'], queryFn: () => data(api.GET('/api/kitchen/hob')), staleTime: 60_000 })
@@ -193,6 +206,7 @@ const TOUCHES: Record<string, string[]> = {
   kitchen: ['kitchen', 'hob', 'range', 'charge'],
   formulas: ['formulas', 'menu', 'charge'],
   trim: ['trim', 'charge'],
+  'hand-overs': ['hand-overs'],
   clock: ['session', 'range', 'batch', 'calls', 'charge'],
 }
 

@@ -69,6 +69,9 @@ export function RangePlace() {
       )}
       {batches.length > 0 && (
         <div role="group" aria-label="This screen" className="mt-8 flex flex-wrap items-center gap-2">
+          <Link to="/hand-over" className="text-18 mr-6 font-semibold">
+            Hand over
+          </Link>
           <span className="text-15 text-quiet mr-2">This screen</span>
           <Button onClick={() => setBig(!big)}>{big ? 'Show the pots' : 'Big figures'}</Button>
           <Button onClick={() => setSound(!sound)}>{sound ? 'Silence alarms' : 'Let alarms sound'}</Button>

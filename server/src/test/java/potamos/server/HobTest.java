@@ -83,7 +83,9 @@ class HobTest {
     @Test
     void onlyWhoSetsTheKitchenUpLaysItsBurnersAndNobodyAnotherKitchens() {
         String burner = hob().get(0).path("burnerId").asString();
-        assertThat(Visitor.signedIn("wen").put("/api/kitchen/hob", laid(place(burner, 0, 0))).status())
+        assertThat(Visitor.signedIn("wen")
+                        .put("/api/kitchen/hob", laid(place(burner, 0, 0)))
+                        .status())
                 .isEqualTo(403);
         assertThat(Visitor.signedIn("bram").get("/api/kitchen/hob").status()).isEqualTo(403);
         assertThat(chef.put("/api/kitchen/hob", laid(place("00000000-0000-4000-8000-000000000000", 0, 0)))

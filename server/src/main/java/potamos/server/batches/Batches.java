@@ -89,6 +89,9 @@ public class Batches {
     /** A batch as it stands, for whoever needs no more. */
     public record Standing(Plan plan, BatchState state) {}
 
+    /** A batch that somebody has to look after. */
+    public record OpenBatch(String id, int number, Standing standing) {}
+
     /** A batch as it stands, with its row and its record. */
     record Loaded(
             BatchMapper.BatchRow row,
@@ -338,6 +341,14 @@ public class Batches {
         Map<String, Devices.Device> probes = devices.probesByVessel(person.kitchenId());
         return mapper.open(person.kitchenId()).stream()
                 .map(row -> loaded(row, probes))
+                .toList();
+    }
+
+    /** The same for whoever needs no more than how they stand. */
+    @Transactional(readOnly = true)
+    public List<OpenBatch> standing(Person person) {
+        return open(person).stream()
+                .map(l -> new OpenBatch(l.row().id(), l.row().number(), new Standing(l.plan(), l.state())))
                 .toList();
     }
 

@@ -55,8 +55,7 @@ public class Hob {
      * @param row    from 0 at the back
      * @param column from 0 at the left
      */
-    public record Place(
-            @NotNull String burnerId, @NotNull String name, double ratedKw, int row, int column) {}
+    public record Place(@NotNull String burnerId, @NotNull String name, double ratedKw, int row, int column) {}
 
     /** Where a burner is to lie. */
     public record Spot(String burnerId, int row, int column) {}
