@@ -62,7 +62,7 @@ const asks = new Set([
 export const kindOf = (due: Due) => kinds[due.kind] ?? 'noted'
 export const asksFirst = (due: Due) => asks.has(due.kind)
 
-export function dueWords(due: Due): string {
+export function dueWords(due: Pick<Due, 'kind' | 'phase'> & { parts: { name: string }[] }): string {
   if (due.kind === 'BEGIN') return beginName[due.phase ?? ''] ?? 'Begin'
   if (due.kind === 'END') return endName[due.phase ?? ''] ?? 'Done'
   const name = dueName[due.kind] ?? due.kind

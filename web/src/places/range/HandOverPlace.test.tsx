@@ -32,7 +32,10 @@ function sheet(changes: Partial<HandOver> = {}): HandOver {
         readyBy: card.readyBy,
         takenBy: me.id,
         takenByName: me.name,
-        pending: [{ kind: 'SKIM', due: range.now, late: true }],
+        pending: [
+          { kind: 'SKIM', parts: [], due: range.now, late: true },
+          { kind: 'ADD', parts: [{ id: 'onion', name: 'Onion' }], due: range.now, late: false },
+        ],
       },
     ],
     signed: {},
@@ -104,6 +107,7 @@ describe('a hand-over', () => {
     expect(given.textContent).toContain('Broad 40 runs hot')
     expect(within(given).getByText('12.5 L')).toBeTruthy()
     expect(within(given).getByText('skim').className).toContain('text-ember')
+    expect(within(given).getByText('put in onion').className).not.toContain('text-ember')
     fireEvent.click(within(given).getByRole('button', { name: 'I have them' }))
     await expect.poll(() => posts(sent).length).toBe(1)
     expect(posts(sent)[0]!.path).toBe('/api/hand-overs/h1/signature')

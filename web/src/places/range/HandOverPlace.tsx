@@ -7,7 +7,7 @@ import { Empty, Failed, Heading, Loading, Note, Refused } from '../../kit/Note'
 import { SelectField } from '../../kit/SelectField'
 import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits, useVisit } from '../../kit/session'
-import { dueName, stageName } from '../../words/en'
+import { stageName } from '../../words/en'
 import { fromNow } from '../../words/time'
 import { dueWords } from '../batch/acts'
 import { litresOf } from './RangeVessel'
@@ -205,8 +205,7 @@ function Sheet({ handOver }: { handOver: HandOver }) {
                 <td className="py-2 pr-4">
                   {pot.pending.map((act, i) => (
                     <span key={i} className={`block ${act.late ? 'text-ember font-semibold' : ''}`}>
-                      <span className="font-mono">{clock(act.due)}</span>{' '}
-                      {(dueName[act.kind] ?? act.kind).toLowerCase()}
+                      <span className="font-mono">{clock(act.due)}</span> {dueWords(act).toLowerCase()}
                     </span>
                   ))}
                 </td>

@@ -14,6 +14,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
+import potamos.core.charge.Charge;
 import potamos.core.quantity.Refusal;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
@@ -65,9 +66,16 @@ public class HandOvers {
             @NotNull String name,
             @NotNull String initials) {}
 
-    /** An act that was pending. */
+    /** A part of what was pending. */
+    public record Part(@NotNull String id, @NotNull String name) {}
+
+    /** An act that was pending. {@code phase} is the phase of the procedure that it belongs to, where it belongs to one. */
     public record Pending(
-            @NotNull DueAct.Kind kind, @NotNull Instant due, boolean late) {}
+            @NotNull DueAct.Kind kind,
+            Optional<String> phase,
+            @NotNull List<Part> parts,
+            @NotNull Instant due,
+            boolean late) {}
 
     /** A pot as it stood when it was given, and who takes it. */
     public record GivenPot(
@@ -194,8 +202,20 @@ public class HandOvers {
                 hand.name(),
                 DueActs.of(plan, state).stream()
                         .limit(ACTS)
-                        .map(act -> new Pending(act.kind(), act.due(), act.lateAt(state.now())))
+                        .map(act -> pending(plan.charge(), act, act.lateAt(state.now())))
                         .toList());
+    }
+
+    private static Pending pending(Charge charge, DueAct act, boolean late) {
+        Optional<String> phase = act.step() < 0
+                ? Optional.empty()
+                : Optional.of(
+                        Json.kindOf(charge.formula().procedure().get(act.step()).getClass()));
+        List<Part> parts = charge.measures().stream()
+                .map(measure -> new Part(measure.part().id(), measure.part().name()))
+                .filter(part -> act.parts().contains(part.id()))
+                .toList();
+        return new Pending(act.kind(), phase, parts, act.due(), late);
     }
 
     /**
