@@ -56,6 +56,14 @@ export const acted = (client: QueryClient) => (page: Page) => {
   void client.invalidateQueries({ queryKey: ['range'] })
 }
 
+export type Photo = Schemas['PhotoView']
+
+export const usePhotos = (batchId: string) =>
+  useQuery({
+    queryKey: ['photos', batchId],
+    queryFn: () => data(api.GET('/api/batches/{batchId}/photos', { params: { path: { batchId } } })),
+  })
+
 export const useBatches = () =>
   useQuery({ queryKey: ['batches'], queryFn: () => data(api.GET('/api/batches')) })
 
@@ -206,6 +214,7 @@ const TOUCHES: Record<string, string[]> = {
   kitchen: ['kitchen', 'hob', 'range', 'charge'],
   formulas: ['formulas', 'menu', 'charge'],
   trim: ['trim', 'charge'],
+  photos: ['photos'],
   'hand-overs': ['hand-overs'],
   clock: ['session', 'range', 'batch', 'calls', 'charge'],
 }

@@ -32,7 +32,8 @@ export function network(answers: Answers): Sent[] {
   edge.answer = async (request) => {
     const path = new URL(request.url).pathname
     const text = await request.text()
-    const body: unknown = text ? JSON.parse(text) : undefined
+    const picture = request.headers.get('Content-Type')?.startsWith('image/')
+    const body: unknown = text && !picture ? JSON.parse(text) : undefined
     sent.push({ method: request.method, path, body })
     const known = answers[`${request.method} ${path}`] ?? answers[path]
     const made = typeof known === 'function' ? await (known as (body: unknown) => unknown)(body) : known

@@ -12,6 +12,7 @@ import { asksFirst, kindOf, logAll, usual } from './acts'
 import { ActSheet } from './ActSheet'
 import { BatchActs } from './BatchActs'
 import { BatchCooling } from './BatchCooling'
+import { BatchPhotos } from './BatchPhotos'
 import { BatchPot } from './BatchPot'
 import { BatchRecord } from './BatchRecord'
 import { BatchStream } from './BatchStream'
@@ -98,6 +99,7 @@ function Batch({ page }: { page: Page }) {
         </section>
         <BatchRecord page={page} />
       </div>
+      <BatchPhotos page={page} />
       {asked && (
         <ActSheet
           page={page}

@@ -85,6 +85,19 @@ final class Visitor {
                 .build());
     }
 
+    /** Puts bytes of a type. */
+    Answer put(String path, String type, byte[] bytes) {
+        return send(request(path)
+                .header("Content-Type", type)
+                .header("X-XSRF-TOKEN", csrf())
+                .PUT(HttpRequest.BodyPublishers.ofByteArray(bytes))
+                .build());
+    }
+
+    Answer delete(String path) {
+        return send(request(path).header("X-XSRF-TOKEN", csrf()).DELETE().build());
+    }
+
     /** Another program, with a token instead of a session. */
     static Answer program(String token, String path, String json) {
         Visitor program = new Visitor();

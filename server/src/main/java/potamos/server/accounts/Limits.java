@@ -11,6 +11,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.Arrays;
+import java.util.regex.Pattern;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessException;
@@ -20,12 +21,14 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Limits on how large and how often: no body above a quarter of a megabyte, no session above forty requests a second for long. */
+/** Limits on how large and how often: no body above a quarter of a megabyte, or eight for a photo; no session above forty requests a second for long. */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 10)
 class Limits extends OncePerRequestFilter {
 
     private static final long LARGEST_BODY = 256 * 1024;
+    private static final long LARGEST_PHOTO = 8 * 1024 * 1024;
+    private static final Pattern PHOTO = Pattern.compile("/api/batches/[0-9a-f-]{36}/photos/[0-9a-f-]{36}");
     private static final int BURST = 400;
     private static final int A_SECOND = 40;
 
@@ -42,8 +45,10 @@ class Limits extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (request.getContentLengthLong() > LARGEST_BODY) {
-            refuse(response, 413, "too-large", "More than 256 kB in one request.");
+        boolean photo = PHOTO.matcher(request.getRequestURI()).matches();
+        if (request.getContentLengthLong() > (photo ? LARGEST_PHOTO : LARGEST_BODY)) {
+            String most = photo ? "More than 8 MB in one photo." : "More than 256 kB in one request.";
+            refuse(response, 413, "too-large", most);
         } else if (request.getHeader(HttpHeaders.TRANSFER_ENCODING) != null) {
             refuse(response, 411, "length-required", "Say how long the request is.");
         } else if (request.getRequestURI().startsWith("/api/")

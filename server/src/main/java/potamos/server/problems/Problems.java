@@ -17,6 +17,7 @@ import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
@@ -79,6 +80,9 @@ public class Problems {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> mismatch(MethodArgumentTypeMismatchException mismatch) {
+        if (mismatch.getParameter().hasParameterAnnotation(RequestParam.class)) {
+            return refusal(Refusal.of(mismatch.getName(), "not of the kind that belongs here"));
+        }
         return problem(HttpStatus.NOT_FOUND, "not-found", "There is no such address.", Map.of());
     }
 

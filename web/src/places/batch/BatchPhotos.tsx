@@ -1,0 +1,118 @@
+import { useRef, useState } from 'react'
+import { api, newId } from '../../api/client'
+import { useChange, usePhotos, type Page, type Photo } from '../../api/queries'
+import { Button } from '../../kit/Button'
+import { Heading, Note } from '../../kit/Note'
+import { SelectField } from '../../kit/SelectField'
+import { useMay, useTimes } from '../../kit/session'
+import { smaller } from './smaller'
+
+type Subject = Photo['subject']
+
+const subjectName: Record<Subject, string> = {
+  SHADE: 'Shade of the roast',
+  CLARITY: 'Clarity',
+  SET: 'Set',
+  OTHER: 'Something else',
+}
+
+/** Photos of shade, clarity and set, for whoever asks later how it looked. */
+export function BatchPhotos({ page }: { page: Page }) {
+  const batchId = page.card.id
+  const photos = usePhotos(batchId)
+  const may = useMay()
+  const { clock } = useTimes()
+  const file = useRef<HTMLInputElement>(null)
+  const [subject, setSubject] = useState<Subject>('CLARITY')
+  const add = useChange(async (picture: File) => {
+    const body = await smaller(picture)
+    await api.PUT('/api/batches/{batchId}/photos/{id}', {
+      params: { path: { batchId, id: newId() }, query: { subject } },
+      body: body as unknown as string,
+      bodySerializer: (blob: unknown) => blob as Blob,
+      headers: { 'Content-Type': body.type },
+    })
+  }, 'photos')
+  const remove = useChange(
+    (id: string) => api.DELETE('/api/batches/{batchId}/photos/{id}', { params: { path: { batchId, id } } }),
+    'photos',
+  )
+  const all = photos.data ?? []
+  if (all.length === 0 && !may('ACT')) return null
+  return (
+    <section className="mt-8" aria-label="Photos">
+      <Heading aside={all.length > 0 && `${all.length} kept with the record`}>Photos</Heading>
+      <ul className="m-0 flex list-none flex-wrap gap-4 p-0">
+        {all.map((photo) => (
+          <li key={photo.id} className="w-[200px]">
+            <a href={`/api/batches/${batchId}/photos/${photo.id}`} target="_blank" rel="noreferrer">
+              <img
+                src={`/api/batches/${batchId}/photos/${photo.id}`}
+                alt={`${subjectName[photo.subject]}, ${clock(photo.at)}`}
+                width={photo.width}
+                height={photo.height}
+                loading="lazy"
+                className="border-ink h-[150px] w-full rounded-md border-2 object-cover"
+              />
+            </a>
+            <span className="text-15 flex items-baseline justify-between gap-2">
+              <span>
+                <b className="font-semibold">{subjectName[photo.subject]}</b>{' '}
+                <span className="text-quiet font-mono">{clock(photo.at)}</span> {photo.by}
+              </span>
+              {may('JUDGE') && (
+                <Button
+                  tone="quiet"
+                  className="px-1!"
+                  aria-label={`Take out ${subjectName[photo.subject]}, ${clock(photo.at)}`}
+                  onClick={() => remove.mutate(photo.id)}
+                >
+                  Take out
+                </Button>
+              )}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {may('ACT') && (
+        <div className="mt-3 flex flex-wrap items-end gap-3">
+          <SelectField
+            label="A photo of"
+            value={subject}
+            onValue={(next) => setSubject(next as Subject)}
+            options={Object.entries(subjectName).map(([value, name]) => ({
+              value,
+              name: name.toLowerCase(),
+            }))}
+          />
+          <input
+            ref={file}
+            type="file"
+            accept="image/jpeg,image/png"
+            capture="environment"
+            aria-label="Photo"
+            className="sr-only"
+            tabIndex={-1}
+            onChange={(event) => {
+              const picture = event.target.files?.[0]
+              event.target.value = ''
+              if (picture) add.mutate(picture)
+            }}
+          />
+          <Button disabled={add.isPending} onClick={() => file.current?.click()}>
+            {add.isPending ? 'Keeping it …' : 'Take a photo'}
+          </Button>
+        </div>
+      )}
+      {add.error && (
+        <div className="mt-2">
+          <Note>
+            {add.error.status === 0
+              ? 'A photo needs the connection; take it again when it is back.'
+              : (add.error.fields.photo?.reason ?? add.error.message)}
+          </Note>
+        </div>
+      )}
+    </section>
+  )
+}
