@@ -235,6 +235,20 @@ class FirstPotTest {
     }
 
     @Test
+    void aShiftIsHandedOverAndSignedFor() {
+        try (BrowserContext kitchen = visitor();
+                BrowserContext other = visitor()) {
+            Journey chef = as(other, "tomaz").open("/hand-over");
+            Journey cook = as(kitchen, "ilse").open("/range").follow("Hand over").see("Everything to");
+            cook.tap("Tomaz Okafor").type("What they should know", "Broad 40 runs hot");
+            cook.tapFirst("form button[type=submit]");
+            cook.see("Tomaz Okafor has not signed").stumblesNobody();
+            chef.see("Broad 40 runs hot").tap("I have them").see("Tomaz Okafor signed at");
+            cook.see("Tomaz Okafor signed at");
+        }
+    }
+
+    @Test
     void theServerKilledWhileActsAreLoggedLosesNothingAndDoublesNothing() {
         try (BrowserContext kitchen = visitor()) {
             Journey cook = as(kitchen, "tomaz").open("/batches");
@@ -267,14 +281,19 @@ class FirstPotTest {
             Journey stranger = new Journey(kitchen.newPage()).open("/sign-in").stumblesNobody();
             stranger.page().close();
             Journey cook = as(kitchen, "ilse");
-            for (String place : new String[] {"/range", "/calls", "/formulas", "/cold", "/batches", "/kitchen"}) {
+            for (String place : new String[] {
+                "/range", "/hand-over", "/calls", "/formulas", "/cold", "/trim", "/batches", "/kitchen"
+            }) {
                 cook.open(place).stumblesNobody();
                 assertThat(fitsAcross(cook.page())).as("%s at 1280", place).isTrue();
             }
             cook.tap("Night watch").stumblesNobody();
+            cook.open("/range").tap("Big figures").stumblesNobody();
             Journey onPhone = as(phone, "ilse");
             for (String place :
-                    new String[] {"/range", "/calls", "/formulas/white-chicken?value=9", "/cold", "/kitchen"}) {
+                    new String[] {
+                        "/range", "/hand-over", "/calls", "/formulas/white-chicken?value=9", "/cold", "/kitchen"
+                    }) {
                 onPhone.open(place);
                 assertThat(fitsAcross(onPhone.page())).as("%s at 390", place).isTrue();
             }

@@ -20,7 +20,7 @@ final class Pictures {
     private static final List<Shot> SHOTS = List.of(
             new Shot("range", "/range"),
             new Shot("range-night", "ilse", 1280, 800, "/range", true),
-            new Shot("range-upright", "ilse", 820, 1180, "/range", false),
+            new Shot("hand-over", "ilse", 820, 1180, "/hand-over", false),
             new Shot("range-phone", "ilse", 390, 844, "/range", false),
             new Shot("calls", "/calls"),
             new Shot("calls-station-phone", "bram", 390, 844, "/calls", false),
