@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.Batch;
@@ -35,19 +34,7 @@ import potamos.server.stations.Calls;
 public class Batches {
 
     private static final Duration CLOCKS_MAY_DIFFER = Duration.ofMinutes(2);
-    private static final Duration UNDO = Duration.ofMinutes(2);
     private static final int MOST_EVENTS = 2000;
-
-    private static final Set<String> JUDGING = Set.of(
-            "judged-enough",
-            "judged-not-yet",
-            "strained",
-            "reheated",
-            "discarded",
-            "abandoned",
-            "corrected",
-            "withdrawn");
-    private static final Set<String> HANDING_OUT = Set.of("stored", "delivered");
 
     private final BatchMapper mapper;
     private final Planning planning;
@@ -224,7 +211,7 @@ public class Batches {
                     "act", "this batch has more entries than a batch can have", 0, MOST_EVENTS, "entries");
         }
         Plan plan = histories.plan(row);
-        allow(person, event, logged, now);
+        ActRights.require(person, event, logged, now);
         checkDelivery(person, plan, event);
         Instant told = at.isAfter(now) ? at : now;
         BatchState after = Batch.accept(plan, logged.stream().map(Logged::event).toList(), event, told);
@@ -242,22 +229,6 @@ public class Batches {
         changes.note(person.kitchenId(), "batches", row.id());
         if (event instanceof BatchEvent.Delivered delivered && !delivered.call().isEmpty()) {
             changes.note(person.kitchenId(), "calls", delivered.call());
-        }
-    }
-
-    private static void allow(Person person, BatchEvent event, List<Logged> logged, Instant now) {
-        String kind = EventView.kind(event);
-        if (HANDING_OUT.contains(kind)) {
-            person.require(Right.DELIVER);
-        } else if (JUDGING.contains(kind)) {
-            boolean ownUndo = event instanceof BatchEvent.Withdrawn withdrawn
-                    && logged.stream()
-                            .anyMatch(l -> l.event().stamp().id().equals(withdrawn.event())
-                                    && l.accountId().equals(person.id())
-                                    && l.recordedAt().isAfter(now.minus(UNDO)));
-            person.require(ownUndo ? Right.ACT : Right.JUDGE);
-        } else {
-            person.require(Right.ACT);
         }
     }
 
