@@ -239,7 +239,8 @@ class FirstPotTest {
         try (BrowserContext kitchen = visitor();
                 BrowserContext other = visitor()) {
             Journey chef = as(other, "tomaz").open("/hand-over");
-            Journey cook = as(kitchen, "ilse").open("/range").follow("Hand over").see("Everything to");
+            Journey cook =
+                    as(kitchen, "ilse").open("/range").follow("Hand over").see("Everything to");
             cook.tap("Tomaz Okafor").type("What they should know", "Broad 40 runs hot");
             cook.tapFirst("form button[type=submit]");
             cook.see("Tomaz Okafor has not signed").stumblesNobody();
@@ -290,10 +291,9 @@ class FirstPotTest {
             cook.tap("Night watch").stumblesNobody();
             cook.open("/range").tap("Big figures").stumblesNobody();
             Journey onPhone = as(phone, "ilse");
-            for (String place :
-                    new String[] {
-                        "/range", "/hand-over", "/calls", "/formulas/white-chicken?value=9", "/cold", "/kitchen"
-                    }) {
+            for (String place : new String[] {
+                "/range", "/hand-over", "/calls", "/formulas/white-chicken?value=9", "/cold", "/kitchen"
+            }) {
                 onPhone.open(place);
                 assertThat(fitsAcross(onPhone.page())).as("%s at 390", place).isTrue();
             }

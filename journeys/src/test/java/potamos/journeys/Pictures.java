@@ -40,6 +40,8 @@ final class Pictures {
             new Shot("batches", "/batches"),
             new Shot("kitchen", "/kitchen"));
 
+    private static final int WIDE = 1280;
+
     private Pictures() {}
 
     /**
@@ -80,7 +82,8 @@ final class Pictures {
                     "() => document.fonts.status === 'loaded' && !document.querySelector('[role=status], [aria-busy=true]')");
             page.screenshot(new Page.ScreenshotOptions()
                     .setPath(folder.resolve(shot.name() + ".png"))
-                    .setFullPage(true));
+                    // A narrow screen is shown as it is held, for what hangs at its lower edge hangs there.
+                    .setFullPage(shot.width() >= WIDE));
             System.out.println(folder.resolve(shot.name() + ".png"));
         }
     }
