@@ -11,6 +11,7 @@ import { duration } from '../words/time'
 import { Button } from './Button'
 import { Moon, Sun } from './icons'
 import { keySheet, useKeys } from './keys'
+import { setWatch, useNight } from './screen'
 import { useMay, useTimes, useVisit } from './session'
 import { Sheet } from './Sheet'
 
@@ -193,12 +194,7 @@ function useUndo() {
 function PersonMenu({ onKeys }: { onKeys: () => void }) {
   const { person, kitchen } = useVisit()
   const client = useQueryClient()
-  const [night, setNight] = useState(() => document.documentElement.dataset.watch === 'night')
-  const watch = () => {
-    document.documentElement.dataset.watch = night ? 'day' : 'night'
-    localStorage.setItem('watch', night ? 'day' : 'night')
-    setNight(!night)
-  }
+  const night = useNight()
   const units = async () => {
     const session = await data(
       api.PUT('/api/session/units', { body: { units: person.units === 'metric' ? 'us' : 'metric' } }),
@@ -216,7 +212,7 @@ function PersonMenu({ onKeys }: { onKeys: () => void }) {
   return (
     <div className="flex items-center">
       <button
-        onClick={watch}
+        onClick={() => setWatch(!night)}
         className="grid size-12 place-items-center"
         aria-label={night ? 'Day watch' : 'Night watch'}
       >

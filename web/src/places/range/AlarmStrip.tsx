@@ -1,11 +1,12 @@
 import { Link } from 'react-router'
 import { useRange } from '../../api/queries'
 import { Button } from '../../kit/Button'
+import { useNight } from '../../kit/screen'
 import { useTimes } from '../../kit/session'
 import { costName } from '../../words/en'
 import { fromNow } from '../../words/time'
 import { dueWords } from '../batch/acts'
-import { audible, ring, useAlarms, useAlarmSound, useNight, useSound } from './alarms'
+import { audible, ring, useAlarms, useAlarmSound, useSound } from './alarms'
 
 /** What has waited too long, the worst first, until somebody has heard it. In the header where there is room, else along the lower edge: nothing that a hand is about to tap moves for it. */
 export function AlarmStrip() {

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { useCalls, useRange, type Card } from '../../api/queries'
@@ -7,6 +7,7 @@ import { ActsRuler, type RulerAct } from '../../graphics/ActsRuler'
 import { Button } from '../../kit/Button'
 import { useKeys } from '../../kit/keys'
 import { Empty, Failed, Heading, Loading } from '../../kit/Note'
+import { useKept } from '../../kit/screen'
 import { useTimes, useUnits } from '../../kit/session'
 import { dueKey, dueWords } from '../batch/acts'
 import { useSound } from './alarms'
@@ -90,14 +91,8 @@ export function RangePlace() {
 
 /** Whether this screen shows figures alone, as one that hangs across the kitchen does. */
 function useBig(): [boolean, (big: boolean) => void] {
-  const [big, setBig] = useState(() => localStorage.getItem('range.big') === 'yes')
-  return [
-    big,
-    (next) => {
-      localStorage.setItem('range.big', next ? 'yes' : 'no')
-      setBig(next)
-    },
-  ]
+  const [said, keep] = useKept('range.big')
+  return [said === 'yes', (big) => keep(big ? 'yes' : 'no')]
 }
 
 /** Acts that want the same hands: which one gives way, and to what. */

@@ -1,5 +1,6 @@
-import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
+import { useEffect, useMemo } from 'react'
 import type { Card } from '../../api/queries'
+import { useKept } from '../../kit/screen'
 import { dueKey, type Due } from '../batch/acts'
 
 /** An act that has waited too long. */
@@ -24,40 +25,24 @@ export function alarmsOf(batches: Card[], now: number): Alarm[] {
 
 const HEARD = 'alarms.heard'
 const SOUND = 'alarms.sound'
-const listeners = new Set<() => void>()
-
-function subscribe(listener: () => void) {
-  listeners.add(listener)
-  window.addEventListener('storage', listener)
-  return () => {
-    listeners.delete(listener)
-    window.removeEventListener('storage', listener)
-  }
-}
-
-function keep(key: string, value: string) {
-  localStorage.setItem(key, value)
-  listeners.forEach((listener) => listener())
-}
-
 /** Whether this screen sounds. */
 export function useSound(): [boolean, (on: boolean) => void] {
-  const said = useSyncExternalStore(subscribe, () => localStorage.getItem(SOUND))
-  return [said !== 'off', (on) => keep(SOUND, on ? 'on' : 'off')]
+  const [said, keep] = useKept(SOUND)
+  return [said !== 'off', (on) => keep(on ? 'on' : 'off')]
 }
 
 /** Alarms that nobody at this screen has acknowledged. One that was comes again when its act is late again after it was done. */
 export function useAlarms(batches: Card[], now: number): { alarms: Alarm[]; hear: (alarm: Alarm) => void } {
-  const heard = useSyncExternalStore(subscribe, () => localStorage.getItem(HEARD) ?? '')
+  const [kept, keep] = useKept(HEARD)
   const all = useMemo(() => alarmsOf(batches, now), [batches, now])
-  const known = useMemo(() => new Set(heard.split('\n').filter(Boolean)), [heard])
+  const known = useMemo(() => new Set((kept ?? '').split('\n').filter(Boolean)), [kept])
   useEffect(() => {
     const still = [...known].filter((key) => all.some((alarm) => alarm.key === key))
-    if (batches.length > 0 && still.length < known.size) keep(HEARD, still.join('\n'))
-  }, [all, batches, known])
+    if (batches.length > 0 && still.length < known.size) keep(still.join('\n'))
+  }, [all, batches, known, keep])
   return {
     alarms: all.filter((alarm) => !known.has(alarm.key)),
-    hear: (alarm) => keep(HEARD, [...known, alarm.key].join('\n')),
+    hear: (alarm) => keep([...known, alarm.key].join('\n')),
   }
 }
 
@@ -98,15 +83,4 @@ export function ring(safety: boolean) {
     tone.start(from)
     tone.stop(from + 0.65)
   })
-}
-
-/** Day or night watch, as it is set on this screen. */
-export function useNight(): boolean {
-  const [night, setNight] = useState(() => document.documentElement.dataset.watch === 'night')
-  useEffect(() => {
-    const watcher = new MutationObserver(() => setNight(document.documentElement.dataset.watch === 'night'))
-    watcher.observe(document.documentElement, { attributeFilter: ['data-watch'] })
-    return () => watcher.disconnect()
-  }, [])
-  return night
 }

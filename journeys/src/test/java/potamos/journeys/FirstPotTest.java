@@ -184,12 +184,7 @@ class FirstPotTest {
         try (BrowserContext kitchen = visitor();
                 BrowserContext other = visitor()) {
             Journey cook = as(kitchen, "ilse").open("/batches");
-            cook.page()
-                    .getByRole(AriaRole.LINK)
-                    .filter(new Locator.FilterOptions().setHasText("Broad 40"))
-                    .first()
-                    .click();
-            cook.see("The record");
+            openBroad40(cook);
             String batch = cook.page().url();
             Journey chef = as(other, "tomaz").open(batch);
             int before = skims(chef);
@@ -212,12 +207,7 @@ class FirstPotTest {
             Journey cook = as(kitchen, "ilse").open("/batches");
             cook.page().evaluate("() => navigator.serviceWorker.ready");
             cook.page().waitForFunction("() => navigator.serviceWorker.controller !== null");
-            cook.page()
-                    .getByRole(AriaRole.LINK)
-                    .filter(new Locator.FilterOptions().setHasText("Broad 40"))
-                    .first()
-                    .click();
-            cook.see("The record");
+            openBroad40(cook);
             String batch = cook.page().url();
             int before = skims(cook);
             kitchen.setOffline(true);
@@ -253,12 +243,7 @@ class FirstPotTest {
     void theServerKilledWhileActsAreLoggedLosesNothingAndDoublesNothing() {
         try (BrowserContext kitchen = visitor()) {
             Journey cook = as(kitchen, "tomaz").open("/batches");
-            cook.page()
-                    .getByRole(AriaRole.LINK)
-                    .filter(new Locator.FilterOptions().setHasText("Broad 40"))
-                    .first()
-                    .click();
-            cook.see("The record");
+            openBroad40(cook);
             int before = skims(cook);
             potamos.kill();
             cook.tap("Skimmed")
@@ -305,6 +290,16 @@ class FirstPotTest {
     }
 
     /** Skimmings as the server knows them. */
+    /** The page of the batch that simmers in Broad 40, from the list of batches. */
+    private static void openBroad40(Journey cook) {
+        cook.page()
+                .getByRole(AriaRole.LINK)
+                .filter(new Locator.FilterOptions().setHasText("Broad 40"))
+                .first()
+                .click();
+        cook.see("The record");
+    }
+
     private static int skims(Journey who) {
         String url = who.page().url();
         return ((Number) who.page()

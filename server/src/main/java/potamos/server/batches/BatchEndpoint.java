@@ -1,7 +1,5 @@
 package potamos.server.batches;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
@@ -31,6 +29,7 @@ import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
 import potamos.server.charges.ChargeRequest;
 import potamos.server.kitchen.Hob;
+import potamos.server.live.BetweenChanges;
 import potamos.server.live.Changes;
 import potamos.server.stations.Calls;
 
@@ -80,31 +79,23 @@ class BatchEndpoint {
     private final Batches batches;
     private final Calls calls;
     private final KitchenClock clock;
-    private final Changes changes;
     private final Hob hob;
 
-    /** A kitchen's range up to a change. */
-    private record RangeKey(String kitchenId, long change) {}
-
     /** After an act every screen of a kitchen asks at once, and all are told the same; what moves by itself moves on within a second. */
-    private final Cache<RangeKey, Range> ranges = Caffeine.newBuilder()
-            .maximumSize(500)
-            .expireAfterWrite(Duration.ofSeconds(1))
-            .build();
+    private final BetweenChanges<Range> ranges;
 
     BatchEndpoint(Batches batches, Calls calls, KitchenClock clock, Changes changes, Hob hob) {
         this.hob = hob;
         this.batches = batches;
         this.calls = calls;
         this.clock = clock;
-        this.changes = changes;
+        this.ranges = new BetweenChanges<>(changes, Duration.ofSeconds(1));
     }
 
     @GetMapping("/api/range")
     Range range(@AuthenticationPrincipal Person person) {
         person.require(Right.READ);
-        RangeKey key = new RangeKey(person.kitchenId(), changes.latest());
-        return ranges.get(key, k -> rangeNow(person));
+        return ranges.of(person.kitchenId(), () -> rangeNow(person));
     }
 
     private Range rangeNow(Person person) {

@@ -1,7 +1,5 @@
 package potamos.server.charges;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.util.HashMap;
 import java.util.Map;
@@ -10,6 +8,7 @@ import potamos.core.cooling.ContainerSplit;
 import potamos.core.vessel.BedKind;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
+import potamos.server.live.BetweenChanges;
 import potamos.server.live.Changes;
 import potamos.server.trim.TrimBox;
 
@@ -22,29 +21,20 @@ class Sites {
     private final Kitchens kitchens;
     private final TrimBox trim;
     private final VesselsInUse inUse;
-    private final Changes changes;
 
-    private record Seen(String kitchenId, long change) {}
-
-    /**
-     * A finger that drags asks many times a second, and between two changes a kitchen stands still. Numbers of the change log are given out before
-     * their transaction ends, so what was seen is not trusted for longer than a moment.
-     */
-    private final Cache<Seen, Site> seen = Caffeine.newBuilder()
-            .maximumSize(200)
-            .expireAfterWrite(Duration.ofSeconds(2))
-            .build();
+    /** A finger that drags asks many times a second. */
+    private final BetweenChanges<Site> seen;
 
     Sites(Kitchens kitchens, TrimBox trim, VesselsInUse inUse, Changes changes) {
         this.kitchens = kitchens;
         this.trim = trim;
         this.inUse = inUse;
-        this.changes = changes;
+        this.seen = new BetweenChanges<>(changes, Duration.ofSeconds(2));
     }
 
     /** As it stood at the latest change, for a look at what could be. */
     Site glance(String kitchenId) {
-        return seen.get(new Seen(kitchenId, changes.latest()), now -> of(kitchenId));
+        return seen.of(kitchenId, () -> of(kitchenId));
     }
 
     /** As it stands in this transaction, for what is going to be. */

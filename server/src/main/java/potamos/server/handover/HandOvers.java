@@ -92,7 +92,7 @@ public class HandOvers {
 
     private record Pots(List<GivenPot> pots) {}
 
-    /** A hand-over. {@code signed} holds when each of those who take something over has signed for it. */
+    /** A hand-over. {@code signed} holds when each of those who took something over signed for it. */
     public record HandOver(
             @NotNull String id,
             @NotNull String givenBy,
@@ -100,16 +100,7 @@ public class HandOvers {
             @NotNull Instant givenAt,
             @NotNull String words,
             @NotNull List<GivenPot> pots,
-            @NotNull Map<String, Instant> signed) {
-
-        /** Whoever takes something over and has not signed for it. */
-        Set<String> unsigned() {
-            Set<String> left = new LinkedHashSet<>();
-            pots.forEach(pot -> left.add(pot.takenBy()));
-            left.removeAll(signed.keySet());
-            return left;
-        }
-    }
+            @NotNull Map<String, Instant> signed) {}
 
     /** Which pot goes to whom. */
     public record Gift(String batchId, String takenBy) {}
@@ -143,11 +134,15 @@ public class HandOvers {
                 row.givenByName(),
                 row.givenAt(),
                 row.words(),
-                json.read(row.pots(), Pots.class).pots(),
+                potsOf(row),
                 signatures.stream()
                         .filter(s -> s.handOverId().equals(row.id()))
                         .collect(Collectors.toMap(
                                 HandOverMapper.Signature::accountId, HandOverMapper.Signature::signedAt)));
+    }
+
+    private List<GivenPot> potsOf(HandOverMapper.Row row) {
+        return json.read(row.pots(), Pots.class).pots();
     }
 
     /**
@@ -228,14 +223,12 @@ public class HandOvers {
     public void sign(Person person, String id) {
         person.require(Right.ACT);
         HandOverMapper.Row row = mapper.byId(id, person.kitchenId()).orElseThrow(() -> new NotFound("hand-over"));
-        HandOver given = read(row, mapper.signatures(person.kitchenId()));
-        if (given.pots().stream().noneMatch(pot -> pot.takenBy().equals(person.id()))) {
+        if (potsOf(row).stream().noneMatch(pot -> pot.takenBy().equals(person.id()))) {
             throw new Forbidden("Nothing of it goes to you.");
         }
-        if (!given.unsigned().contains(person.id())) {
+        if (mapper.sign(new HandOverMapper.Signature(id, person.id(), clock.instant())) == 0) {
             throw new Conflict("id", "You have signed for it already.");
         }
-        mapper.sign(new HandOverMapper.Signature(id, person.id(), clock.instant()));
         changes.note(person.kitchenId(), "hand-overs", id);
     }
 }
