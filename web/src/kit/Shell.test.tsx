@@ -1,8 +1,9 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { act as renderAct, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { act, log } from '../api/outbox'
 import { setServerTime } from '../api/clock'
 import type { Page } from '../api/queries'
+import { noteAge, stamped } from '../offline/seen'
 import { answer, network, person, problem, visit } from '../testing/kitchen'
 import { Shell } from './Shell'
 
@@ -80,5 +81,18 @@ describe('the shell', () => {
     expect(taken, 'taken once').toBe(1)
     const ids = sent.filter((s) => s.method === 'POST').map((s) => (s.body as { id: string }).id)
     expect(new Set(ids).size, 'the same act, known by its id').toBe(1)
+  })
+
+  it('says how old it is when what is shown was kept from before, until something fresh has come', async () => {
+    network({})
+    open()
+    const twentyMinutes = 20 * 60_000
+    const kept = await stamped(new Response('{}'), Date.now() - twentyMinutes)
+    renderAct(() => noteAge(kept))
+    expect(
+      (await screen.findByText(/^Shown as it stood at \d\d:\d\d, 20 min ago/)).getAttribute('role'),
+    ).toBe('status')
+    renderAct(() => noteAge(new Response('{}')))
+    await waitFor(() => expect(screen.queryByText(/^Shown as it stood/)).toBeNull())
   })
 })

@@ -145,7 +145,8 @@ function Waiting({ connected }: { connected: boolean }) {
   const { clock, now } = useTimes()
   const seen = useSyncExternalStore(onSeen, seenAt)
   const stood = seen === undefined ? undefined : kitchenTime(seen)
-  const trouble = !connected || waiting.length > 0
+  // A server that is slow beyond waiting leaves an old answer in view as well as one that is away.
+  const trouble = !connected || waiting.length > 0 || stood !== undefined
   const [long, setLong] = useState(false)
   useEffect(() => {
     if (!trouble) return
@@ -162,8 +163,7 @@ function Waiting({ connected }: { connected: boolean }) {
       className="border-amber bg-amber-ground text-15 text-amber m-0 border-b px-4 py-2 md:px-6"
     >
       {connected ? '' : 'No connection. What you log is kept here and sent when it is back. '}
-      {!connected &&
-        stood !== undefined &&
+      {stood !== undefined &&
         `Shown as it stood at ${clock(stood)}, ${duration((now - stood) / 60_000)} ago. `}
       {waiting.length > 0 &&
         `${waiting.length} ${waiting.length === 1 ? 'act waits' : 'acts wait'} to be sent.`}
