@@ -50,10 +50,19 @@ export const useBatch = (id: string) =>
     refetchInterval: 30_000,
   })
 
+/** The batch against its plan: curves with their bands, and what clouds it. */
+export const useCourse = (id: string) =>
+  useQuery({
+    queryKey: ['course', id],
+    queryFn: () => data(api.GET('/api/batches/{id}/course', { params: { path: { id } } })),
+    refetchInterval: 60_000,
+  })
+
 /** Takes in the batch as an act has left it, before the live feed tells of it. */
 export const acted = (client: QueryClient) => (page: Page) => {
   client.setQueryData(['batch', page.card.id], page)
   void client.invalidateQueries({ queryKey: ['range'] })
+  void client.invalidateQueries({ queryKey: ['course', page.card.id] })
 }
 
 export type Photo = Schemas['PhotoView']
@@ -209,7 +218,7 @@ export function useChange<Input, Output>(change: (input: Input) => Promise<Outpu
 
 /** Which queries a topic of the live feed makes stale. */
 const TOUCHES: Record<string, string[]> = {
-  batches: ['range', 'batch', 'batches', 'lots', 'lot', 'deliveries', 'calls'],
+  batches: ['range', 'batch', 'course', 'batches', 'lots', 'lot', 'deliveries', 'calls'],
   calls: ['calls'],
   kitchen: ['kitchen', 'hob', 'range', 'charge'],
   formulas: ['formulas', 'menu', 'charge'],

@@ -12,6 +12,7 @@ import { asksFirst, kindOf, logAll, usual } from './acts'
 import { ActSheet } from './ActSheet'
 import { BatchActs } from './BatchActs'
 import { BatchCooling } from './BatchCooling'
+import { BatchCourse } from './BatchCourse'
 import { BatchPhotos } from './BatchPhotos'
 import { BatchPot } from './BatchPot'
 import { BatchRecord } from './BatchRecord'
@@ -77,6 +78,7 @@ function Batch({ page }: { page: Page }) {
         <Heading aside="planned dashed, happened filled; temperature below">The stream</Heading>
         <BatchStream page={page} colour={colour} />
       </section>
+      <BatchCourse page={page} colour={colour} />
       <div className="mt-8 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section>
           <Heading

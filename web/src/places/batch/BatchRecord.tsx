@@ -43,7 +43,10 @@ export function BatchRecord({ page }: { page: Page }) {
         aside={
           <>
             <a href={`/api/batches/${page.card.id}/record.csv`}>CSV</a>,{' '}
-            <a href={`/api/batches/${page.card.id}/record.json`}>JSON</a>
+            <a href={`/api/batches/${page.card.id}/record.json`}>JSON</a>,{' '}
+            <a href={`/api/batches/${page.card.id}/record.pdf`} target="_blank" rel="noreferrer">
+              PDF
+            </a>
           </>
         }
       >

@@ -52,8 +52,11 @@ class OtherKitchenTest {
         String lot = batch.page().at("/lotId").asString();
         String vessel = batch.page().at("/card/vessel/id").asString();
         assertThat(stranger.get("/api/batches/" + batch.id()).status()).isEqualTo(404);
-        assertThat(stranger.get("/api/batches/" + batch.id() + "/record.csv").status())
-                .isEqualTo(404);
+        for (String of : new String[] {"record.csv", "record.json", "record.pdf", "course"}) {
+            assertThat(stranger.get("/api/batches/" + batch.id() + "/" + of).status())
+                    .as(of)
+                    .isEqualTo(404);
+        }
         assertThat(stranger.get("/api/lots/" + lot).status()).isEqualTo(404);
         assertThat(stranger.get("/api/lots/" + lot + "/label.pdf").status()).isEqualTo(404);
         String id = UUID.randomUUID().toString();

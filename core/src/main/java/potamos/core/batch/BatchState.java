@@ -110,8 +110,14 @@ public record BatchState(
      * @param toReduce  whether a planned reduction is still ahead
      * @param reduced   litres left by it
      * @param degreased fat lifted
+     * @param strained  how it left the pot
      */
-    public record Finish(int passes, boolean toReduce, Optional<Volume> reduced, Optional<Volume> degreased) {}
+    public record Finish(
+            int passes,
+            boolean toReduce,
+            Optional<Volume> reduced,
+            Optional<Volume> degreased,
+            Optional<BatchEvent.Strained> strained) {}
 
     /**
      * The pot.
@@ -124,6 +130,7 @@ public record BatchState(
      * @param bedTop       height of the bed now
      * @param steamLPerH   leaving now
      * @param gelatinGPerL in the liquor
+     * @param boiledMin    minutes that it boiled where it should simmer
      * @param levelRead    when the level was last read
      * @param temperatureRead when the temperature was last read
      * @param toppedUp     when water was last added
@@ -137,6 +144,7 @@ public record BatchState(
             Length bedTop,
             double steamLPerH,
             double gelatinGPerL,
+            double boiledMin,
             Optional<Instant> levelRead,
             Optional<Instant> temperatureRead,
             Optional<Instant> toppedUp) {}

@@ -8,6 +8,7 @@ import java.util.Optional;
 import potamos.core.flow.Run;
 import potamos.core.flow.Solids;
 import potamos.core.heat.PotHeat;
+import potamos.core.heat.SimmerBand;
 import potamos.core.liquor.Gelatin;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
@@ -36,7 +37,9 @@ final class PotModel {
     }
 
     private final Run run;
+    private final Luck luck;
     private final double kappa;
+    private final double boilsAbove;
     private final List<BatchState.CoursePoint> course = new ArrayList<>();
 
     private Bed bed;
@@ -50,6 +53,7 @@ final class PotModel {
     private double markContents;
     private double simmerAt;
     private double simmeredMin;
+    private double boiledMin;
     private double gelatin;
     private double drawn;
     private double evaporated;
@@ -62,9 +66,11 @@ final class PotModel {
     private Instant temperatureRead;
     private Instant toppedUpAt;
 
-    PotModel(Plan plan) {
+    PotModel(Plan plan, Luck luck) {
         this.run = plan.charge().run();
-        this.kappa = run.vessel().kappa().value();
+        this.luck = luck;
+        this.kappa = run.vessel().kappa().value() * luck.kappa();
+        this.boilsAbove = SimmerBand.LIVELY.high(run.air().boilingPoint()).celsius();
         this.simmerAt = run.simmerAt().celsius();
         this.clock = plan.accepted();
         bed(run.bed().mass());
@@ -228,8 +234,9 @@ final class PotModel {
             // minutes is usual.
             celsius += (simmerAt - celsius) * (1 - Math.exp(-seconds * Math.log(2) / 300));
             simmeredMin += seconds / 60;
+            boiledMin += celsius > boilsAbove ? seconds / 60 : 0;
         } else {
-            Power power = fire == Fire.FULL ? run.burner().delivered() : Power.ofKilowatts(0);
+            Power power = fire == Fire.FULL ? run.burner().delivered().times(luck.power()) : Power.ofKilowatts(0);
             PotHeat.Step step = heat.step(t, Volume.ofLitres(contents), power, seconds);
             steam = step.steam().litres();
             double highest =
@@ -241,8 +248,9 @@ final class PotModel {
         double lost = Math.min(steam, contents - solids);
         evaporated += lost;
         contents -= lost;
-        double most = bed.kind().collagenGPerKg() * bed.mass().kg();
-        gelatin = Gelatin.after(gelatin, most, bed.kind().halfTimeH(), t, seconds / 3600);
+        double most = bed.kind().collagenGPerKg() * bed.mass().kg() * luck.collagen();
+        gelatin = Gelatin.afterAtSpeed(
+                gelatin, most, bed.kind().halfTimeH(), Gelatin.speed(t) * luck.extraction(), seconds / 3600);
     }
 
     private Length level() {
@@ -256,7 +264,8 @@ final class PotModel {
     }
 
     private double gelatinGPerL() {
-        return holding ? gelatin / Math.max(0.1, contents - solids) : 0;
+        double brought = run.liquid().gelatinGPerL() * drawn;
+        return holding ? (gelatin + brought) / Math.max(0.1, contents - solids) : 0;
     }
 
     BatchState.Pot state() {
@@ -272,6 +281,7 @@ final class PotModel {
                 bed.height(run.vessel(), settled),
                 steam,
                 gelatinGPerL(),
+                boiledMin,
                 Optional.ofNullable(levelRead),
                 Optional.ofNullable(temperatureRead),
                 Optional.ofNullable(toppedUpAt));
@@ -279,6 +289,29 @@ final class PotModel {
 
     List<BatchState.CoursePoint> course() {
         return course;
+    }
+
+    boolean holding() {
+        return holding;
+    }
+
+    double celsius() {
+        return celsius;
+    }
+
+    double simmerAt() {
+        return simmerAt;
+    }
+
+    /** Litres that would bring it back to its mark; 0 or less when it stands there or above. */
+    double downL() {
+        return markContents - contents;
+    }
+
+    /** How far the level stands below its mark. */
+    Length down() {
+        return Length.ofCm(
+                run.vessel().shape().levelAt(Volume.ofLitres(markContents)).cm() - level().cm());
     }
 
     Volume drawn() {

@@ -62,8 +62,12 @@ final class Replay {
     private boolean abandoned;
 
     Replay(Plan plan) {
+        this(plan, Luck.BOOK);
+    }
+
+    Replay(Plan plan, Luck luck) {
         this.plan = plan;
-        this.pot = new PotModel(plan);
+        this.pot = new PotModel(plan, luck);
         this.cooling = new CoolingLog(plan);
         this.since = plan.accepted();
         Formula formula = plan.charge().formula();
@@ -259,6 +263,10 @@ final class Replay {
         return toBlanch && !blanched ? Stage.BLANCH : Stage.FILL;
     }
 
+    PotModel pot() {
+        return pot;
+    }
+
     private boolean toReduce() {
         boolean tooLate = reducedInThePot && strained != null;
         return reduction.isPresent() && reduced == null && !tooLate;
@@ -303,7 +311,8 @@ final class Replay {
                         passed,
                         toReduce() && (strained != null || reducedInThePot),
                         reducedInThePot ? Optional.empty() : Optional.ofNullable(reduced),
-                        Optional.ofNullable(degreased)),
+                        Optional.ofNullable(degreased),
+                        Optional.ofNullable(strained)),
                 cards,
                 strained == null
                         ? BatchState.Cooling.AHEAD

@@ -14,7 +14,6 @@ import potamos.core.formula.Item;
 import potamos.core.formula.Part;
 import potamos.core.formula.Phase;
 import potamos.core.heat.Browning;
-import potamos.core.heat.SimmerBand;
 import potamos.core.liquor.Clarity;
 import potamos.core.liquor.CutAdviser;
 import potamos.core.liquor.Diffusion;
@@ -40,16 +39,8 @@ import potamos.core.vessel.Vessel;
 public record Character(
         List<CutPart> cuts, Clarity clarity, List<Taint> taints, Salt salt, double sulphitesMgPerL, Spread spread) {
 
-    /** Share of the scum that stays however often it is skimmed, and how quickly skimming works. */
-    private static final double SCUM_NEVER_CAUGHT = 0.1;
-
-    private static final double SKIMS_FOR_MOST = 2.5;
-
     /** Relative standard deviation of how quickly flavour leaves a piece. */
     private static final double DIFFUSION_SD = 0.2;
-
-    /** A lively simmer breaks into a boil for this share of its time. */
-    private static final double LIVELY_BOILS = 0.25;
 
     public Character {
         cuts = List.copyOf(cuts);
@@ -96,7 +87,8 @@ public record Character(
         double litres = Math.max(0.1, forecast.yield().mid());
         double strained = litres / formula.reducesTo();
         List<CutPart> cuts = cuts(formula, run);
-        Clarity clarity = clarity(formula, run, cuts, measures, strained, 1);
+        Clouding clouding = new Clouding(formula, run, cuts, measures, strained);
+        Clarity clarity = clouding.clarity(1);
         double scum = Band.Z90 * Factors.SKIM_SD;
         Salt salt = Salt.of(saltG(run, measures), strained, formula.reducesTo());
         double kept = salt.afterGPerL() * litres;
@@ -108,11 +100,9 @@ public record Character(
                 sulphitesMg(measures) / litres,
                 new Spread(
                         new Band(
-                                clarity(formula, run, cuts, measures, strained, 1 + scum)
-                                        .index(),
+                                clouding.clarity(1 + scum).index(),
                                 clarity.index(),
-                                clarity(formula, run, cuts, measures, strained, 1 - scum)
-                                        .index()),
+                                clouding.clarity(1 - scum).index()),
                         new Band(
                                 kept / Math.max(litres, forecast.yield().high()),
                                 salt.afterGPerL(),
@@ -158,43 +148,6 @@ public record Character(
                         Diffusion.spent(cut, cutMm, at, in * less),
                         Diffusion.spent(cut, cutMm, at, in),
                         Diffusion.spent(cut, cutMm, at, in * (2 - less))));
-    }
-
-    private static Clarity clarity(
-            Formula formula, Run run, List<CutPart> cuts, List<Measure> measures, double litres, double scum) {
-        double scumG = scum
-                * run.bed().kind().scum().after(run.preparation())
-                * run.bed().mass().kg();
-        int skims = run.simmer().skim().countWithin(run.simmer().usual());
-        double left = SCUM_NEVER_CAUGHT + (1 - SCUM_NEVER_CAUGHT) * Math.exp(-skims / SKIMS_FOR_MOST);
-        double boils =
-                run.simmer().band() == SimmerBand.LIVELY && !formula.bed().isEmpty()
-                        ? LIVELY_BOILS * minutes(run.simmer().usual())
-                        : 0;
-        double mushG = 0;
-        double thickenerG = 0;
-        for (Measure measure : measures) {
-            Part part = measure.part();
-            for (CutPart cut : cuts) {
-                if (cut.id().equals(part.id()) && cut.fit() == CutAdviser.Fit.TOO_SMALL) {
-                    mushG += measure.mass().grams()
-                            * (1 - cut.cutMm() / cut.advice().smallestMm());
-                }
-            }
-            if (part.kind() == Part.Kind.TOMATO || part.item().has(Item.Trait.STARCH)) {
-                thickenerG += measure.mass().grams();
-            }
-        }
-        Phase.Strain strain = run.strain();
-        return Clarity.of(new Clarity.Handling(
-                scumG * left / litres,
-                boils,
-                0,
-                mushG / litres,
-                strain.transfer() == Phase.Transfer.POUR,
-                strain.passes(),
-                strain.pressed(),
-                thickenerG / litres));
     }
 
     private static List<Taint> taints(Formula formula, Run run) {

@@ -3,15 +3,11 @@ package potamos.server.batches;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
-import java.io.StringWriter;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,7 +16,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
-import potamos.core.batch.BatchEvent;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
 import potamos.core.schedule.Hands;
@@ -31,7 +26,6 @@ import potamos.server.charges.ChargeRequest;
 import potamos.server.kitchen.Hob;
 import potamos.server.live.BetweenChanges;
 import potamos.server.live.Changes;
-import potamos.server.stations.Calls;
 
 /** Batches over HTTP. */
 @RestController
@@ -77,17 +71,17 @@ class BatchEndpoint {
             @Valid @NotNull ChargeRequest charge) {}
 
     private final Batches batches;
-    private final Calls calls;
+    private final BatchPages pages;
     private final KitchenClock clock;
     private final Hob hob;
 
     /** After an act every screen of a kitchen asks at once, and all are told the same; what moves by itself moves on within a second. */
     private final BetweenChanges<Range> ranges;
 
-    BatchEndpoint(Batches batches, Calls calls, KitchenClock clock, Changes changes, Hob hob) {
+    BatchEndpoint(Batches batches, BatchPages pages, KitchenClock clock, Changes changes, Hob hob) {
         this.hob = hob;
         this.batches = batches;
-        this.calls = calls;
+        this.pages = pages;
         this.clock = clock;
         this.ranges = new BetweenChanges<>(changes, Duration.ofSeconds(1));
     }
@@ -141,18 +135,18 @@ class BatchEndpoint {
     @PostMapping("/api/batches")
     ResponseEntity<BatchView.Page> accept(@AuthenticationPrincipal Person person, @Valid @RequestBody Acceptance body) {
         String id = batches.accept(person, body.id(), body.callId(), body.charge());
-        return ResponseEntity.status(HttpStatus.CREATED).body(page(person, id));
+        return ResponseEntity.status(HttpStatus.CREATED).body(pages.of(person, id));
     }
 
     @GetMapping("/api/batches/{id}")
     BatchView.Page one(@AuthenticationPrincipal Person person, @PathVariable String id) {
-        return page(person, id);
+        return pages.of(person, id);
     }
 
     @PostMapping("/api/batches/{id}/acts")
     BatchView.Page log(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Act act) {
         batches.log(person, id, act);
-        return page(person, id);
+        return pages.of(person, id);
     }
 
     /** Another burner for the vessel. */
@@ -160,41 +154,6 @@ class BatchEndpoint {
     BatchView.Page moveTo(
             @AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Onto onto) {
         batches.moveTo(person, id, onto.burnerId());
-        return page(person, id);
-    }
-
-    @GetMapping(path = "/api/batches/{id}/record.json", produces = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<BatchView.Page> recordJson(@AuthenticationPrincipal Person person, @PathVariable String id) {
-        BatchView.Page page = page(person, id);
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(page.card().number(), "json"))
-                .body(page);
-    }
-
-    @GetMapping(path = "/api/batches/{id}/record.csv", produces = "text/csv;charset=UTF-8")
-    ResponseEntity<String> recordCsv(@AuthenticationPrincipal Person person, @PathVariable String id) {
-        BatchView.Page page = page(person, id);
-        StringWriter out = new StringWriter();
-        RecordCsv.write(page.events(), out);
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(page.card().number(), "csv"))
-                .body(out.toString());
-    }
-
-    private static String attachment(int number, String type) {
-        return String.format(Locale.ROOT, "attachment; filename=\"batch-%d.%s\"", number, type);
-    }
-
-    private BatchView.Page page(Person person, String id) {
-        Batches.Loaded loaded = batches.whole(person, id);
-        Optional<BatchView.CallRef> call = Optional.ofNullable(loaded.row().callId())
-                .map(callId -> calls.of(person, callId))
-                .map(c -> new BatchView.CallRef(c.id(), c.stationName(), c.litres()));
-        Optional<String> lot = loaded.events().stream()
-                .map(Logged::event)
-                .filter(BatchEvent.Stored.class::isInstance)
-                .map(e -> e.stamp().id())
-                .reduce((first, last) -> last);
-        return BatchView.page(loaded, call, loaded.state().shelf().stored().litres() > 0 ? lot : Optional.empty());
+        return pages.of(person, id);
     }
 }

@@ -14,10 +14,8 @@ import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Measure;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Phase;
-import potamos.core.quantity.Mass;
-import potamos.core.quantity.Temperature;
-import potamos.core.quantity.Volume;
 import potamos.server.paper.Ink;
+import potamos.server.paper.PaperUnits;
 
 /** A charge on one page of A4, readable at arm's length: every quantity, line and time, with room to write down what really happened. */
 public final class ProductionSheet {
@@ -42,13 +40,13 @@ public final class ProductionSheet {
 
     private final Ink ink;
     private final Charge charge;
-    private final boolean us;
+    private final PaperUnits units;
     private float y = HEIGHT - MARGIN;
 
-    private ProductionSheet(Ink ink, Charge charge, boolean us) {
+    private ProductionSheet(Ink ink, Charge charge, PaperUnits units) {
         this.ink = ink;
         this.charge = charge;
-        this.us = us;
+        this.units = units;
     }
 
     /**
@@ -60,7 +58,7 @@ public final class ProductionSheet {
     public static byte[] of(
             String kitchen, Charge charge, Optional<Timeline> times, ZoneId zone, String units, Instant printed) {
         try (Ink ink = new Ink(charge.formula().name(), WIDTH, HEIGHT)) {
-            ProductionSheet sheet = new ProductionSheet(ink, charge, units.equals("us"));
+            ProductionSheet sheet = new ProductionSheet(ink, charge, PaperUnits.of(units));
             sheet.title(kitchen, printed.atZone(zone));
             sheet.figures();
             float top = sheet.y;
@@ -85,12 +83,13 @@ public final class ProductionSheet {
 
     private void figures() {
         String[][] shown = {
-            {"Litres out", litres(charge.forecast().yield().mid())},
+            {"Litres out", units.litres(charge.forecast().yield().mid())},
             {
                 "Fill to, below the rim",
-                cm(charge.run().vessel().belowRim(charge.levels().filled()).cm())
+                units.cm(
+                        charge.run().vessel().belowRim(charge.levels().filled()).cm())
             },
-            {"Simmer at", celsius(charge.run().simmerAt())},
+            {"Simmer at", units.celsius(charge.run().simmerAt())},
         };
         float step = (RIGHT - MARGIN) / shown.length;
         for (int i = 0; i < shown.length; i++) {
@@ -119,9 +118,14 @@ public final class ProductionSheet {
         float size = BODY * row / ROW;
         float at = head(top, MARGIN, "Weigh out, cold at the start");
         for (Formula.BedShare share : charge.formula().bed()) {
-            at = row(at, row, size, share.kind().name(), mass(charge.run().raw().times(share.share())));
+            at = row(
+                    at,
+                    row,
+                    size,
+                    share.kind().name(),
+                    units.mass(charge.run().raw().times(share.share())));
         }
-        at = row(at, row, size, liquid(), litres(charge.water().litres()));
+        at = row(at, row, size, liquid(), units.litres(charge.water().litres()));
         for (var group : groups.entrySet()) {
             if (group.getKey() > 0) {
                 long before = charge.run().simmer().usual().toMinutes() - group.getKey();
@@ -133,7 +137,7 @@ public final class ProductionSheet {
                         ? String.format(
                                 Locale.ROOT, "%s, %.0f mm", measure.part().name(), cut)
                         : measure.part().name();
-                at = row(at, row, size, name, mass(measure.mass()));
+                at = row(at, row, size, name, units.mass(measure.mass()));
             }
         }
         return at;
@@ -157,19 +161,19 @@ public final class ProductionSheet {
             }
             at = rightRow(at, "Ready", CLOCK.format(times.get().ready().atZone(zone)));
         } else {
-            at = rightRow(at, "Bring up", minutes(charge.forecast().bringUpMin()));
-            at = rightRow(at, "Simmer", minutes(charge.forecast().simmerMin()));
+            at = rightRow(at, "Bring up", PaperUnits.minutes(charge.forecast().bringUpMin()));
+            at = rightRow(at, "Simmer", PaperUnits.minutes(charge.forecast().simmerMin()));
             if (charge.boilDownMin() > 0) {
-                at = rightRow(at, "Reduce", minutes(charge.boilDownMin()));
+                at = rightRow(at, "Reduce", PaperUnits.minutes(charge.boilDownMin()));
             }
         }
         for (Phase.Roast roast : charge.formula().phases(Phase.Roast.class)) {
-            at = rightRow(at - 4, "Roast at " + celsius(roast.oven()), "to shade " + plain(roast.shade()));
+            at = rightRow(at - 4, "Roast at " + units.celsius(roast.oven()), "to shade " + plain(roast.shade()));
             at = rightRow(at, "turn", "every " + roast.turnEvery().toMinutes() + " min");
         }
         for (Phase.Deglaze deglaze : charge.formula().phases(Phase.Deglaze.class)) {
             double water = deglaze.litresPerKgBed() * charge.run().raw().kg();
-            at = rightRow(at, "Deglaze with " + litres(water), "down to " + percent(deglaze.toFraction()));
+            at = rightRow(at, "Deglaze with " + units.litres(water), "down to " + percent(deglaze.toFraction()));
         }
         for (Phase.WineDown wine : charge.formula().phases(Phase.WineDown.class)) {
             at = rightRow(at, "Cook the wine down", "to " + percent(wine.toFraction()));
@@ -186,7 +190,7 @@ public final class ProductionSheet {
             at = rightRow(
                     at,
                     "Top up when down",
-                    cm(charge.run().simmer().topUp().drop().cm()));
+                    units.cm(charge.run().simmer().topUp().drop().cm()));
         }
         if (charge.boilDownMin() > 0) {
             at = rightRow(at, "Reduce", "to " + percent(charge.formula().reducesTo()));
@@ -217,8 +221,8 @@ public final class ProductionSheet {
                 9,
                 RIGHT,
                 bottom,
-                "Likely " + litres(charge.forecast().yield().low()) + " to "
-                        + litres(charge.forecast().yield().high()));
+                "Likely " + units.litres(charge.forecast().yield().low()) + " to "
+                        + units.litres(charge.forecast().yield().high()));
     }
 
     private float head(float at, float x, String words) {
@@ -258,40 +262,5 @@ public final class ProductionSheet {
 
     private static String capital(String words) {
         return words.isEmpty() ? words : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
-    }
-
-    private static String minutes(double minutes) {
-        long whole = Math.round(minutes);
-        return whole < 60 ? whole + " min" : whole / 60 + " h " + String.format(Locale.ROOT, "%02d", whole % 60);
-    }
-
-    private String litres(double litres) {
-        return us
-                ? String.format(Locale.ROOT, "%.2f gal", Volume.ofLitres(litres).usGallons())
-                : String.format(Locale.ROOT, "%.1f L", litres);
-    }
-
-    private String mass(Mass mass) {
-        if (us) {
-            double lb = mass.pounds();
-            return lb < 1 ? String.format(Locale.ROOT, "%.1f oz", lb * 16) : String.format(Locale.ROOT, "%.1f lb", lb);
-        }
-        double grams = mass.grams();
-        if (grams < 10) {
-            return String.format(Locale.ROOT, "%.1f g", grams);
-        }
-        return grams < 1000
-                ? String.format(Locale.ROOT, "%.0f g", grams < 100 ? grams : Math.round(grams / 5) * 5.0)
-                : String.format(Locale.ROOT, grams < 10_000 ? "%.2f kg" : "%.1f kg", grams / 1000);
-    }
-
-    private String cm(double cm) {
-        return us ? String.format(Locale.ROOT, "%.1f in", cm / 2.54) : String.format(Locale.ROOT, "%.1f cm", cm);
-    }
-
-    private String celsius(Temperature t) {
-        return us
-                ? String.format(Locale.ROOT, "%.0f °F", t.fahrenheit())
-                : String.format(Locale.ROOT, "%.0f °C", t.celsius());
     }
 }

@@ -10,9 +10,10 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
 import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
 
-/** One page of paper. Lengths are points from the lower left corner. */
+/** Paper, a page at a time. Lengths are points from the lower left corner. */
 public final class Ink implements Closeable {
 
     /** Points in a millimetre. */
@@ -22,19 +23,39 @@ public final class Ink implements Closeable {
     private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
 
     private final PDDocument document = new PDDocument();
-    private final PDPageContentStream stream;
     private final PDFont font;
+    private final PDRectangle size;
+    private PDPageContentStream stream;
 
     public Ink(String title, float width, float height) {
         try {
             document.getDocumentInformation().setTitle(title);
-            PDPage page = new PDPage(new PDRectangle(width, height));
-            document.addPage(page);
+            size = new PDRectangle(width, height);
             font = PDType0Font.load(document, Ink.class.getResourceAsStream(FONT));
-            stream = new PDPageContentStream(document, page);
+            stream = blank();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private PDPageContentStream blank() throws IOException {
+        PDPage page = new PDPage(size);
+        document.addPage(page);
+        return new PDPageContentStream(document, page);
+    }
+
+    /** Goes on with a fresh page. */
+    public void turn() {
+        try {
+            stream.close();
+            stream = blank();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    public int pages() {
+        return document.getNumberOfPages();
     }
 
     /** Words at a place. The one cut that ships is made heavy by drawing its outline too. */
@@ -74,6 +95,53 @@ public final class Ink implements Closeable {
             stream.addRect(x, y, width, height);
             stream.fill();
             stream.setNonStrokingColor(0f);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** A line through points, x and y in turn; {@code gap} is the length of its dashes, 0 for none. */
+    public void curve(float[] points, float thick, float gap) {
+        if (points.length < 4) {
+            return;
+        }
+        try {
+            stream.setLineWidth(thick);
+            stream.setLineDashPattern(gap > 0 ? new float[] {gap, gap} : new float[0], 0);
+            trace(points);
+            stream.stroke();
+            stream.setLineDashPattern(new float[0], 0);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** An area within points, x and y in turn. */
+    public void area(float[] points, float grey) {
+        if (points.length < 6) {
+            return;
+        }
+        try {
+            stream.setNonStrokingColor(grey);
+            trace(points);
+            stream.fill();
+            stream.setNonStrokingColor(0f);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private void trace(float[] points) throws IOException {
+        stream.moveTo(points[0], points[1]);
+        for (int i = 2; i + 1 < points.length; i += 2) {
+            stream.lineTo(points[i], points[i + 1]);
+        }
+    }
+
+    /** A JPEG in a place. */
+    public void picture(byte[] jpeg, float x, float y, float width, float height) {
+        try {
+            stream.drawImage(JPEGFactory.createFromByteArray(document, jpeg), x, y, width, height);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

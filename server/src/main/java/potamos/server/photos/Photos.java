@@ -1,5 +1,6 @@
 package potamos.server.photos;
 
+import java.time.Instant;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -12,7 +13,7 @@ import potamos.server.problems.NotFound;
 
 /** Photos beside the record of a batch. */
 @Service
-class Photos {
+public class Photos {
 
     private static final int MOST_PHOTOS = 40;
     private static final String AN_ID = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
@@ -38,6 +39,22 @@ class Photos {
     List<PhotoMapper.Row> of(Person person, String batchId) {
         person.require(Right.READ);
         return mapper.of(batchId, person.kitchenId());
+    }
+
+    /** A photo as paper shows it. */
+    public record Print(String subject, Instant at, String initials, int width, int height, byte[] jpeg) {}
+
+    /** All photos of a batch, oldest first. */
+    public List<Print> prints(Person person, String batchId) {
+        return of(person, batchId).stream()
+                .map(row -> new Print(
+                        row.subject(),
+                        row.takenAt(),
+                        row.initials(),
+                        row.width(),
+                        row.height(),
+                        jpeg(person, batchId, row.id())))
+                .toList();
     }
 
     byte[] jpeg(Person person, String batchId, String id) {

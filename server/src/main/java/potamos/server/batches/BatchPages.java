@@ -1,0 +1,36 @@
+package potamos.server.batches;
+
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import potamos.core.batch.BatchEvent;
+import potamos.server.accounts.Person;
+import potamos.server.stations.Calls;
+
+/** Everything about a batch, with the call that it answers and the lot that it became. */
+@Component
+class BatchPages {
+
+    private final Batches batches;
+    private final Calls calls;
+
+    BatchPages(Batches batches, Calls calls) {
+        this.batches = batches;
+        this.calls = calls;
+    }
+
+    BatchView.Page of(Person person, String id) {
+        return of(person, batches.whole(person, id));
+    }
+
+    BatchView.Page of(Person person, Batches.Loaded loaded) {
+        Optional<BatchView.CallRef> call = Optional.ofNullable(loaded.row().callId())
+                .map(callId -> calls.of(person, callId))
+                .map(c -> new BatchView.CallRef(c.id(), c.stationName(), c.litres()));
+        Optional<String> lot = loaded.events().stream()
+                .map(Logged::event)
+                .filter(BatchEvent.Stored.class::isInstance)
+                .map(e -> e.stamp().id())
+                .reduce((first, last) -> last);
+        return BatchView.page(loaded, call, loaded.state().shelf().stored().litres() > 0 ? lot : Optional.empty());
+    }
+}

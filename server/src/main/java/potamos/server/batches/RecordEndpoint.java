@@ -1,0 +1,71 @@
+package potamos.server.batches;
+
+import java.io.StringWriter;
+import java.util.Locale;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import potamos.server.accounts.Person;
+import potamos.server.kitchen.Kitchens;
+import potamos.server.photos.Photos;
+
+/** A batch looked back on: its curves, and its record in the open formats and on paper. */
+@RestController
+@RequestMapping("/api/batches/{id}")
+class RecordEndpoint {
+
+    private final Batches batches;
+    private final BatchPages pages;
+    private final Photos photos;
+    private final Kitchens kitchens;
+
+    RecordEndpoint(Batches batches, BatchPages pages, Photos photos, Kitchens kitchens) {
+        this.batches = batches;
+        this.pages = pages;
+        this.photos = photos;
+        this.kitchens = kitchens;
+    }
+
+    @GetMapping("/course")
+    CourseView course(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        return CourseView.of(batches.whole(person, id));
+    }
+
+    @GetMapping(path = "/record.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<BatchView.Page> json(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        BatchView.Page page = pages.of(person, id);
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(page.card().number(), "json"))
+                .body(page);
+    }
+
+    @GetMapping(path = "/record.csv", produces = "text/csv;charset=UTF-8")
+    ResponseEntity<String> csv(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        BatchView.Page page = pages.of(person, id);
+        StringWriter out = new StringWriter();
+        RecordCsv.write(page.events(), out);
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(page.card().number(), "csv"))
+                .body(out.toString());
+    }
+
+    @GetMapping(path = "/record.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    byte[] pdf(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        Batches.Loaded loaded = batches.whole(person, id);
+        return RecordSheet.of(
+                kitchens.of(person.kitchenId()),
+                pages.of(person, loaded),
+                CourseView.of(loaded),
+                photos.prints(person, id),
+                person.units());
+    }
+
+    private static String attachment(int number, String type) {
+        return String.format(Locale.ROOT, "attachment; filename=\"batch-%d.%s\"", number, type);
+    }
+}

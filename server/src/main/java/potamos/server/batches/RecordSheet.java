@@ -1,0 +1,391 @@
+package potamos.server.batches;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Temperature;
+import potamos.server.charges.BandView;
+import potamos.server.charges.ChargeView;
+import potamos.server.kitchen.Kitchens;
+import potamos.server.paper.Ink;
+import potamos.server.paper.PaperUnits;
+import potamos.server.photos.Photos;
+
+/**
+ * The record of a batch on A4: how it ran against its plan, where every litre went, what clouded it, every entry, and its photos. What was corrected or
+ * withdrawn stands struck through.
+ */
+final class RecordSheet {
+
+    private static final float WIDTH = 210 * Ink.MM;
+    private static final float HEIGHT = 297 * Ink.MM;
+    private static final float MARGIN = 14 * Ink.MM;
+    private static final float RIGHT = WIDTH - MARGIN;
+    private static final float COLUMN = 108 * Ink.MM;
+    private static final float ROW = 15;
+    private static final float BODY = 10;
+    private static final float HEAD = 13;
+    private static final float PANEL = 76;
+    private static final float PHOTOS_ACROSS = 3;
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
+
+    private final Ink ink;
+    private final ZoneId zone;
+    private final PaperUnits units;
+    private final BatchView.Page page;
+    private final CourseView course;
+    private float y = HEIGHT - MARGIN;
+
+    private RecordSheet(Ink ink, ZoneId zone, PaperUnits units, BatchView.Page page, CourseView course) {
+        this.ink = ink;
+        this.zone = zone;
+        this.units = units;
+        this.page = page;
+        this.course = course;
+    }
+
+    /**
+     * The record as PDF.
+     *
+     * @param units as the person who prints it has chosen
+     */
+    static byte[] of(
+            Kitchens.Kitchen kitchen, BatchView.Page page, CourseView course, List<Photos.Print> photos, String units) {
+        String title = page.card().formulaName() + ", batch " + page.card().number();
+        try (Ink ink = new Ink(title, WIDTH, HEIGHT)) {
+            RecordSheet sheet = new RecordSheet(ink, kitchen.zone(), PaperUnits.of(units), page, course);
+            sheet.title(title, kitchen.name());
+            float top = sheet.y;
+            float left = sheet.steps(top);
+            float right = sheet.litres(top);
+            sheet.y = Math.min(left, right) - 12;
+            sheet.clarity();
+            sheet.panels();
+            sheet.entries();
+            sheet.photos(photos);
+            return ink.pdf();
+        }
+    }
+
+    private void title(String title, String kitchen) {
+        ink.text(true, ink.fitting(title, 26, RIGHT - MARGIN), MARGIN, y - 22, title);
+        String where = "in " + page.card().vessel().name() + " · " + kitchen;
+        ink.text(false, 12, MARGIN, y - 40, where);
+        ink.textTo(false, 12, RIGHT, y - 40, "Printed " + day(course.now()) + "  " + clock(course.now()));
+        String asked = page.call()
+                .map(call -> call.stationName() + ", " + units.litres(call.litres()) + " by "
+                        + day(page.card().readyBy()) + " " + clock(page.card().readyBy()))
+                .orElse("No call");
+        ink.text(false, 12, MARGIN, y - 56, asked);
+        y -= 64;
+        ink.line(MARGIN, y, RIGHT, y, 2);
+        y -= 6;
+    }
+
+    /** Stages by the plan and by the clock. */
+    private float steps(float top) {
+        float right = COLUMN - 8 * Ink.MM;
+        float at = head(top, MARGIN, "Steps, planned and as done");
+        for (ChargeView.StepView step : page.planned()) {
+            Optional<Instant> came = page.path().stream()
+                    .filter(entered -> entered.stage().equals(step.stage()))
+                    .map(BatchView.EnteredView::at)
+                    .findFirst();
+            String planned = clock(step.from());
+            String done = came.map(when -> clock(when) + "  " + later(step.from(), when))
+                    .orElse("");
+            ink.text(false, BODY, MARGIN, at - ROW + 4, words(step.stage()));
+            ink.textTo(false, BODY, right - 88, at - ROW + 4, planned);
+            ink.textTo(true, BODY, right, at - ROW + 4, done);
+            at = rule(at, MARGIN, right);
+        }
+        return at;
+    }
+
+    /** Minutes after or before the plan. */
+    private static String later(Instant planned, Instant came) {
+        long minutes = Duration.between(planned, came).toMinutes();
+        return (minutes < 0 ? "−" : "+") + PaperUnits.minutes(Math.abs(minutes));
+    }
+
+    private float litres(float top) {
+        float at = head(top, COLUMN, "Where every litre went");
+        for (ChargeView.EntryView entry : page.ledger().entries()) {
+            if (entry.litres() > 0.005) {
+                String sign = entry.inward() ? "+" : "−";
+                at = amount(at, words(entry.cause().name()), sign + units.litres(entry.litres()), false);
+            }
+        }
+        double unexplained = page.ledger().unexplainedL();
+        if (Math.abs(unexplained) > 0.005) {
+            at = amount(at, "Unexplained", (unexplained > 0 ? "−" : "+") + units.litres(Math.abs(unexplained)), false);
+        }
+        boolean out = page.card().strainedL().isPresent();
+        at = amount(
+                at,
+                out ? "Litres out" : "If strained now",
+                units.litres(page.ledger().yieldL()),
+                true);
+        BandView planned = page.forecast().yieldL();
+        return amount(
+                at,
+                "Planned",
+                units.litres(planned.p50()) + ", " + units.litres(planned.p10()) + " to " + units.litres(planned.p90()),
+                false);
+    }
+
+    private float amount(float at, String name, String value, boolean heavy) {
+        ink.text(heavy, BODY, COLUMN, at - ROW + 4, name);
+        ink.textTo(heavy, BODY, RIGHT, at - ROW + 4, value);
+        return rule(at, COLUMN, RIGHT);
+    }
+
+    private void clarity() {
+        StringBuilder told = new StringBuilder(String.format(
+                Locale.ROOT,
+                "Clarity %.0f of 100, planned %.0f",
+                course.claritySoFar().index(),
+                course.clarityPlanned().index()));
+        course.ladle().ifPresent(card -> told.append(String.format(Locale.ROOT, "; ladle card %.0f of 5", card)));
+        ink.text(true, BODY, MARGIN, y - 12, told.toString());
+        String causes = course.claritySoFar().shares().stream()
+                .filter(share -> share.points() >= 0.5)
+                .map(share -> String.format(
+                        Locale.ROOT, "%s −%.0f", words(share.cause().name()), share.points()))
+                .reduce((first, next) -> first + "   " + next)
+                .orElse("");
+        ink.text(false, BODY, MARGIN, y - 26, causes);
+        y -= 36;
+    }
+
+    /** Level, temperature and gelatin against the clock: the plan dashed, the band grey, what happened in ink. */
+    private void panels() {
+        if (course.points().isEmpty()) {
+            return;
+        }
+        double rim = page.card().vessel().heightCm();
+        panel(
+                "Level above the bottom, rim " + units.cm(rim),
+                p -> p.levelCm(),
+                p -> p.levelCm(),
+                0,
+                rim,
+                v -> units.cm(v));
+        panel("Temperature", p -> p.celsius(), p -> p.celsius(), 0, 105, v -> units.celsius(Temperature.ofCelsius(v)));
+        double most = course.points().stream()
+                .mapToDouble(p -> p.gelatinGPerL().p90())
+                .max()
+                .orElse(0);
+        if (most >= 1) {
+            panel(
+                    "Gelatin, g/L",
+                    p -> p.gelatinGPerL(),
+                    p -> p.gelatinGPerL(),
+                    0,
+                    most * 1.1,
+                    v -> String.format(Locale.ROOT, "%.0f", v));
+        }
+    }
+
+    private void panel(
+            String title,
+            Function<CourseView.CurvePoint, BandView> figure,
+            Function<CourseView.PlannedPoint, Double> planned,
+            double least,
+            double most,
+            Function<Double, String> words) {
+        room(PANEL + 34);
+        ink.text(true, BODY, MARGIN, y - 11, title);
+        float top = y - 17;
+        float bottom = top - PANEL;
+        float left = MARGIN + 40;
+        Instant from =
+                first(course.points().get(0).at(), course.planned().get(0).at());
+        Instant to = last(
+                course.points().get(course.points().size() - 1).at(),
+                course.planned().get(course.planned().size() - 1).at());
+        double seconds = Math.max(1, Duration.between(from, to).toSeconds());
+        Function<Instant, Float> x = at ->
+                left + (RIGHT - left) * (float) (Duration.between(from, at).toSeconds() / seconds);
+        Function<Double, Float> up =
+                value -> bottom + PANEL * (float) Math.max(0, Math.min(1, (value - least) / (most - least)));
+        List<CourseView.CurvePoint> points = course.points();
+        float[] band = new float[points.size() * 4];
+        for (int i = 0; i < points.size(); i++) {
+            int back = band.length - 2 - 2 * i;
+            BandView here = figure.apply(points.get(i));
+            band[2 * i] = x.apply(points.get(i).at());
+            band[2 * i + 1] = up.apply(here.p90());
+            band[back] = x.apply(points.get(i).at());
+            band[back + 1] = up.apply(here.p10());
+        }
+        ink.area(band, 0.82f);
+        float[] dashed = new float[course.planned().size() * 2];
+        for (int i = 0; i < course.planned().size(); i++) {
+            dashed[2 * i] = x.apply(course.planned().get(i).at());
+            dashed[2 * i + 1] = up.apply(planned.apply(course.planned().get(i)));
+        }
+        ink.curve(dashed, 0.8f, 4);
+        List<Float> happened = new ArrayList<>();
+        for (CourseView.CurvePoint point : points) {
+            if (!point.at().isAfter(course.now())) {
+                happened.add(x.apply(point.at()));
+                happened.add(up.apply(figure.apply(point).p50()));
+            }
+        }
+        float[] line = new float[happened.size()];
+        for (int i = 0; i < line.length; i++) {
+            line[i] = happened.get(i);
+        }
+        ink.curve(line, 1.6f, 0);
+        ink.line(left, bottom, RIGHT, bottom, 0.6f);
+        ink.line(left, bottom, left, top, 0.6f);
+        ink.textTo(false, 8, left - 4, bottom, words.apply(least));
+        ink.textTo(false, 8, left - 4, top - 6, words.apply(most));
+        ink.text(false, 8, left, bottom - 10, clock(from));
+        ink.textTo(false, 8, RIGHT, bottom - 10, clock(to));
+        y = bottom - 18;
+    }
+
+    private void entries() {
+        room(ROW * 4);
+        y = head(y - 4, MARGIN, "Every entry") - 2;
+        for (EventView event : page.events()) {
+            if (event.kind().equals("corrected") || event.kind().equals("withdrawn")) {
+                continue;
+            }
+            room(ROW + 4);
+            ink.text(false, BODY, MARGIN, y - ROW + 4, clock(event.at()));
+            ink.text(true, BODY, MARGIN + 40, y - ROW + 4, event.by());
+            float x = MARGIN + 72;
+            x = entry(x, event.withdrawn(), words(event.kind()));
+            x = entry(x + 8, event.withdrawn() || event.correctedTo().isPresent(), figures(event.figures()));
+            x = entry(x + 8, false, event.correctedTo().map(this::figures).orElse(""));
+            String reason = event.reason().orElse("");
+            if (!reason.isEmpty()) {
+                float size = ink.fitting(reason, BODY, Math.max(40, RIGHT - x - 10));
+                ink.text(false, size, x + 10, y - ROW + 4, reason);
+            }
+            y = rule(y, MARGIN, RIGHT);
+        }
+    }
+
+    private float entry(float x, boolean struck, String words) {
+        if (words.isEmpty()) {
+            return x - 8;
+        }
+        float size = ink.fitting(words, BODY, RIGHT - x);
+        float end = x + ink.width(size, words);
+        ink.text(false, size, x, y - ROW + 4, words);
+        if (struck) {
+            ink.line(x, y - ROW + 7, end, y - ROW + 7, 0.8f);
+        }
+        return end;
+    }
+
+    private String figures(EventView.Figures f) {
+        List<String> words = new ArrayList<>();
+        f.part().map(this::partName).ifPresent(words::add);
+        f.card()
+                .ifPresent(card -> words.add(String.format(
+                        Locale.ROOT,
+                        "%s card %.1f",
+                        words(card).toLowerCase(Locale.ROOT),
+                        f.value().orElse(0.0))));
+        f.kg().ifPresent(kg -> words.add(units.mass(Mass.ofKg(kg))));
+        f.litres().ifPresent(litres -> words.add(units.litres(litres)));
+        f.belowRimCm().ifPresent(cm -> words.add(units.cm(Length.ofCm(cm).cm()) + " below the rim"));
+        f.celsius().ifPresent(celsius -> words.add(units.celsius(Temperature.ofCelsius(celsius))));
+        f.longerMin().ifPresent(longer -> words.add("+" + PaperUnits.minutes(longer)));
+        f.words().ifPresent(words::add);
+        return String.join(", ", words);
+    }
+
+    private String partName(String id) {
+        return page.parts().stream()
+                .filter(part -> part.id().equals(id))
+                .map(ChargeView.PartView::name)
+                .findFirst()
+                .orElse(page.bedName());
+    }
+
+    private void photos(List<Photos.Print> photos) {
+        if (photos.isEmpty()) {
+            return;
+        }
+        float gap = 8;
+        float width = (RIGHT - MARGIN - gap * (PHOTOS_ACROSS - 1)) / PHOTOS_ACROSS;
+        room(width + 60);
+        y = head(y - 6, MARGIN, "Photos") - 4;
+        for (int i = 0; i < photos.size(); i++) {
+            int column = (int) (i % PHOTOS_ACROSS);
+            if (column == 0 && i > 0) {
+                y -= width + 26;
+                room(width + 26);
+            }
+            Photos.Print photo = photos.get(i);
+            float scale = width / Math.max(photo.width(), photo.height());
+            float high = photo.height() * scale;
+            float left = MARGIN + column * (width + gap);
+            ink.picture(photo.jpeg(), left, y - high, photo.width() * scale, high);
+            ink.text(
+                    false,
+                    9,
+                    left,
+                    y - high - 12,
+                    words(photo.subject()) + ", " + clock(photo.at()) + ", " + photo.initials());
+        }
+    }
+
+    /** Turns the page when less than so much of it is left. */
+    private void room(float wanted) {
+        if (y - wanted < MARGIN) {
+            ink.turn();
+            y = HEIGHT - MARGIN;
+            String again = page.card().formulaName() + ", batch " + page.card().number() + ", page " + ink.pages();
+            ink.textTo(false, 9, RIGHT, y, again);
+            y -= 12;
+        }
+    }
+
+    private float head(float at, float x, String words) {
+        ink.text(true, HEAD, x, at - 15, words);
+        return at - 21;
+    }
+
+    private float rule(float at, float left, float right) {
+        ink.line(left, at - ROW, right, at - ROW, 0.3f);
+        return at - ROW;
+    }
+
+    private static Instant first(Instant one, Instant other) {
+        return one.isBefore(other) ? one : other;
+    }
+
+    private static Instant last(Instant one, Instant other) {
+        return one.isAfter(other) ? one : other;
+    }
+
+    private String clock(Instant at) {
+        return CLOCK.format(at.atZone(zone));
+    }
+
+    private String day(Instant at) {
+        return DAY.format(at.atZone(zone));
+    }
+
+    /** Kinds as a sentence would have them: {@code BRING_UP} and {@code weighed-in} as "Bring up" and "Weighed in". */
+    private static String words(String kind) {
+        String words = kind.toLowerCase(Locale.ROOT).replace('_', ' ').replace('-', ' ');
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    }
+}
