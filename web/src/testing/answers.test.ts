@@ -48,6 +48,7 @@ describe('the answers that the pages are tested with', () => {
     ['session', one('SessionView')],
     ['range', one('Range')],
     ['batch-simmer', one('Page')],
+    ['course-simmer', one('CourseView')],
     ['batch-cool', one('Page')],
     ['batch-bring-up', one('Page')],
     ['batch-prepare-fish', one('Page')],

@@ -2,7 +2,8 @@ import type { Schemas } from '../../api/client'
 import { useCourse, type Page } from '../../api/queries'
 import { ClarityLadder } from '../../graphics/ClarityLadder'
 import { CurvePanels, type CurvePanel } from '../../graphics/CurvePanels'
-import { Heading } from '../../kit/Note'
+import { Button } from '../../kit/Button'
+import { Heading, Note } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
 import { ladleName } from '../../words/en'
 
@@ -12,6 +13,14 @@ type Point = Schemas['CurvePoint']
 /** The pot against its plan: level, temperature and gelatin, and what clouds it. */
 export function BatchCourse({ page, colour }: { page: Page; colour: string }) {
   const course = useCourse(page.card.id)
+  if (course.isError && !course.data) {
+    return (
+      <div className="mt-8 grid justify-items-start gap-3">
+        <Note>The curves could not be fetched. {course.error.message}</Note>
+        <Button onClick={() => void course.refetch()}>Try again</Button>
+      </div>
+    )
+  }
   if (!course.data) return null
   return (
     <div className="mt-8 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
@@ -33,7 +42,10 @@ function Curves({ page, course, colour }: { page: Page; course: Course; colour: 
   const units = useUnits()
   const { clock } = useTimes()
   const rim = page.card.vessel.heightCm
-  const lowest = Math.min(...course.points.map((p) => p.levelCm.p10), ...course.planned.map((p) => p.levelCm))
+  const levels = [
+    ...course.points.flatMap((p) => [p.levelCm.p10, p.levelCm.p90]),
+    ...course.planned.map((p) => p.levelCm),
+  ]
   const belowRim = (value: number) => units.cm(rim - value)
   const gelatin = Math.max(
     ...course.points.map((p) => p.gelatinGPerL.p90),
@@ -47,8 +59,8 @@ function Curves({ page, course, colour }: { page: Page; course: Course; colour: 
         (p) => p.levelCm,
         (p) => p.levelCm,
       ),
-      least: Math.max(0, Math.min(lowest, page.card.pot.bedTopCm) - 3),
-      most: rim,
+      least: Math.max(0, Math.min(...levels, page.card.pot.bedTopCm) - 1),
+      most: Math.min(rim, Math.max(...levels) + 2),
       colour: 'var(--ink)',
       words: belowRim,
       line: { value: page.card.pot.bedTopCm, name: 'the bed' },

@@ -15,6 +15,7 @@ import potamos.core.quantity.Temperature;
 import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
 import potamos.server.kitchen.Kitchens;
+import potamos.server.paper.Chart;
 import potamos.server.paper.Ink;
 import potamos.server.paper.PaperUnits;
 import potamos.server.photos.Photos;
@@ -213,42 +214,19 @@ final class RecordSheet {
         Instant to = last(
                 course.points().get(course.points().size() - 1).at(),
                 course.planned().get(course.planned().size() - 1).at());
-        double seconds = Math.max(1, Duration.between(from, to).toSeconds());
-        Function<Instant, Float> x = at ->
-                left + (RIGHT - left) * (float) (Duration.between(from, at).toSeconds() / seconds);
-        Function<Double, Float> up =
-                value -> bottom + PANEL * (float) Math.max(0, Math.min(1, (value - least) / (most - least)));
-        List<CourseView.CurvePoint> points = course.points();
-        float[] band = new float[points.size() * 4];
-        for (int i = 0; i < points.size(); i++) {
-            int back = band.length - 2 - 2 * i;
-            BandView here = figure.apply(points.get(i));
-            band[2 * i] = x.apply(points.get(i).at());
-            band[2 * i + 1] = up.apply(here.p90());
-            band[back] = x.apply(points.get(i).at());
-            band[back + 1] = up.apply(here.p10());
-        }
-        ink.area(band, 0.82f);
-        float[] dashed = new float[course.planned().size() * 2];
-        for (int i = 0; i < course.planned().size(); i++) {
-            dashed[2 * i] = x.apply(course.planned().get(i).at());
-            dashed[2 * i + 1] = up.apply(planned.apply(course.planned().get(i)));
-        }
-        ink.curve(dashed, 0.8f, 4);
-        List<Float> happened = new ArrayList<>();
-        for (CourseView.CurvePoint point : points) {
-            if (!point.at().isAfter(course.now())) {
-                happened.add(x.apply(point.at()));
-                happened.add(up.apply(figure.apply(point).p50()));
-            }
-        }
-        float[] line = new float[happened.size()];
-        for (int i = 0; i < line.length; i++) {
-            line[i] = happened.get(i);
-        }
-        ink.curve(line, 1.6f, 0);
-        ink.line(left, bottom, RIGHT, bottom, 0.6f);
-        ink.line(left, bottom, left, top, 0.6f);
+        Chart chart = new Chart(ink, new Chart.Frame(left, bottom, RIGHT, top), from, to, least, most);
+        chart.band(course.points().stream()
+                .map(p -> new Chart.Span(
+                        p.at(), figure.apply(p).p10(), figure.apply(p).p90()))
+                .toList());
+        chart.dashed(course.planned().stream()
+                .map(p -> new Chart.Mark(p.at(), planned.apply(p)))
+                .toList());
+        chart.line(course.points().stream()
+                .filter(p -> !p.at().isAfter(course.now()))
+                .map(p -> new Chart.Mark(p.at(), figure.apply(p).p50()))
+                .toList());
+        chart.axes();
         ink.textTo(false, 8, left - 4, bottom, words.apply(least));
         ink.textTo(false, 8, left - 4, top - 6, words.apply(most));
         ink.text(false, 8, left, bottom - 10, clock(from));
@@ -295,6 +273,7 @@ final class RecordSheet {
     private String figures(EventView.Figures f) {
         List<String> words = new ArrayList<>();
         f.part().map(this::partName).ifPresent(words::add);
+        f.step().flatMap(this::phaseName).ifPresent(words::add);
         f.card()
                 .ifPresent(card -> words.add(String.format(
                         Locale.ROOT,
@@ -316,6 +295,13 @@ final class RecordSheet {
                 .map(ChargeView.PartView::name)
                 .findFirst()
                 .orElse(page.bedName());
+    }
+
+    private Optional<String> phaseName(int step) {
+        return page.chores().stream()
+                .filter(chore -> chore.step() == step)
+                .map(chore -> words(chore.phase()).toLowerCase(Locale.ROOT))
+                .findFirst();
     }
 
     private void photos(List<Photos.Print> photos) {
