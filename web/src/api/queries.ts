@@ -58,6 +58,13 @@ export const useCourse = (id: string) =>
     refetchInterval: 60_000,
   })
 
+/** What judging the end one way or the other would do. */
+export const useJudging = (id: string) =>
+  useQuery({
+    queryKey: ['course', id, 'judging'],
+    queryFn: () => data(api.GET('/api/batches/{id}/judging', { params: { path: { id } } })),
+  })
+
 /** Takes in the batch as an act has left it, before the live feed tells of it. */
 export const acted = (client: QueryClient) => (page: Page) => {
   client.setQueryData(['batch', page.card.id], page)

@@ -48,3 +48,13 @@ export function litresAt(vessel: VesselShape, cm: number): number {
   const share = above === below ? 0 : cm - below
   return (table[below] ?? 0) + ((table[above] ?? 0) - (table[below] ?? 0)) * share
 }
+
+/** The level that so many litres come to: the same table read the other way. Between empty and the rim. */
+export function levelAt(vessel: VesselShape, litres: number): number {
+  const table = vessel.litresAtCm
+  const above = table.findIndex((l) => l >= litres)
+  if (above < 0) return vessel.heightCm
+  if (above === 0) return 0
+  const low = table[above - 1]!
+  return above - 1 + (litres - low) / (table[above]! - low)
+}

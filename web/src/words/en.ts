@@ -123,6 +123,7 @@ export const eventName: Record<string, string> = {
   'water-changed': 'Fresh water',
   'burner-off': 'Burner off',
   'card-read': 'Held against the card',
+  'brix-read': 'Refractometer',
   tasted: 'Tasted',
   held: 'Held',
   'taken-out': 'Taken out',

@@ -1,6 +1,6 @@
 /** Kitchen units: the server always speaks metric; people read and type in theirs. Conversions are exact. */
 export type Units = 'metric' | 'us'
-export type Dimension = 'litres' | 'kg' | 'celsius' | 'cm' | 'minutes'
+export type Dimension = 'litres' | 'kg' | 'celsius' | 'cm' | 'minutes' | 'brix'
 
 const L_PER_GAL = 3.785411784
 const KG_PER_LB = 0.45359237
@@ -23,6 +23,7 @@ const scales: Record<Units, Record<Dimension, Scale>> = {
     celsius: same('°C', 0.5),
     cm: same('cm', 0.5),
     minutes: same('min', 1),
+    brix: same('°Bx', 0.1),
   },
   us: {
     litres: { unit: 'gal', to: (v) => v / L_PER_GAL, from: (v) => v * L_PER_GAL, step: 0.05 },
@@ -30,6 +31,7 @@ const scales: Record<Units, Record<Dimension, Scale>> = {
     celsius: { unit: '°F', to: (v) => v * 1.8 + 32, from: (v) => (v - 32) / 1.8, step: 1 },
     cm: { unit: 'in', to: (v) => v / CM_PER_IN, from: (v) => v * CM_PER_IN, step: 0.25 },
     minutes: same('min', 1),
+    brix: same('°Bx', 0.1),
   },
 }
 

@@ -44,6 +44,7 @@ export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: string) =
           <Button onClick={() => onAsk('tasted')}>Taste</Button>
           <Button onClick={() => onAsk('card:set')}>Set</Button>
           <Button onClick={() => onAsk('card:ladle')}>Ladle</Button>
+          <Button onClick={() => onAsk('brix-read')}>°Bx</Button>
           {card.stage === 'SIMMER' && may('JUDGE') && (
             <Button onClick={() => onAsk('judged-enough')}>Judge</Button>
           )}

@@ -25,7 +25,9 @@ describe('a batch against its plan', () => {
       expect(within(figure).getByText(name)).toBeTruthy()
     }
     expect(within(figure).getByText(/^\d+ g$/, { selector: '[font-size="22"]' })).toBeTruthy()
-    expect(figure.getAttribute('aria-label')).toMatch(/cm below the rim, \d+(\.\d)? °C, \d+ g gelatin in a litre$/)
+    expect(figure.getAttribute('aria-label')).toMatch(
+      /cm below the rim, \d+(\.\d)? °C, \d+ g gelatin in a litre$/,
+    )
   })
 
   it('leaves gelatin out where nothing gives any', async () => {

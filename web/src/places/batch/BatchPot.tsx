@@ -1,13 +1,15 @@
 import type { Page } from '../../api/queries'
 import { Cutaway, type Mark } from '../../graphics/Cutaway'
-import { useUnits } from '../../kit/session'
+import { useTimes, useUnits } from '../../kit/session'
 import { bodyName } from '../../words/en'
 
 /** The pot as it should stand now, with the figures to read off from two metres. */
 export function BatchPot({ page, colour }: { page: Page; colour: string }) {
   const units = useUnits()
   const { card } = page
+  const { clock } = useTimes()
   const pot = card.pot
+  const brix = page.brix[page.brix.length - 1]
   const vessel = card.vessel
   const planned = page.forecast.course[0]
   const level = pot.filled ? pot.levelCm : undefined
@@ -51,10 +53,17 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
             )}
             <Figure name="Steam" value={`${units.litres(pot.steamLPerH)}/h`} />
             <Figure name="When cold" value={bodyName[pot.body] ?? ''} />
+            {brix && (
+              <Figure
+                name={`Refractometer ${clock(brix.at)}`}
+                value={`${brix.degrees.toFixed(1)} °Bx`}
+                note={`${Math.round(brix.gPerL)} g dissolved in a litre`}
+              />
+            )}
             <Figure
               name="Expected out"
               value={`${units.estimate(card.expectedL)}`}
-              note={units.spread(card.expectedL)}
+              note={`likely ${units.spread(card.expectedL)}`}
             />
           </>
         ) : (
@@ -64,7 +73,7 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
             <Figure
               name="Expected out"
               value={units.estimate(page.forecast.yieldL)}
-              note={units.spread(page.forecast.yieldL)}
+              note={`likely ${units.spread(page.forecast.yieldL)}`}
             />
           </>
         )}
@@ -89,9 +98,7 @@ export function Figure({
       <dt className="text-13 text-quiet">{name}</dt>
       <dd className={`m-0 font-mono font-semibold whitespace-nowrap ${large ? 'text-36' : 'text-18'}`}>
         {value}
-        {note && (
-          <span className="text-13 text-quiet block font-normal whitespace-normal">likely {note}</span>
-        )}
+        {note && <span className="text-13 text-quiet block font-normal whitespace-normal">{note}</span>}
       </dd>
     </div>
   )

@@ -24,6 +24,7 @@ const correctable = new Set([
   'reduced',
   'degreased',
   'cooling-read',
+  'brix-read',
 ])
 
 /** So many of the latest entries are in view at once; the rest are a tap away. */
@@ -114,6 +115,7 @@ function useFigureWords(page: Page) {
       figures.step !== undefined &&
         phases[page.chores.find((c) => c.step === figures.step)?.phase ?? '']?.name.toLowerCase(),
       figures.card !== undefined && cardWords(figures.card, figures.value ?? 0),
+      figures.card === undefined && figures.value !== undefined && `${figures.value.toFixed(1)} °Bx`,
       figures.kg !== undefined && units.kg(figures.kg),
       figures.litres !== undefined &&
         (figures.litres < 0.2 ? `${Math.round(figures.litres * 1000)} mL` : units.litres(figures.litres)),

@@ -16,6 +16,7 @@ const fields = [
   ['litres', 'litres', 'Volume'],
   ['belowRimCm', 'cm', 'Below the rim'],
   ['celsius', 'celsius', 'Temperature'],
+  ['value', 'brix', 'Refractometer'],
 ] as const
 
 /** Telling an entry right. Both stay in the record, with who and why. */
@@ -36,6 +37,7 @@ export function CorrectSheet({
     litres: first.litres,
     belowRimCm: first.belowRimCm,
     celsius: first.celsius,
+    value: first.value,
   })
   const [reason, setReason] = useState('')
   const [problem, setProblem] = useState<Problem>()

@@ -1,7 +1,7 @@
 import { useState } from 'react'
-import type { Problem } from '../../api/client'
+import type { Problem, Schemas } from '../../api/client'
 import { act } from '../../api/outbox'
-import type { Page } from '../../api/queries'
+import { useJudging, type Page } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
@@ -11,14 +11,16 @@ import { duration } from '../../words/time'
 import { logAll } from './acts'
 import { Ticks } from './Ticks'
 
-/** Judging the end: enough, or not yet, with what that does to the rest of the day said before it is accepted. */
+type Choice = Schemas['ChoiceView']
+
+const LONGER_MIN = [15, 30, 60]
+
+/** Judging the end: enough, or not yet, with what each does to stock, call and burner said before it is accepted. */
 export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void }) {
-  const units = useUnits()
-  const { day, now } = useTimes()
+  const judging = useJudging(page.card.id)
   const [problem, setProblem] = useState<Problem>()
   const [words, setWords] = useState<string[]>([])
   const pot = page.card.pot
-  const end = Math.max(now, new Date(page.card.simmer.plannedEnd ?? now).getTime())
   const judge = async (longer: number) => {
     const what = longer === 0 ? act('judged-enough') : act('judged-not-yet', { longerMin: longer })
     const looked = words.length ? [act('tasted', { words: words.join(', ') })] : []
@@ -26,6 +28,7 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
     if (outcome.kind === 'refused') setProblem(outcome.problem)
     else onClose()
   }
+  const choice = (longer: number) => judging.data?.find((c) => c.longerMin === longer)
   return (
     <Sheet title="Judge the end" open onClose={onClose}>
       <p className="text-18 mt-0 mb-4">
@@ -45,32 +48,73 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
         )}
       </div>
       <div className="grid gap-3">
-        <Button tone="act" large onClick={() => void judge(0)}>
-          Enough: off the heat
+        <Button tone="act" large className="py-2" onClick={() => void judge(0)}>
+          <span>
+            Enough: off the heat
+            <ComesTo choice={choice(0)} page={page} />
+          </span>
         </Button>
         <p className="text-15 mt-3 mb-0 font-semibold">Not yet</p>
-        {[15, 30, 60].map((longer) => {
-          const late = page.card.lateMin + longer
-          return (
-            <Button
-              key={longer}
-              large
-              className="justify-between! text-left!"
-              onClick={() => void judge(longer)}
-            >
-              <span>+{longer} min</span>
-              <span className={`text-15 text-right font-normal ${late > 0 ? 'text-ember' : 'text-quiet'}`}>
-                ends {day(end + longer * 60_000)}, ready{' '}
-                {day(new Date(page.card.readyAt).getTime() + longer * 60_000)}
-                {late > 0 ? `, ${duration(late)} late` : ''}
-                <br />
-                steam takes {units.litres((pot.steamLPerH * longer) / 60)}
-              </span>
-            </Button>
-          )
-        })}
+        {LONGER_MIN.map((longer) => (
+          <Button
+            key={longer}
+            large
+            className="justify-between! py-2 text-left!"
+            onClick={() => void judge(longer)}
+          >
+            <span className="whitespace-nowrap">+{longer} min</span>
+            <Consequences choice={choice(longer)} page={page} />
+          </Button>
+        ))}
+        {judging.isError && (
+          <p className="text-15 text-quiet m-0">
+            What each would change cannot be asked for now; the judgement is kept all the same.
+          </p>
+        )}
       </div>
       {problem && <Note>{problem.message}.</Note>}
     </Sheet>
   )
 }
+
+/** Litres and gelatin that it would come to. */
+function ComesTo({ choice, page }: { choice?: Choice; page: Page }) {
+  const units = useUnits()
+  const { day } = useTimes()
+  if (!choice) return null
+  const late = choice.lateMin > 0 ? `, ${duration(choice.lateMin)} late${forWhom(page)}` : ''
+  return (
+    <span className="text-15 block font-normal">
+      {body(choice, units.estimate(choice.litres))}, ready {day(choice.readyAt)}
+      {late}
+    </span>
+  )
+}
+
+function Consequences({ choice, page }: { choice?: Choice; page: Page }) {
+  const units = useUnits()
+  const { day } = useTimes()
+  if (!choice) return null
+  const late = choice.lateMin > 0
+  const waiting = choice.waiting
+  return (
+    <span className="text-15 grid text-right font-normal">
+      <span className={late ? 'text-ember' : 'text-quiet'}>
+        ends {day(choice.endsAt)}, ready {day(choice.readyAt)}
+        {late ? `, ${duration(choice.lateMin)} late${forWhom(page)}` : ''}
+      </span>
+      <span className="text-quiet">{body(choice, units.estimate(choice.litres))}</span>
+      {waiting && (
+        <span className="text-ember">
+          {waiting.formulaName}, batch {waiting.number}, waits {duration(Math.max(1, waiting.waitMin))} for
+          its burner
+        </span>
+      )}
+    </span>
+  )
+}
+
+const forWhom = (page: Page) => (page.call ? ` for ${page.call.stationName}` : '')
+
+const body = (choice: Choice, litres: string) =>
+  choice.gelatinGPerL >= 1 ? `${litres} out, ${Math.round(choice.gelatinGPerL)} g gelatin/L` : `${litres} out`

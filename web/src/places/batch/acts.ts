@@ -107,7 +107,7 @@ export async function logAll(batchId: string, acts: Act[]): Promise<Outcome> {
 /** Which part of the figure a sheet asks for, and what stands there first. */
 export interface Question {
   kind: string
-  field: 'litres' | 'kg' | 'celsius' | 'belowRimCm'
+  field: 'litres' | 'kg' | 'celsius' | 'belowRimCm' | 'value'
   start: number | undefined
   label: string
   part?: string
@@ -137,6 +137,8 @@ export function question(kind: string, page: Page, due?: Due): Question | undefi
         start: probe?.silent === false ? probe.celsius : pot.celsius,
         label: 'In the liquor',
       }
+    case 'brix-read':
+      return { kind, field: 'value', start: page.brix[page.brix.length - 1]?.degrees, label: 'Refractometer' }
     case 'strained':
       return { kind, field: 'litres', start: due?.amount ?? page.card.expectedL.p50, label: 'Litres out' }
     case 'reduced':
@@ -152,4 +154,23 @@ export function question(kind: string, page: Page, due?: Due): Question | undefi
     default:
       return undefined
   }
+}
+
+type Likely = Page['likely']
+const measured: Record<string, string> = {
+  filled: 'FILLED_L',
+  'level-read': 'LEVEL_BELOW_RIM_CM',
+  'temperature-read': 'TEMPERATURE_C',
+  'topped-up': 'TOPPED_UP_L',
+  'brix-read': 'BRIX',
+  strained: 'STRAINED_L',
+  reduced: 'REDUCED_L',
+  'cooling-read': 'COOLING_C',
+  stored: 'STORED_L',
+}
+
+/** Within what a figure will most likely lie; beyond it the cook is asked whether it was read right. */
+export function likely(asked: Question, page: Page): Likely[string] | undefined {
+  if (asked.kind === 'weighed-in') return asked.part === 'bed' ? page.likely['BED_KG'] : undefined
+  return page.likely[measured[asked.kind] ?? '']
 }

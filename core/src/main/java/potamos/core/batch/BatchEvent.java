@@ -2,6 +2,7 @@ package potamos.core.batch;
 
 import java.time.Duration;
 import java.time.Instant;
+import potamos.core.liquor.Brix;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
@@ -96,6 +97,13 @@ public sealed interface BatchEvent {
 
         public double most() {
             return most;
+        }
+    }
+
+    /** The liquor on a refractometer. */
+    record BrixRead(Stamp stamp, double degrees) implements BatchEvent {
+        public BrixRead {
+            Refusal.unlessWithin("value", degrees, 0, Brix.MOST, "°Bx");
         }
     }
 

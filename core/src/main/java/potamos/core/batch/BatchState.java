@@ -46,6 +46,7 @@ public record BatchState(
         Optional<Volume> strained,
         Finish finish,
         List<CardReading> cards,
+        List<BrixReading> brix,
         Cooling cooling,
         Shelf shelf,
         Map<String, Instant> added,
@@ -60,6 +61,7 @@ public record BatchState(
         course = List.copyOf(course);
         path = List.copyOf(path);
         cards = List.copyOf(cards);
+        brix = List.copyOf(brix);
     }
 
     /** Litres to be cooled: as strained, or as reduced where they are reduced afterwards; empty until then. */
@@ -76,6 +78,9 @@ public record BatchState(
 
     /** A card that the stock or its bones were held against. */
     public record CardReading(Instant at, BatchEvent.Card card, double value) {}
+
+    /** What the refractometer said, °Bx. */
+    public record BrixReading(Instant at, double degrees) {}
 
     /** A phase before the water. */
     public record Chore(int step, Optional<Instant> began, Optional<Instant> finished) {

@@ -68,6 +68,8 @@ final class Guards {
             require(Infusion.share(plan.charge(), out.part()).isPresent(), "this bed has no such kind to be taken out");
         } else if (next instanceof BatchEvent.CardRead card && card.card() != BatchEvent.Card.SHADE) {
             require(full, "there is no stock yet to hold against a card");
+        } else if (next instanceof BatchEvent.BrixRead) {
+            require(full, "there is no stock yet to put on a refractometer");
         } else if (next instanceof BatchEvent.Tasted) {
             require(full, "there is no stock yet to taste");
         } else if (next instanceof BatchEvent.FirstFoam) {

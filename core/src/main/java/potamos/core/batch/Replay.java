@@ -31,7 +31,7 @@ final class Replay {
     private Instant since;
     private final Map<Integer, Instant> began = new HashMap<>();
     private final Map<Integer, Instant> finished = new HashMap<>();
-    private final List<BatchState.CardReading> cards = new ArrayList<>();
+    private final Judgements judgements = new Judgements();
     private final List<Integer> chores;
     private final Optional<Phase.Reduce> reduction;
     private final boolean reducedInThePot;
@@ -40,7 +40,6 @@ final class Replay {
     private Instant waterChanged;
     private Instant burnerOff;
     private Instant held;
-    private Instant tasted;
     private int passed;
     private Volume reduced;
     private Volume degreased;
@@ -126,11 +125,7 @@ final class Replay {
             }
         } else if (event instanceof BatchEvent.Judged e) {
             judged(e);
-        } else if (event instanceof BatchEvent.CardRead e) {
-            cards.add(new BatchState.CardReading(at, e.card(), e.value()));
-        } else if (event instanceof BatchEvent.Tasted) {
-            tasted = at;
-        } else if (!beforeThePot(event)) {
+        } else if (!judgements.took(event) && !beforeThePot(event)) {
             afterThePot(event);
         }
         settle(event.stamp());
@@ -294,7 +289,7 @@ final class Replay {
                         Optional.ofNullable(lastSkim),
                         skims,
                         Optional.ofNullable(held),
-                        Optional.ofNullable(tasted)),
+                        Optional.ofNullable(judgements.tasted())),
                 new BatchState.Prep(
                         chores.stream()
                                 .map(step -> new BatchState.Chore(
@@ -313,7 +308,8 @@ final class Replay {
                         reducedInThePot ? Optional.empty() : Optional.ofNullable(reduced),
                         Optional.ofNullable(degreased),
                         Optional.ofNullable(strained)),
-                cards,
+                judgements.cards(),
+                judgements.brix(),
                 strained == null
                         ? BatchState.Cooling.AHEAD
                         : cooling.since(strained.stamp().at(), now),

@@ -58,6 +58,13 @@ public record Projection(Reading last, double mediumC, double perMinute) {
                 : Optional.of(last.at().plus(Duration.ofSeconds((long) (minutes * 60))));
     }
 
+    /** How warm it will be at a moment; before the last reading, that reading. */
+    public Temperature at(Instant when) {
+        double above = last.temperature().celsius() - mediumC;
+        double later = Math.max(0, minutes(last.at(), when));
+        return Temperature.ofCelsius(mediumC + above * Math.exp(-perMinute * later));
+    }
+
     private static double minutes(Instant from, Instant to) {
         return Duration.between(from, to).toMillis() / 60000.0;
     }

@@ -55,4 +55,13 @@ class LiquorTest {
         assertThat(wine.sulphitesMg()).isCloseTo(135, within(1e-9));
         assertThatThrownBy(() -> Wine.reduced(Volume.ofLitres(1), 0, 90)).isInstanceOf(Refusal.class);
     }
+
+    @Test
+    void aRefractometerReadsGelatinRicherThanItIs() {
+        assertThat(Brix.gPerL(4)).isBetween(25.0, 40.0).isLessThan(40);
+        for (double g = 0; g < 300; g += 7) {
+            assertThat(Brix.gPerL(Brix.ofGelatin(g))).isCloseTo(g, within(1e-9));
+        }
+        assertThatThrownBy(() -> Brix.gPerL(95)).isInstanceOf(Refusal.class);
+    }
 }

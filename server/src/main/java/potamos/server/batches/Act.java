@@ -25,7 +25,7 @@ import potamos.core.quantity.Volume;
  * @param step      the phase of the procedure, from 0, for what is done before the water
  * @param tray      the tray that was turned; 0 or nothing for all
  * @param card      {@code shade}, {@code set} or {@code ladle}
- * @param value     a place on that card
+ * @param value     a place on that card, or degrees on the refractometer
  * @param stationId who a delivery is for
  */
 public record Act(
@@ -71,6 +71,7 @@ public record Act(
             case "water-changed" -> new BatchEvent.WaterChanged(stamp);
             case "burner-off" -> new BatchEvent.BurnerOff(stamp);
             case "card-read" -> new BatchEvent.CardRead(stamp, cardRead(), need("value", value));
+            case "brix-read" -> new BatchEvent.BrixRead(stamp, need("value", value));
             case "tasted" -> new BatchEvent.Tasted(stamp, need("words", words));
             case "held" -> new BatchEvent.Held(stamp);
             case "taken-out" -> new BatchEvent.TakenOut(stamp, named());

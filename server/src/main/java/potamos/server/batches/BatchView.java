@@ -11,10 +11,12 @@ import potamos.core.batch.BatchState;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
 import potamos.core.batch.Expectation;
+import potamos.core.batch.Likely;
 import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
 import potamos.core.formula.Phase;
 import potamos.core.liquor.Body;
+import potamos.core.liquor.Brix;
 import potamos.core.probe.Sample;
 import potamos.server.Json;
 import potamos.server.charges.BandView;
@@ -86,6 +88,12 @@ final class BatchView {
 
     record CardReadView(@NotNull Instant at, @NotNull BatchEvent.Card card, double value) {}
 
+    /** The refractometer, and the dissolved grams in a litre that it stands for. */
+    record BrixView(@NotNull Instant at, double degrees, double gPerL) {}
+
+    /** Within which figures a reading will most likely lie; beyond them the cook is asked. */
+    record LikelyView(double low, double high) {}
+
     record CallRef(@NotNull String id, @NotNull String stationName, double litres) {}
 
     /** A batch on the range. */
@@ -138,6 +146,8 @@ final class BatchView {
             @NotNull Map<String, Instant> addedAt,
             @NotNull List<ChoreView> chores,
             @NotNull List<CardReadView> cards,
+            @NotNull List<BrixView> brix,
+            @NotNull Map<Likely.Measured, LikelyView> likely,
             @NotNull List<ChargeView.StepView> planned,
             @NotNull List<ChargeView.StepView> outlook,
             @NotNull List<EnteredView> path,
@@ -217,6 +227,14 @@ final class BatchView {
                 state.cards().stream()
                         .map(c -> new CardReadView(c.at(), c.card(), c.value()))
                         .toList(),
+                state.brix().stream()
+                        .map(b -> new BrixView(b.at(), b.degrees(), Brix.gPerL(b.degrees())))
+                        .toList(),
+                Likely.of(plan, state).entrySet().stream()
+                        .collect(Collectors.toMap(
+                                Map.Entry::getKey,
+                                e -> new LikelyView(
+                                        e.getValue().low(), e.getValue().high()))),
                 ChargeView.StepView.of(plan.timeline()),
                 ChargeView.StepView.of(Outlook.of(plan, state).timeline()),
                 state.path().stream()

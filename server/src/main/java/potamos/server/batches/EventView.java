@@ -111,6 +111,8 @@ record EventView(
         } else if (event instanceof BatchEvent.CardRead e) {
             card = e.card().name();
             value = e.value();
+        } else if (event instanceof BatchEvent.BrixRead e) {
+            value = e.degrees();
         } else if (event instanceof BatchEvent.Tasted e) {
             words = e.words();
         } else if (event instanceof BatchEvent.TakenOut e) {

@@ -280,6 +280,9 @@ final class RecordSheet {
                         "%s card %.1f",
                         words(card).toLowerCase(Locale.ROOT),
                         f.value().orElse(0.0))));
+        if (f.card().isEmpty()) {
+            f.value().ifPresent(degrees -> words.add(String.format(Locale.ROOT, "%.1f °Bx", degrees)));
+        }
         f.kg().ifPresent(kg -> words.add(units.mass(Mass.ofKg(kg))));
         f.litres().ifPresent(litres -> words.add(units.litres(litres)));
         f.belowRimCm().ifPresent(cm -> words.add(units.cm(Length.ofCm(cm).cm()) + " below the rim"));

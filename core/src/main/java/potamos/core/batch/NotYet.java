@@ -1,0 +1,51 @@
+package potamos.core.batch;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import potamos.core.batch.BatchEvent.Stamp;
+import potamos.core.quantity.Band;
+
+/**
+ * What a simmer that goes on for so much longer would do, before anybody decides it.
+ *
+ * @param longer       0 when it ends now
+ * @param ends         off the heat
+ * @param offTheBurner strained, so that another pot can have the burner
+ * @param ready        to be delivered
+ * @param late         later than wanted; zero or less when in time
+ * @param litres       expected out
+ * @param gelatinGPerL at the end
+ */
+public record NotYet(
+        Duration longer,
+        Instant ends,
+        Instant offTheBurner,
+        Instant ready,
+        Duration late,
+        Band litres,
+        double gelatinGPerL) {
+
+    private static final String SUPPOSED = "supposed";
+
+    /** The same events with the end judged so, at this moment. */
+    public static NotYet of(Plan plan, List<BatchEvent> events, Instant now, Duration longer) {
+        List<BatchEvent> supposed = new ArrayList<>(events);
+        supposed.add(new BatchEvent.Judged(new Stamp(SUPPOSED, now, ""), longer.isZero(), longer));
+        BatchState state = Batch.replay(plan, supposed, now);
+        Outlook outlook = Outlook.of(plan, state);
+        Instant ends =
+                state.simmer().ended().or(() -> state.simmer().plannedEnd()).orElse(now);
+        Instant off = outlook.timeline().steps().stream()
+                .filter(step -> step.stage().onTheHob())
+                .map(Timeline.Step::to)
+                .reduce(ends, (first, next) -> next.isAfter(first) ? next : first);
+        Curves curves = Curves.of(plan, supposed, now);
+        double gelatin = curves.points().isEmpty()
+                ? 0
+                : curves.points().get(curves.points().size() - 1).gelatinGPerL().mid();
+        return new NotYet(
+                longer, ends, off, outlook.ready(), outlook.late(), Expectation.litresOut(plan, state), gelatin);
+    }
+}
