@@ -1,7 +1,8 @@
-import { lazy, Suspense } from 'react'
+import { lazy, Suspense, useEffect } from 'react'
 import { Navigate, Route, Routes, useLocation } from 'react-router'
+import { actAs } from './api/outbox'
 import { useLive, useSession } from './api/queries'
-import { VisitContext } from './kit/session'
+import { VisitContext, type Person } from './kit/session'
 import { Shell } from './kit/Shell'
 import { Empty, Failed, Loading } from './kit/Note'
 import { SignIn } from './places/visit/SignIn'
@@ -27,6 +28,7 @@ export function App() {
   const location = useLocation()
   const person = session.data?.person
   const connected = useLive(person !== undefined)
+  useEffect(() => actAs(person?.signature === 'NOBODY' ? undefined : person), [person])
   if (session.isPending) return <Loading what="the kitchen" />
   if (session.isError)
     return <Failed what="The kitchen" error={session.error} onRetry={() => void session.refetch()} />
@@ -38,9 +40,14 @@ export function App() {
   const home = person.rights.includes('READ') ? '/range' : '/calls'
   return (
     <VisitContext
-      value={{ person, kitchen: session.data.kitchen ?? '', zone: session.data.timeZone ?? 'UTC' }}
+      value={{
+        person,
+        kitchen: session.data.kitchen ?? '',
+        zone: session.data.timeZone ?? 'UTC',
+        shared: session.data.shared,
+      }}
     >
-      <Shell connected={connected} alarms={person.rights.includes('ACT') && <AlarmStrip />}>
+      <Shell connected={connected} alarms={wakes(person) && <AlarmStrip />}>
         <Suspense fallback={<Loading what="the place" />}>
           <Routes>
             <Route path="/" element={<Navigate to={home} replace />} />
@@ -72,6 +79,9 @@ export function App() {
     </VisitContext>
   )
 }
+
+/** Alarms sound for whoever works at the pots, and at a shared tablet also while nobody has signed. */
+const wakes = (person: Person) => person.rights.includes('ACT') || person.signature === 'NOBODY'
 
 /** After signing in: to where the person was going. */
 function Back({ home }: { home: string }) {

@@ -11,10 +11,17 @@ export type Act = Schemas['Act']
 export type Page = Schemas['Page']
 export type Outcome = { kind: 'sent'; page: Page } | { kind: 'kept' } | { kind: 'refused'; problem: Problem }
 
+/** Who logged something. What is kept is sent as theirs and nobody else's, so it waits until they are here again. */
+export interface Hand {
+  id: string
+  initials: string
+}
+
 interface Waiting {
   key?: number
   batchId: string
   act: Act
+  by?: Hand
 }
 
 export interface Refused {
@@ -24,7 +31,10 @@ export interface Refused {
 }
 
 export interface OutboxState {
+  /** Of whoever is here. */
   waiting: Waiting[]
+  /** Of others who were at this screen. */
+  others: Waiting[]
   refused: Refused[]
   last?: { batchId: string; act: Act }
 }
@@ -33,7 +43,8 @@ const STORE = 'acts'
 const RETRY_MS = 3000
 
 let database: Promise<IDBPDatabase> | undefined
-let state: OutboxState = { waiting: [], refused: [] }
+let state: OutboxState = { waiting: [], others: [], refused: [] }
+let me: Hand | undefined
 let sending: Promise<void> | undefined
 let again = false
 let retry: ReturnType<typeof setTimeout> | undefined
@@ -54,7 +65,17 @@ function set(next: Partial<OutboxState>) {
 }
 
 async function reload() {
-  set({ waiting: await (await db()).getAll(STORE) })
+  const all = (await (await db()).getAll(STORE)) as Waiting[]
+  const mine = (item: Waiting) => item.by === undefined || item.by.id === me?.id
+  set({ waiting: all.filter(mine), others: all.filter((item) => !mine(item)) })
+}
+
+/** Says who is at this screen; what they had to leave here is sent now. */
+export function actAs(person: Hand | undefined) {
+  if (person?.id === me?.id) return
+  me = person && { id: person.id, initials: person.initials }
+  set({ last: undefined })
+  void flush()
 }
 
 /** Makes an act that happened now. */
@@ -65,7 +86,7 @@ export function act(kind: string, fields: Partial<Act> = {}): Act {
 /** Logs an act: written down at once, sent as soon as may be. */
 export async function log(batchId: string, what: Act): Promise<Outcome> {
   const outcome = new Promise<Outcome>((resolve) => outcomes.set(what.id, resolve))
-  await (await db()).add(STORE, { batchId, act: what } satisfies Waiting)
+  await (await db()).add(STORE, { batchId, act: what, by: me } satisfies Waiting)
   await reload()
   if (what.kind !== 'withdrawn') set({ last: { batchId, act: what } })
   void flush()

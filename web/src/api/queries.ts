@@ -212,6 +212,12 @@ export const useDevices = () =>
     refetchInterval: 10_000,
   })
 
+export type Signer = Schemas['HandView']
+
+/** Who can sign at a tablet that is shared. */
+export const useSigners = (enabled: boolean) =>
+  useQuery({ queryKey: ['signers'], queryFn: () => data(api.GET('/api/session/hands')), enabled })
+
 export const useTokens = (enabled: boolean) =>
   useQuery({ queryKey: ['tokens'], queryFn: () => data(api.GET('/api/tokens')), enabled })
 

@@ -1,19 +1,16 @@
 import { useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react'
-import { useQueryClient } from '@tanstack/react-query'
-import { DropdownMenu } from 'radix-ui'
 import { NavLink, useNavigate } from 'react-router'
-import { api, data } from '../api/client'
 import { kitchenTime } from '../api/clock'
 import { act, dismissRefused, forgetLast, log, useOutbox } from '../api/outbox'
-import { forgetSeen, onSeen, seenAt } from '../offline/seen'
+import { onSeen, seenAt } from '../offline/seen'
 import { eventName } from '../words/en'
 import { duration } from '../words/time'
 import { Button } from './Button'
-import { Moon, Sun } from './icons'
 import { keySheet, useKeys } from './keys'
-import { setWatch, useNight } from './screen'
-import { useMay, useTimes, useVisit } from './session'
+import { PersonMenu } from './PersonMenu'
+import { useMay, useTimes } from './session'
 import { Sheet } from './Sheet'
+import { SignBar } from './SignBar'
 
 const places = [
   { to: '/range', name: 'Range', right: 'READ' },
@@ -103,6 +100,7 @@ export function Shell({
         </div>
       )}
       <main className="mx-auto w-full max-w-[1440px] flex-1 px-4 py-4 md:px-6 md:py-5">{children}</main>
+      <SignBar />
       {outbox.last && undo && (
         <div
           role="status"
@@ -141,12 +139,12 @@ const WORTH_SAYING_MS = 1500
 
 /** What has not reached the server yet. */
 function Waiting({ connected }: { connected: boolean }) {
-  const { waiting } = useOutbox()
+  const { waiting, others } = useOutbox()
   const { clock, now } = useTimes()
   const seen = useSyncExternalStore(onSeen, seenAt)
   const stood = seen === undefined ? undefined : kitchenTime(seen)
   // A server that is slow beyond waiting leaves an old answer in view as well as one that is away.
-  const trouble = !connected || waiting.length > 0 || stood !== undefined
+  const trouble = !connected || waiting.length > 0 || others.length > 0 || stood !== undefined
   const [long, setLong] = useState(false)
   useEffect(() => {
     if (!trouble) return
@@ -166,10 +164,15 @@ function Waiting({ connected }: { connected: boolean }) {
       {stood !== undefined &&
         `Shown as it stood at ${clock(stood)}, ${duration((now - stood) / 60_000)} ago. `}
       {waiting.length > 0 &&
-        `${waiting.length} ${waiting.length === 1 ? 'act waits' : 'acts wait'} to be sent.`}
+        `${waiting.length} ${waiting.length === 1 ? 'act waits' : 'acts wait'} to be sent. `}
+      {others.length > 0 &&
+        `${others.length} ${others.length === 1 ? 'act waits' : 'acts wait'} for ${initials(others)} to be here again.`}
     </p>
   )
 }
+
+const initials = (items: { by?: { initials: string } }[]) =>
+  [...new Set(items.map((item) => item.by?.initials))].join(', ')
 
 const UNDO_MS = 60_000
 
@@ -188,65 +191,6 @@ function useUndo() {
           }
         : undefined,
     [fresh, last],
-  )
-}
-
-function PersonMenu({ onKeys }: { onKeys: () => void }) {
-  const { person, kitchen } = useVisit()
-  const client = useQueryClient()
-  const night = useNight()
-  const units = async () => {
-    const session = await data(
-      api.PUT('/api/session/units', { body: { units: person.units === 'metric' ? 'us' : 'metric' } }),
-    )
-    client.setQueryData(['session'], session)
-  }
-  const signOut = async () => {
-    await api.DELETE('/api/session')
-    await forgetSeen()
-    client.clear()
-    window.location.assign('/sign-in')
-  }
-  const item =
-    'flex min-h-[48px] items-center px-4 text-15 outline-none data-[highlighted]:bg-sunken cursor-pointer'
-  return (
-    <div className="flex items-center">
-      <button
-        onClick={() => setWatch(!night)}
-        className="grid size-12 place-items-center"
-        aria-label={night ? 'Day watch' : 'Night watch'}
-      >
-        {night ? <Sun /> : <Moon />}
-      </button>
-      <DropdownMenu.Root>
-        <DropdownMenu.Trigger
-          className="grid size-12 place-items-center font-semibold"
-          aria-label={`${person.name}, ${kitchen}`}
-        >
-          <span className="border-ink grid size-9 place-items-center rounded-md border-2">
-            {person.initials}
-          </span>
-        </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content align="end" className="border-ink bg-raised z-40 min-w-[220px] border-2">
-            <DropdownMenu.Label className="border-rule text-15 border-b px-4 py-3">
-              <b className="font-semibold">{person.name}</b>
-              <br />
-              <span className="text-quiet">{kitchen}</span>
-            </DropdownMenu.Label>
-            <DropdownMenu.Item className={item} onSelect={() => void units()}>
-              {person.units === 'metric' ? 'Show gallons, pounds, °F' : 'Show litres, kilograms, °C'}
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={item} onSelect={onKeys}>
-              Keys
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={item} onSelect={() => void signOut()}>
-              Sign out
-            </DropdownMenu.Item>
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
-    </div>
   )
 }
 

@@ -9,6 +9,8 @@ export interface Visit {
   person: Person
   kitchen: string
   zone: string
+  /** A tablet that several share, each signing with a PIN. */
+  shared?: boolean
 }
 
 export const VisitContext = createContext<Visit | null>(null)

@@ -49,6 +49,7 @@ describe('the answers that the pages are tested with', () => {
     ['range', one('Range')],
     ['batch-simmer', one('Page')],
     ['course-simmer', one('CourseView')],
+    ['judging', list('ChoiceView')],
     ['batch-cool', one('Page')],
     ['batch-bring-up', one('Page')],
     ['batch-prepare-fish', one('Page')],

@@ -62,10 +62,10 @@ describe('a batch at its simmer', () => {
     const sheet = await screen.findByRole('dialog')
     expect(sheet.textContent).toMatch(/Expected \d+(\.\d)? cm below the rim/)
     fireEvent.change(within(sheet).getByRole('textbox', { name: 'Below the rim' }), {
-      target: { value: '12,5' },
+      target: { value: '13,5' },
     })
     fireEvent.click(within(sheet).getByRole('button', { name: 'Log' }))
-    expect((await logged(sent))[0]).toMatchObject({ kind: 'level-read', belowRimCm: 12.5 })
+    expect((await logged(sent))[0]).toMatchObject({ kind: 'level-read', belowRimCm: 13.5 })
   })
 
   it('says beside the figure what the server would not take, and keeps the sheet', async () => {
@@ -78,32 +78,10 @@ describe('a batch at its simmer', () => {
     const sheet = await screen.findByRole('dialog')
     fireEvent.change(within(sheet).getByRole('textbox'), { target: { value: '400' } })
     fireEvent.click(within(sheet).getByRole('button', { name: 'Log' }))
+    fireEvent.click(within(sheet).getByRole('button', { name: 'It stands: log it' }))
     const said = await within(sheet).findByRole('alert')
     expect(said.textContent).toBe('Above the boiling point here. Between 0.0 and 99.0 °C.')
     expect(screen.getByRole('dialog')).toBeTruthy()
-  })
-
-  it('judges the end with what was tasted, and tells the price of every more', async () => {
-    const { sent } = open('batch-simmer')
-    fireEvent.click(await screen.findByRole('button', { name: 'Judge' }))
-    const sheet = await screen.findByRole('dialog', { name: 'Judge the end' })
-    for (const more of ['+15 min', '+30 min', '+60 min']) {
-      const button = within(sheet).getByRole('button', { name: new RegExp(`^\\${more}`) })
-      expect(button.textContent).toMatch(/ends .*, ready .*steam takes \d+\.\d L/)
-    }
-    fireEvent.click(within(sheet).getByRole('button', { name: 'round' }))
-    fireEvent.click(within(sheet).getByRole('button', { name: 'joints fall apart' }))
-    fireEvent.click(within(sheet).getByRole('button', { name: /^Enough/ }))
-    const [tasted, judged] = await logged(sent, 2)
-    expect(tasted).toMatchObject({ kind: 'tasted', words: 'round, joints fall apart' })
-    expect(judged).toMatchObject({ kind: 'judged-enough' })
-  })
-
-  it('moves the end when it is not yet enough', async () => {
-    const { sent } = open('batch-simmer')
-    fireEvent.click(await screen.findByRole('button', { name: 'Judge' }))
-    fireEvent.click(await screen.findByRole('button', { name: /^\+30 min/ }))
-    expect((await logged(sent))[0]).toMatchObject({ kind: 'judged-not-yet', longerMin: 30 })
   })
 
   it('holds the set card and the ladle card against it', async () => {

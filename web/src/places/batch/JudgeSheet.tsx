@@ -35,7 +35,7 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
         {pot.gelatinGPerL >= 1 ? (
           <>
             By the model it now <b className="font-semibold">{bodyName[pot.body]}</b>, about{' '}
-            {Math.round(pot.gelatinGPerL)} g gelatin in a litre. The taste decides.
+            {`${Math.round(pot.gelatinGPerL)}\u00a0g`} gelatin in a litre. The taste decides.
           </>
         ) : (
           'The taste decides; the clock is a guess.'

@@ -48,6 +48,26 @@ public interface AccountMapper {
             """)
     List<Account> ofKitchen(String kitchenId);
 
+    @Select("""
+            SELECT a.id, a.kitchen_id, a.station_id, a.sign_in, a.name, a.initials, a.role,
+                   COALESCE(a.units, k.units) AS units, COALESCE(a.pin_hash, '') AS password_hash
+            FROM account a JOIN kitchen k ON k.id = a.kitchen_id
+            WHERE a.id = #{id} AND a.kitchen_id = #{kitchenId}
+            """)
+    Optional<Account> byIdWithPin(String id, String kitchenId);
+
+    @Select("""
+            SELECT a.id, a.kitchen_id, a.station_id, a.sign_in, a.name, a.initials, a.role,
+                   COALESCE(a.units, k.units) AS units, '' AS password_hash
+            FROM account a JOIN kitchen k ON k.id = a.kitchen_id
+            WHERE a.kitchen_id = #{kitchenId} AND a.pin_hash IS NOT NULL
+            ORDER BY a.name
+            """)
+    List<Account> withPin(String kitchenId);
+
+    @Update("UPDATE account SET pin_hash = #{pinHash} WHERE id = #{id}")
+    void setPin(String id, String pinHash);
+
     @Update("UPDATE account SET units = #{units} WHERE id = #{id}")
     void setUnits(String id, String units);
 

@@ -92,11 +92,13 @@ public class Accounts {
         return id;
     }
 
-    public void setUnits(Person person, String units) {
+    /** The same person, in the units chosen. */
+    public Person setUnits(Person person, String units) {
         if (!units.equals("metric") && !units.equals("us")) {
             throw Refusal.of("units", "metric or us");
         }
         mapper.setUnits(person.id(), units);
+        return person.in(units);
     }
 
     static Person person(AccountMapper.Account account) {
@@ -107,7 +109,8 @@ public class Accounts {
                 account.name(),
                 account.initials(),
                 Role.valueOf(account.role()),
-                account.units());
+                account.units(),
+                Person.Signature.PASSWORD);
     }
 
     private static String initials(String name) {

@@ -33,6 +33,7 @@ import potamos.core.vessel.Vessel;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Accounts;
 import potamos.server.accounts.Person;
+import potamos.server.accounts.Pins;
 import potamos.server.accounts.Role;
 import potamos.server.batches.Batches;
 import potamos.server.calc.Tokens;
@@ -56,6 +57,7 @@ class DemoKitchen implements ApplicationRunner {
 
     private final Kitchens kitchens;
     private final Accounts accounts;
+    private final Pins pins;
     private final Formulas formulas;
     private final Calls calls;
     private final DemoCook cook;
@@ -76,6 +78,7 @@ class DemoKitchen implements ApplicationRunner {
     DemoKitchen(
             Kitchens kitchens,
             Accounts accounts,
+            Pins pins,
             Formulas formulas,
             Calls calls,
             DemoCook cook,
@@ -88,6 +91,7 @@ class DemoKitchen implements ApplicationRunner {
             @Value("${potamos.demo-moment:}") String moment) {
         this.kitchens = kitchens;
         this.accounts = accounts;
+        this.pins = pins;
         this.formulas = formulas;
         this.calls = calls;
         this.cook = cook;
@@ -137,7 +141,12 @@ class DemoKitchen implements ApplicationRunner {
             String station = p.station() == null ? null : stations.get(p.station());
             String account = accounts.add(id, station, p.signIn(), p.name(), p.role(), p.password());
             String initials = p.name().charAt(0) + "" + p.name().charAt(p.name().indexOf(' ') + 1);
-            people.putIfAbsent(p.role(), new Person(account, id, station, p.name(), initials, p.role(), "metric"));
+            Person person =
+                    new Person(account, id, station, p.name(), initials, p.role(), "metric", Person.Signature.PASSWORD);
+            people.putIfAbsent(p.role(), person);
+            if (p.pin() != null) {
+                pins.set(person, p.pin());
+            }
         }
         kettle(id, "K80", 55, 39.5, 12, 32);
         pot(id, "Tall 40", 36, 40, 6.2);

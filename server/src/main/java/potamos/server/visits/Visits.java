@@ -1,0 +1,64 @@
+package potamos.server.visits;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.util.Optional;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.authority.AuthorityUtils;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.stereotype.Component;
+import potamos.server.KitchenClock;
+import potamos.server.accounts.Person;
+import potamos.server.kitchen.Kitchens;
+
+/** Who a screen is, from one request to the next. */
+@Component
+class Visits {
+
+    private static final String SHARED = "potamos.shared";
+
+    private final Kitchens kitchens;
+    private final SecurityContextRepository contexts;
+    private final KitchenClock clock;
+    private final Optional<DemoSignIns> demo;
+
+    Visits(Kitchens kitchens, SecurityContextRepository contexts, KitchenClock clock, Optional<DemoSignIns> demo) {
+        this.kitchens = kitchens;
+        this.contexts = contexts;
+        this.clock = clock;
+        this.demo = demo;
+    }
+
+    /** From now on this screen is that person. */
+    void remember(Person person, HttpServletRequest request, HttpServletResponse response) {
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
+                person, null, AuthorityUtils.createAuthorityList("ROLE_" + person.role())));
+        SecurityContextHolder.setContext(context);
+        contexts.saveContext(context, request, response);
+    }
+
+    void share(HttpServletRequest request) {
+        request.getSession(true).setAttribute(SHARED, true);
+    }
+
+    boolean shared(HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        return session != null && Boolean.TRUE.equals(session.getAttribute(SHARED));
+    }
+
+    SessionView view(Person person, HttpServletRequest request) {
+        Optional<Kitchens.Kitchen> kitchen = Optional.ofNullable(person).map(p -> kitchens.of(p.kitchenId()));
+        return new SessionView(
+                clock.instant(),
+                kitchens.none(),
+                Optional.ofNullable(person).map(SessionView.PersonView::of),
+                kitchen.map(Kitchens.Kitchen::name),
+                kitchen.map(k -> k.zone().getId()),
+                shared(request),
+                demo.stream().flatMap(signIns -> signIns.all().stream()).toList());
+    }
+}

@@ -1,0 +1,122 @@
+import { fireEvent, screen, within } from '@testing-library/react'
+import { describe, expect, it, vi } from 'vitest'
+import { setServerTime } from '../../api/clock'
+import type { Page } from '../../api/queries'
+import { levelAt, litresAt } from '../../graphics/vessel'
+import { answer, network, person, visit, type Sent } from '../../testing/kitchen'
+import { FigureSheet } from './FigureSheet'
+
+function open(kind: string, change: (page: Page) => Page = (p) => p, { units = 'metric', more = {} } = {}) {
+  const page = change(answer<Page>(kind === 'weighed-in' ? 'batch-prepare-fish' : 'batch-simmer'))
+  setServerTime(answer<{ now: string }>('range').now)
+  const sent = network({ [`POST /api/batches/${page.card.id}/acts`]: page, '/api/devices': [], ...more })
+  const onClose = vi.fn()
+  visit(<FigureSheet page={page} kind={kind} onClose={onClose} />, { who: person({ units }) })
+  return { page, sent, onClose }
+}
+
+const type = (name: string, value: string) =>
+  fireEvent.change(screen.getByRole('textbox', { name }), { target: { value } })
+const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }))
+const first = async (sent: Sent[]) => {
+  await expect.poll(() => sent.filter((s) => s.method === 'POST').length).toBe(1)
+  return sent.find((s) => s.method === 'POST')!.body as Record<string, number>
+}
+
+describe('a level', () => {
+  it('read in litres is logged below the rim, and each is shown in the other at once', async () => {
+    const { page, sent } = open('level-read')
+    const vessel = page.card.vessel
+    fireEvent.click(await screen.findByRole('radio', { name: 'Litres on the scale' }))
+    const litres = litresAt(vessel, page.card.pot.levelCm) - 0.5
+    type('Litres, the bed counted in', litres.toFixed(2))
+    expect(screen.getByText(/^\d+(\.\d)? cm below the rim$/)).toBeTruthy()
+    press('Log')
+    const { belowRimCm } = await first(sent)
+    expect(litresAt(vessel, vessel.heightCm - belowRimCm!)).toBeCloseTo(litres, 1)
+  })
+
+  it('far from what is likely is asked about, and logged as it was read when it stands', async () => {
+    const { page, sent, onClose } = open('level-read')
+    const odd = Math.round(page.likely['LEVEL_BELOW_RIM_CM']!.high) + 4
+    type('Below the rim', odd.toFixed(1))
+    press('Log')
+    expect(screen.getByText(/far from what is likely here/).textContent).toContain(
+      `${odd.toFixed(1)} cm is far from`,
+    )
+    expect(sent.filter((s) => s.method === 'POST')).toEqual([])
+    press('It stands: log it')
+    expect((await first(sent)).belowRimCm).toBeCloseTo(odd, 1)
+    await expect.poll(() => onClose.mock.calls.length).toBe(1)
+  })
+
+  it('read again differently is a fresh figure, asked about anew or taken', async () => {
+    const { page, sent } = open('level-read')
+    type('Below the rim', '28')
+    press('Log')
+    type('Below the rim', page.card.pot.belowRimCm.toFixed(1))
+    expect(screen.queryByText(/far from what is likely/)).toBeNull()
+    press('Log')
+    expect((await first(sent)).belowRimCm).toBeCloseTo(page.card.pot.belowRimCm, 0)
+  })
+
+  it('goes both ways through the vessel without loss', () => {
+    const { vessel } = answer<Page>('batch-simmer').card
+    for (let litres = 0.5; litres < vessel.brimfulL - 1; litres += 0.7) {
+      expect(litresAt(vessel, levelAt(vessel, litres))).toBeCloseTo(litres, 6)
+    }
+    expect(levelAt(vessel, 1e6)).toBe(vessel.heightCm)
+    expect(levelAt(vessel, 0)).toBe(0)
+  })
+})
+
+describe('a weight', () => {
+  it('in a box is logged without it', async () => {
+    const { page, sent } = open('weighed-in')
+    press('It is in a box')
+    type('The box, empty', '1.2')
+    type('On the scale', (page.plannedBedKg + 1.2).toFixed(2))
+    expect(screen.getByText(/^Without the box/)).toBeTruthy()
+    press('Log')
+    expect((await first(sent)).kg).toBeCloseTo(page.plannedBedKg, 2)
+  })
+
+  it('keeps what stands on the scale when the box is told afterwards', async () => {
+    const { sent } = open('weighed-in')
+    type('On the scale', '4.6')
+    press('It is in a box')
+    type('The box, empty', '1')
+    press('Log')
+    expect((await first(sent)).kg).toBeCloseTo(3.6, 6)
+  })
+
+  it('is read off a scale that reports, and not off one that is silent', async () => {
+    const scale = { id: 's', kind: 'SCALE', name: 'Floor scale', silent: false, lastValue: 3.7 }
+    const { sent } = open('weighed-in', (p) => p, {
+      more: { '/api/devices': [scale, { ...scale, id: 't', name: 'Old scale', silent: true }] },
+    })
+    fireEvent.click(await screen.findByRole('button', { name: /^Floor scale reads 3\.70 kg/ }))
+    expect(screen.queryByRole('button', { name: /^Old scale/ })).toBeNull()
+    press('Log')
+    expect(await first(sent)).toMatchObject({ kind: 'weighed-in', kg: 3.7, part: 'bed' })
+  })
+
+  it('ten times too much is asked about', () => {
+    const { page, sent } = open('weighed-in')
+    type('On the scale', (page.plannedBedKg * 10).toFixed(1))
+    press('Log')
+    expect(screen.getByText(/far from what is likely/)).toBeTruthy()
+    expect(sent.filter((s) => s.method === 'POST')).toEqual([])
+  })
+})
+
+describe('a refractometer', () => {
+  it('is logged in its own degrees', async () => {
+    const { sent } = open('brix-read')
+    const sheet = await screen.findByRole('dialog', { name: 'Read the refractometer' })
+    expect(within(sheet).getByText('°Bx')).toBeTruthy()
+    type('Refractometer', '4,2')
+    press('Log')
+    expect(await first(sent)).toMatchObject({ kind: 'brix-read', value: 4.2 })
+  })
+})
