@@ -11,6 +11,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -100,6 +101,42 @@ class DevicesTest {
         assertThat(again.body().path("known").asInt()).isEqualTo(2);
         assertThat(stored()).isEqualTo(2);
         assertThat(device().path("lastValue").asDouble()).isEqualTo(91.4);
+    }
+
+    @Test
+    void manyDevicesAtOnceHaveEachTheirOwnReadingsCountedOnce() {
+        List<String[]> devices = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            Visitor.Answer made = cook.post(
+                    "/api/devices", """
+                    {"name": "Many %s", "kind": "PROBE"}
+                    """.formatted(UUID.randomUUID().toString().substring(0, 6)));
+            devices.add(
+                    new String[] {made.at("/id").asString(), made.at("/token").asString()});
+        }
+        Instant now = TestBatch.now();
+        List<CompletableFuture<Sent>> sent = new ArrayList<>();
+        for (int round = 0; round < 5; round++) {
+            // Each round sends again the last reading of the one before.
+            String batch = readings(now.minusSeconds(60 - round), 80 + round, now.minusSeconds(59 - round), 81 + round);
+            for (String[] device : devices) {
+                sent.add(CompletableFuture.supplyAsync(() -> send(device[0], device[1], batch)));
+            }
+        }
+        int taken = 0;
+        int known = 0;
+        for (CompletableFuture<Sent> answer : sent) {
+            assertThat(answer.join().status()).isEqualTo(200);
+            taken += answer.join().body().path("taken").asInt();
+            known += answer.join().body().path("known").asInt();
+        }
+        assertThat(taken).isEqualTo(12 * 6);
+        assertThat(known).isEqualTo(12 * 4);
+        for (String[] device : devices) {
+            id = device[0];
+            assertThat(stored()).isEqualTo(6);
+            assertThat(device().path("lastValue").asDouble()).isEqualTo(85);
+        }
     }
 
     @Test

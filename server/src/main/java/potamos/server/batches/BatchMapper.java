@@ -99,8 +99,8 @@ interface BatchMapper {
     @Select("""
             SELECT e.batch_id, e.seq, e.id, e.kind, e.payload, e.happened_at, e.recorded_at, e.account_id, a.name AS account_name
             FROM batch_event e JOIN account a ON a.id = e.account_id
-            WHERE e.batch_id = #{batchId}
+            WHERE e.batch_id = #{batchId} AND e.seq > #{after}
             ORDER BY e.seq
             """)
-    List<EventRow> events(String batchId);
+    List<EventRow> events(String batchId, int after);
 }

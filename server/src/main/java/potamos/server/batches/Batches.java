@@ -2,6 +2,7 @@ package potamos.server.batches;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -225,7 +226,10 @@ public class Batches {
                 now,
                 person.id(),
                 person.name()));
-        project(row, plan, histories.of(row.id()), after);
+        List<BatchEvent> all =
+                new ArrayList<>(logged.stream().map(Logged::event).toList());
+        all.add(event);
+        project(row, plan, all, after);
         changes.note(person.kitchenId(), "batches", row.id());
         if (event instanceof BatchEvent.Delivered delivered && !delivered.call().isEmpty()) {
             changes.note(person.kitchenId(), "calls", delivered.call());
@@ -257,9 +261,8 @@ public class Batches {
     }
 
     /** Everything that the tables tell of a batch beside its events. */
-    private void project(BatchMapper.BatchRow row, Plan plan, List<Logged> logged, BatchState state) {
-        List<BatchEvent> believed =
-                Batch.believed(logged.stream().map(Logged::event).toList());
+    private void project(BatchMapper.BatchRow row, Plan plan, List<BatchEvent> events, BatchState state) {
+        List<BatchEvent> believed = Batch.believed(events);
         mapper.setStage(row.id(), state.stage().name());
         shelf.rebuild(
                 row.kitchenId(), kitchens.of(row.kitchenId()).zone(), row.id(), row.number(), plan, believed, state);
@@ -270,7 +273,7 @@ public class Batches {
     public void rebuild(String kitchenId, String batchId) {
         BatchMapper.BatchRow row = mapper.hold(batchId, kitchenId).orElseThrow(() -> new NotFound("batch"));
         Loaded loaded = loaded(row, Map.of());
-        project(row, loaded.plan(), loaded.events(), loaded.state());
+        project(row, loaded.plan(), loaded.events().stream().map(Logged::event).toList(), loaded.state());
     }
 
     /** How a batch stands now. */

@@ -2,6 +2,7 @@ package potamos.server.batches;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import potamos.core.batch.BatchEvent;
@@ -19,11 +20,9 @@ class Histories {
     private final Cache<String, Plan> plans =
             Caffeine.newBuilder().maximumSize(500).build();
 
-    /** Events of a batch up to a number never change either. */
-    private final Cache<EventsKey, List<Logged>> histories =
+    /** Events are only ever added, so what is known of a batch is gone on from. */
+    private final Cache<String, List<Logged>> histories =
             Caffeine.newBuilder().maximumSize(500).build();
-
-    private record EventsKey(String batchId, int seq) {}
 
     Histories(BatchMapper mapper, Json json) {
         this.mapper = mapper;
@@ -34,23 +33,22 @@ class Histories {
         return plans.get(row.id(), id -> json.read(row.plan(), Plan.class));
     }
 
+    /**
+     * What was logged of a batch, in the order of arrival. Not to be asked after a write of the same transaction: what is read is kept, and a write may
+     * yet be taken back.
+     */
     List<Logged> of(String batchId) {
-        int seq = mapper.latestSeq(batchId);
-        EventsKey key = new EventsKey(batchId, seq);
-        List<Logged> known = histories.getIfPresent(key);
-        if (known == null) {
-            known = mapper.events(batchId).stream()
-                    .map(e -> new Logged(
-                            e.seq(),
-                            json.read(e.payload(), BatchEvent.class),
-                            e.recordedAt(),
-                            e.accountId(),
-                            e.accountName()))
-                    .toList();
-            if (known.size() == seq) {
-                histories.put(key, known);
-            }
+        List<Logged> known = histories.get(batchId, id -> List.of());
+        if (mapper.latestSeq(batchId) == known.size()) {
+            return known;
         }
-        return known;
+        List<Logged> all = new ArrayList<>(known);
+        for (BatchMapper.EventRow e : mapper.events(batchId, known.size())) {
+            BatchEvent event = json.read(e.payload(), BatchEvent.class);
+            all.add(new Logged(e.seq(), event, e.recordedAt(), e.accountId(), e.accountName()));
+        }
+        List<Logged> now = List.copyOf(all);
+        histories.asMap().merge(batchId, now, (a, b) -> a.size() > b.size() ? a : b);
+        return now;
     }
 }

@@ -54,21 +54,38 @@ interface DeviceMapper {
             "UPDATE device SET revoked_at = #{at} WHERE id = #{id} AND kitchen_id = #{kitchenId} AND revoked_at IS NULL")
     int revoke(String id, String kitchenId, Instant at);
 
-    /** Tells how many were new. */
-    @Insert("""
+    /** Those of these that are there already; what they read then does not matter. */
+    @Select("""
             <script>
-            INSERT IGNORE INTO device_reading (device_id, at, value) VALUES
-            <foreach collection="samples" item="s" separator=",">(#{deviceId}, #{s.at}, #{s.value})</foreach>
+            SELECT device_id, at, value FROM device_reading WHERE (device_id, at) IN
+            <foreach collection="readings" item="r" open="(" separator="," close=")">(#{r.deviceId}, #{r.at})</foreach>
             </script>
             """)
-    int insertReadings(String deviceId, List<Sample> samples);
+    List<Intake.Reading> known(List<Intake.Reading> readings);
+
+    /** Another instance may have written the same in the meantime; that is no error. */
+    @Insert("""
+            <script>
+            INSERT INTO device_reading (device_id, at, value) VALUES
+            <foreach collection="readings" item="r" separator=",">(#{r.deviceId}, #{r.at}, #{r.value})</foreach>
+            ON DUPLICATE KEY UPDATE value = device_reading.value
+            </script>
+            """)
+    void insertReadings(List<Intake.Reading> readings);
 
     /** A late reading does not stand for the present. */
     @Update("""
-            UPDATE device SET last_at = #{at}, last_value = #{value}
-            WHERE id = #{id} AND (last_at IS NULL OR last_at < #{at})
+            <script>
+            UPDATE device d JOIN (
+            <foreach collection="readings" item="r" separator=" UNION ALL ">
+              SELECT #{r.deviceId} AS id, CAST(#{r.at} AS DATETIME(3)) AS at, #{r.value} AS value
+            </foreach>
+            ) n ON n.id = d.id
+            SET d.last_at = n.at, d.last_value = n.value
+            WHERE d.last_at IS NULL OR n.at > d.last_at
+            </script>
             """)
-    void latest(String id, Instant at, double value);
+    void latest(List<Intake.Reading> readings);
 
     @Select("""
             SELECT at, value FROM device_reading

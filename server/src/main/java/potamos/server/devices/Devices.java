@@ -38,6 +38,7 @@ public class Devices {
     private static final int DELETED_AT_ONCE = 500;
 
     private final DeviceMapper mapper;
+    private final Intake intake;
     private final Kitchens kitchens;
     private final KitchenClock clock;
 
@@ -47,8 +48,9 @@ public class Devices {
             .expireAfterWrite(Duration.ofSeconds(20))
             .build();
 
-    Devices(DeviceMapper mapper, Kitchens kitchens, KitchenClock clock) {
+    Devices(DeviceMapper mapper, Intake intake, Kitchens kitchens, KitchenClock clock) {
         this.mapper = mapper;
+        this.intake = intake;
         this.kitchens = kitchens;
         this.clock = clock;
     }
@@ -191,7 +193,6 @@ public class Devices {
      *
      * @param samples up to 600
      */
-    @Transactional
     Taken take(Caller caller, List<Sample> samples) {
         Refusal.unlessWithin("readings", samples.size(), 1, MOST_READINGS, "readings");
         Instant latest = clock.instant().plus(CLOCKS_MAY_DIFFER);
@@ -212,15 +213,11 @@ public class Devices {
         if (good.isEmpty()) {
             return new Taken(0, samples.size() - notTaken.size(), notTaken);
         }
-        int fresh = mapper.insertReadings(caller.deviceId(), good);
-        Sample last =
-                good.stream().max(java.util.Comparator.comparing(Sample::at)).orElseThrow();
-        mapper.latest(caller.deviceId(), last.at(), last.value());
+        int fresh = intake.write(caller.deviceId(), good);
         return new Taken(fresh, samples.size() - notTaken.size() - fresh, notTaken);
     }
 
     /** Takes a reading in from a device of this very program. */
-    @Transactional
     public void report(String deviceId, Kind kind, Sample sample) {
         take(new Caller(deviceId, kind), List.of(sample));
     }

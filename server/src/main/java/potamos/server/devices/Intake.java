@@ -1,0 +1,165 @@
+package potamos.server.devices;
+
+import jakarta.annotation.PreDestroy;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.LinkedBlockingQueue;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import potamos.core.probe.Sample;
+import potamos.server.problems.TooMany;
+
+/**
+ * Writes what many devices send at once together: whatever came in while the last write was under way goes with the next. Two hundred probes that
+ * report every second so cost a few writes a second and not four hundred. A caller has its answer when its readings are written, and not before.
+ */
+@Component
+class Intake {
+
+    private static final int MOST_WAITING = 1000;
+
+    /** So many devices in one write; with the most readings of each it stays within what a statement may hold. */
+    private static final int TOGETHER = 100;
+
+    private static final int MOST_READINGS = 2 * Devices.MOST_READINGS;
+
+    private final DeviceMapper mapper;
+    private final TransactionTemplate transaction;
+    private final BlockingQueue<Delivery> waiting = new LinkedBlockingQueue<>(MOST_WAITING);
+    private final Thread writer = new Thread(this::writeOn, "device-intake");
+    private Delivery heldOver;
+
+    Intake(DeviceMapper mapper, PlatformTransactionManager transactions) {
+        this.mapper = mapper;
+        this.transaction = new TransactionTemplate(transactions);
+        writer.setDaemon(true);
+        writer.start();
+    }
+
+    /** A reading with its device, as it is stored: to the millisecond. */
+    record Reading(String deviceId, Instant at, double value) {}
+
+    private record Delivery(String deviceId, List<Reading> readings, CompletableFuture<Integer> fresh) {}
+
+    private record Key(String deviceId, Instant at) {}
+
+    /**
+     * Writes readings of a device; waits until they are.
+     *
+     * @return how many were new
+     * @throws TooMany when more wait than could be written soon
+     */
+    int write(String deviceId, List<Sample> samples) {
+        List<Reading> readings = samples.stream()
+                .map(s -> new Reading(deviceId, s.at().truncatedTo(ChronoUnit.MILLIS), s.value()))
+                .toList();
+        Delivery delivery = new Delivery(deviceId, readings, new CompletableFuture<>());
+        if (!waiting.offer(delivery)) {
+            throw new TooMany("Too many readings at once; send them again in a moment.", 1);
+        }
+        try {
+            return delivery.fresh().join();
+        } catch (CompletionException failed) {
+            if (failed.getCause() instanceof RuntimeException cause) {
+                throw cause;
+            }
+            throw failed;
+        }
+    }
+
+    @PreDestroy
+    void stop() throws InterruptedException {
+        writer.interrupt();
+        writer.join();
+    }
+
+    private void writeOn() {
+        try {
+            while (true) {
+                write(next());
+            }
+        } catch (InterruptedException stopped) {
+            List<Delivery> left = new ArrayList<>();
+            waiting.drainTo(left);
+            left.forEach(d -> d.fresh().completeExceptionally(new TooMany("The server is stopping.", 5)));
+        }
+    }
+
+    /** What waits, as far as it fits into one write; waits itself while nothing does. */
+    private List<Delivery> next() throws InterruptedException {
+        List<Delivery> together = new ArrayList<>();
+        Delivery first = heldOver == null ? waiting.take() : heldOver;
+        heldOver = null;
+        together.add(first);
+        int readings = first.readings().size();
+        while (together.size() < TOGETHER) {
+            Delivery more = waiting.poll();
+            if (more == null) {
+                break;
+            }
+            readings += more.readings().size();
+            if (readings > MOST_READINGS) {
+                heldOver = more;
+                break;
+            }
+            together.add(more);
+        }
+        return together;
+    }
+
+    private void write(List<Delivery> together) {
+        try {
+            List<Integer> fresh = transaction.execute(status -> store(together));
+            for (int i = 0; i < together.size(); i++) {
+                together.get(i).fresh().complete(fresh.get(i));
+            }
+        } catch (DataIntegrityViolationException one) {
+            // One of them cannot be written, as when its device has just gone; the others are not to suffer for it.
+            if (together.size() == 1) {
+                together.get(0).fresh().completeExceptionally(one);
+            } else {
+                together.forEach(delivery -> write(List.of(delivery)));
+            }
+        } catch (RuntimeException failed) {
+            together.forEach(delivery -> delivery.fresh().completeExceptionally(failed));
+        }
+    }
+
+    /** How many of each delivery were new. */
+    private List<Integer> store(List<Delivery> together) {
+        List<Reading> all =
+                together.stream().flatMap(d -> d.readings().stream()).toList();
+        Set<Key> known = new HashSet<>();
+        mapper.known(all).forEach(r -> known.add(new Key(r.deviceId(), r.at())));
+        List<Reading> toWrite = new ArrayList<>();
+        Map<String, Reading> latest = new HashMap<>();
+        List<Integer> fresh = new ArrayList<>();
+        for (Delivery delivery : together) {
+            int count = 0;
+            for (Reading reading : delivery.readings()) {
+                if (known.add(new Key(reading.deviceId(), reading.at()))) {
+                    toWrite.add(reading);
+                    count++;
+                }
+                latest.merge(reading.deviceId(), reading, (a, b) -> b.at().isAfter(a.at()) ? b : a);
+            }
+            fresh.add(count);
+        }
+        if (!toWrite.isEmpty()) {
+            mapper.insertReadings(toWrite);
+        }
+        mapper.latest(List.copyOf(latest.values()));
+        return fresh;
+    }
+}
