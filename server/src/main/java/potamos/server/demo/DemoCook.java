@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Predicate;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import potamos.core.batch.BatchEvent;
@@ -32,6 +33,9 @@ class DemoCook {
 
     private static final Duration LOOK_UP = Duration.ofMinutes(6);
     private static final int MOST_LOOKS = 400;
+
+    /** So many looks at most are left out at once while nothing is due. */
+    private static final int LOOKS_LEFT_OUT = 5;
 
     private final Batches batches;
     private final KitchenClock clock;
@@ -60,20 +64,18 @@ class DemoCook {
 
     /** Works on up to a moment, leaving some kinds of acts to whoever opens the demo. */
     void workUntil(Person person, String batch, Instant now, Set<DueAct.Kind> leave) {
-        for (int look = 0; look < MOST_LOOKS && clock.instant().isBefore(now.minus(LOOK_UP)); look++) {
-            work(person, batch, leave);
-        }
+        Instant last = now.minus(LOOK_UP);
+        work(person, batch, leave, last, state -> !clock.instant().isBefore(last));
     }
 
     /** Works on until the stock is down to a temperature in its bath, the last reading just before now. */
     void untilCooled(Person person, String batch, double celsius, Instant now) {
-        for (int look = 0; look < MOST_LOOKS; look++) {
-            BatchState state = batches.load(person, batch).state();
-            if (state.cooling().began().isPresent() || clock.instant().isAfter(now)) {
-                break;
-            }
-            work(person, batch, Set.of());
-        }
+        work(
+                person,
+                batch,
+                Set.of(),
+                now.plus(LOOK_UP),
+                state -> state.cooling().began().isPresent() || clock.instant().isAfter(now));
         CoolingCurve curve = Cooler.curve(batches.load(person, batch).plan().cooling());
         double total = curve.minutesTo(Temperature.ofCelsius(celsius)).orElse(30);
         Instant strained =
@@ -87,13 +89,12 @@ class DemoCook {
 
     /** Works on to the end: cooled, put away, and one call met from it. */
     void finish(Person person, String batch, String station, String call, double litres) {
-        for (int look = 0; look < MOST_LOOKS; look++) {
-            BatchState state = batches.load(person, batch).state();
-            if (state.shelf().stored().litres() > 0) {
-                break;
-            }
-            work(person, batch, Set.of());
-        }
+        work(
+                person,
+                batch,
+                Set.of(),
+                Instant.MAX,
+                state -> state.shelf().stored().litres() > 0);
         clock.advance(Duration.ofMinutes(20));
         batches.log(
                 person,
@@ -101,22 +102,45 @@ class DemoCook {
                 new BatchEvent.Delivered(stamp(person, clock.instant()), station, call, Volume.ofLitres(litres)));
     }
 
-    /** Looks up once: does everything that is due, except what it waits for. */
-    private void work(Person person, String batch, Set<DueAct.Kind> leave) {
-        Batches.Standing standing = batches.load(person, batch);
-        List<DueAct> acts = DueActs.of(standing.plan(), standing.state());
-        boolean passing = acts.stream().anyMatch(act -> act.kind() == DueAct.Kind.PASS);
-        for (DueAct act : acts) {
-            boolean due = !act.due().isAfter(clock.instant());
-            boolean notYet = passing && act.kind() == DueAct.Kind.STRAIN;
-            if (leave.contains(act.kind()) || notYet || !due && act.kind() != DueAct.Kind.WEIGH) {
-                continue;
+    /** Looks up again and again, each time doing everything that is due, until it is done. */
+    private void work(Person person, String batch, Set<DueAct.Kind> leave, Instant latest, Predicate<BatchState> done) {
+        for (int look = 0; look < MOST_LOOKS; look++) {
+            Batches.Standing standing = batches.load(person, batch);
+            if (done.test(standing.state())) {
+                return;
             }
-            for (BatchEvent event : doing(person, standing, act)) {
-                batches.log(person, batch, event);
+            Instant now = clock.instant();
+            List<DueAct> acts = DueActs.of(standing.plan(), standing.state());
+            boolean passing = acts.stream().anyMatch(act -> act.kind() == DueAct.Kind.PASS);
+            boolean busy = false;
+            Instant next = latest;
+            for (DueAct act : acts) {
+                boolean notYet = passing && act.kind() == DueAct.Kind.STRAIN;
+                if (leave.contains(act.kind()) || notYet) {
+                    continue;
+                }
+                if (act.due().isAfter(now) && act.kind() != DueAct.Kind.WEIGH) {
+                    next = act.due().isBefore(next) ? act.due() : next;
+                    continue;
+                }
+                for (BatchEvent event : doing(person, standing, act)) {
+                    batches.log(person, batch, event);
+                }
+                busy = true;
+            }
+            clock.advance(busy ? LOOK_UP : untilNext(now, next));
+        }
+    }
+
+    /** Nobody looks up while nothing is due; what the pot does in the meantime is seen after half an hour at the latest. */
+    private static Duration untilNext(Instant now, Instant next) {
+        for (int looks = 1; looks < LOOKS_LEFT_OUT; looks++) {
+            Duration later = LOOK_UP.multipliedBy(looks);
+            if (!now.plus(later).isBefore(next)) {
+                return later;
             }
         }
-        clock.advance(LOOK_UP);
+        return LOOK_UP.multipliedBy(LOOKS_LEFT_OUT);
     }
 
     private BatchEvent.Stamp stamp(Person person, Instant at) {
