@@ -218,6 +218,11 @@ export type Signer = Schemas['HandView']
 export const useSigners = (enabled: boolean) =>
   useQuery({ queryKey: ['signers'], queryFn: () => data(api.GET('/api/session/hands')), enabled })
 
+export type Member = Schemas['MemberView']
+
+export const usePeople = () =>
+  useQuery({ queryKey: ['people'], queryFn: () => data(api.GET('/api/kitchen/people')) })
+
 export const useTokens = (enabled: boolean) =>
   useQuery({ queryKey: ['tokens'], queryFn: () => data(api.GET('/api/tokens')), enabled })
 

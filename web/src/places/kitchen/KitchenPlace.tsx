@@ -11,6 +11,7 @@ import { EquipmentSheet } from './EquipmentSheet'
 import { HobSection } from './HobSection'
 import { LimitsSection } from './LimitsSection'
 import { SettingsSheet } from './SettingsSheet'
+import { PeopleSection } from './PeopleSection'
 import { TokensSection } from './TokensSection'
 
 interface Editing {
@@ -98,6 +99,7 @@ export default function KitchenPlace() {
       <HobSection />
       <BedsTable beds={it.beds} />
       <DevicesSection vessels={it.vessels} />
+      <PeopleSection />
       {setUp && <TokensSection />}
       {editing && <Edit it={it} editing={editing} onClose={() => setEditing(undefined)} />}
       {settings && <SettingsSheet kitchen={it} onClose={() => setSettings(false)} />}

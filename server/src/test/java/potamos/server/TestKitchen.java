@@ -8,6 +8,7 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.vessel.Shape;
@@ -18,6 +19,8 @@ import potamos.server.kitchen.Kitchens;
 public final class TestKitchen implements BeforeAllCallback {
 
     private static final String NAMESPACE = TestKitchen.class.getName();
+
+    private static final int MOST_POTS = 60;
 
     private static Running running;
 
@@ -66,6 +69,7 @@ public final class TestKitchen implements BeforeAllCallback {
     /** A pot that no other test has a batch in. */
     static String freshPot(Visitor cook) {
         String kitchenId = bean(Kitchens.class).of(kitchenOf(cook)).id();
+        makeRoom(kitchenId);
         Vessel pot = new Vessel(
                 "Test " + UUID.randomUUID().toString().substring(0, 8),
                 new Shape.Cylinder(Length.ofCm(36), Length.ofCm(40)),
@@ -75,9 +79,22 @@ public final class TestKitchen implements BeforeAllCallback {
         return bean(Kitchens.class).addVessel(kitchenId, pot);
     }
 
+    /** A kitchen has only so many vessels; those of tests long past are put away. */
+    private static void makeRoom(String kitchenId) {
+        List<String> pots = bean(Kitchens.class).vessels(kitchenId).stream()
+                .filter(v -> v.name().startsWith("Test "))
+                .map(Kitchens.Thing::id)
+                .toList();
+        if (pots.size() >= MOST_POTS) {
+            pots.subList(0, MOST_POTS / 2)
+                    .forEach(pot ->
+                            bean(JdbcTemplate.class).update("UPDATE vessel SET retired_at = NOW(3) WHERE id = ?", pot));
+        }
+    }
+
     /** The kitchen that a visitor works in, by what its session says. */
     static String kitchenOf(Visitor visitor) {
-        List<Map<String, Object>> rows = bean(org.springframework.jdbc.core.JdbcTemplate.class)
+        List<Map<String, Object>> rows = bean(JdbcTemplate.class)
                 .queryForList("SELECT kitchen_id FROM account WHERE id = ?", visitor.personId());
         return (String) rows.get(0).get("kitchen_id");
     }

@@ -43,7 +43,7 @@ public interface AccountMapper {
             SELECT a.id, a.kitchen_id, a.station_id, a.sign_in, a.name, a.initials, a.role,
                    COALESCE(a.units, k.units) AS units, '' AS password_hash
             FROM account a JOIN kitchen k ON k.id = a.kitchen_id
-            WHERE a.kitchen_id = #{kitchenId}
+            WHERE a.kitchen_id = #{kitchenId} AND a.left_at IS NULL
             ORDER BY a.name
             """)
     List<Account> ofKitchen(String kitchenId);
@@ -64,6 +64,14 @@ public interface AccountMapper {
             ORDER BY a.name
             """)
     List<Account> withPin(String kitchenId);
+
+    @Update("UPDATE account SET password_hash = #{passwordHash} WHERE id = #{id}")
+    void setPassword(String id, String passwordHash);
+
+    @Update("""
+            UPDATE account SET left_at = #{at}, password_hash = #{passwordHash}, pin_hash = NULL WHERE id = #{id}
+            """)
+    void leave(String id, Instant at, String passwordHash);
 
     @Update("UPDATE account SET pin_hash = #{pinHash} WHERE id = #{id}")
     void setPin(String id, String pinHash);

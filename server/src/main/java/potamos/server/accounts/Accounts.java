@@ -71,25 +71,23 @@ public class Accounts {
         if (name.isBlank() || name.length() > 80) {
             throw Refusal.of("name", "1 to 80 characters");
         }
-        if (password.length() < SHORTEST_PASSWORD || password.length() > LONGEST_PASSWORD) {
-            throw Refusal.outside(
-                    "password", "too short or too long", SHORTEST_PASSWORD, LONGEST_PASSWORD, "characters");
-        }
+        String hash = hashed(password);
         if (mapper.bySignIn(lower).isPresent()) {
             throw new Conflict("signIn", "That sign-in name is taken.");
         }
         String id = UUID.randomUUID().toString();
         mapper.insert(new AccountMapper.Account(
-                id,
-                kitchenId,
-                stationId,
-                lower,
-                name.trim(),
-                initials(name),
-                role.name(),
-                null,
-                encoder.encode(password)));
+                id, kitchenId, stationId, lower, name.trim(), initials(name), role.name(), null, hash));
         return id;
+    }
+
+    /** @throws Refusal on {@code password} when it is too short or too long */
+    String hashed(String password) {
+        if (password.length() < SHORTEST_PASSWORD || password.length() > LONGEST_PASSWORD) {
+            throw Refusal.outside(
+                    "password", "too short or too long", SHORTEST_PASSWORD, LONGEST_PASSWORD, "characters");
+        }
+        return encoder.encode(password);
     }
 
     /** The same person, in the units chosen. */

@@ -9,6 +9,7 @@ import org.springframework.security.core.authority.AuthorityUtils;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
 import org.springframework.stereotype.Component;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
@@ -24,8 +25,15 @@ class Visits {
     private final SecurityContextRepository contexts;
     private final KitchenClock clock;
     private final Optional<DemoSignIns> demo;
+    private final JdbcIndexedSessionRepository sessions;
 
-    Visits(Kitchens kitchens, SecurityContextRepository contexts, KitchenClock clock, Optional<DemoSignIns> demo) {
+    Visits(
+            Kitchens kitchens,
+            SecurityContextRepository contexts,
+            KitchenClock clock,
+            Optional<DemoSignIns> demo,
+            JdbcIndexedSessionRepository sessions) {
+        this.sessions = sessions;
         this.kitchens = kitchens;
         this.contexts = contexts;
         this.clock = clock;
@@ -39,6 +47,11 @@ class Visits {
                 person, null, AuthorityUtils.createAuthorityList("ROLE_" + person.role())));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
+    }
+
+    /** Signs somebody out wherever they are signed in. */
+    void endAll(String personId) {
+        sessions.findByPrincipalName(personId).keySet().forEach(sessions::deleteById);
     }
 
     void share(HttpServletRequest request) {
