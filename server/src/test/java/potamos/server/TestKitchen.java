@@ -20,7 +20,7 @@ public final class TestKitchen implements BeforeAllCallback {
 
     private static final String NAMESPACE = TestKitchen.class.getName();
 
-    private static final int MOST_POTS = 60;
+    private static final int MOST_POTS = 40;
 
     private static Running running;
 
