@@ -174,7 +174,12 @@ class FirstPotTest {
             cook.open("/batches/00000000-0000-0000-0000-000000000000").see("could not be fetched");
 
             cook.open("/batches").follow("Broad 40").see("The record");
-            cook.tap("Temperature").type("In the liquor", "105").tap("Log").see("Above the boiling point here");
+            cook.tap("Temperature")
+                    .type("In the liquor", "105")
+                    .tap("Log")
+                    .see("far from what is likely")
+                    .tap("It stands: log it")
+                    .see("Above the boiling point here");
             cook.page().keyboard().press("Escape");
         }
     }

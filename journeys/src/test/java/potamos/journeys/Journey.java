@@ -116,11 +116,15 @@ final class Journey {
         return this;
     }
 
-    /** Opens the sheet of an act, types what was read, and logs it. */
+    /** Opens the sheet of an act, types what was read, and logs it; asked whether it was read right, says that it stands. */
     Journey read(String act, String label, String value) {
         tap(act);
         type(label, value);
         tap("Log");
+        Locator stands = button("It stands: log it");
+        if (stands.isVisible()) {
+            stands.click();
+        }
         page.getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
         return this;
     }
