@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react'
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore, type ReactNode } from 'react'
 import { NavLink, useNavigate } from 'react-router'
 import { kitchenTime } from '../api/clock'
 import { act, dismissRefused, forgetLast, log, useOutbox } from '../api/outbox'
@@ -38,6 +38,7 @@ export function Shell({
   const [keysOpen, setKeysOpen] = useState(false)
   const outbox = useOutbox()
   const undo = useUndo()
+  const foot = useFoot()
   useKeys(
     useMemo(
       () => ({ '?': () => setKeysOpen(true), g: () => void navigate('/range'), z: () => void undo?.() }),
@@ -100,26 +101,28 @@ export function Shell({
         </div>
       )}
       <main className="mx-auto w-full max-w-[1440px] flex-1 px-4 py-4 md:px-6 md:py-5">{children}</main>
-      <SignBar />
-      {outbox.last && undo && (
-        <div
-          role="status"
-          className="border-ink bg-raised sticky bottom-0 z-10 flex items-center justify-between gap-4 border-t-2 px-4 py-1 md:px-6"
-        >
-          <span>
-            <b className="font-semibold">{eventName[outbox.last.act.kind] ?? outbox.last.act.kind}</b> at{' '}
-            {clock(outbox.last.act.at)}
-          </span>
-          <span className="flex">
-            <Button tone="quiet" onClick={() => void undo()}>
-              Undo
-            </Button>
-            <Button tone="quiet" onClick={forgetLast}>
-              Keep
-            </Button>
-          </span>
-        </div>
-      )}
+      <div ref={foot} className="sticky bottom-0 z-10">
+        {outbox.last && undo && (
+          <div
+            role="status"
+            className="border-ink bg-raised flex items-center justify-between gap-4 border-t-2 px-4 py-1 md:px-6"
+          >
+            <span>
+              <b className="font-semibold">{eventName[outbox.last.act.kind] ?? outbox.last.act.kind}</b> at{' '}
+              {clock(outbox.last.act.at)}
+            </span>
+            <span className="flex">
+              <Button tone="quiet" onClick={() => void undo()}>
+                Undo
+              </Button>
+              <Button tone="quiet" onClick={forgetLast}>
+                Keep
+              </Button>
+            </span>
+          </div>
+        )}
+        <SignBar />
+      </div>
       <Sheet title="Keys" open={keysOpen} onClose={() => setKeysOpen(false)}>
         <dl className="text-18 grid grid-cols-[80px_1fr] gap-y-3">
           {keySheet.map(([key, does]) => (
@@ -132,6 +135,20 @@ export function Shell({
       </Sheet>
     </div>
   )
+}
+
+/** Tells how high the lower edge is taken, so that what hangs there on a narrow screen hangs above it. */
+function useFoot() {
+  const foot = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    if (!foot.current || !('ResizeObserver' in window)) return
+    const measure = new ResizeObserver(([entry]) =>
+      document.documentElement.style.setProperty('--foot', `${entry!.contentRect.height}px`),
+    )
+    measure.observe(foot.current)
+    return () => measure.disconnect()
+  }, [])
+  return foot
 }
 
 /** Shorter than this is no matter for words: every act waits for a moment, and every page connects anew. */

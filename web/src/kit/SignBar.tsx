@@ -15,7 +15,7 @@ export function SignBar() {
   return (
     <aside
       aria-label="Who is at work"
-      className="border-ink bg-raised sticky bottom-0 z-10 flex items-center gap-3 overflow-x-auto border-t-2 px-4 py-2 md:px-6"
+      className="border-ink bg-raised flex items-center gap-3 overflow-x-auto border-t-2 px-4 py-2 md:px-6"
     >
       <span className={`text-15 shrink-0 font-semibold ${nobody ? 'text-ember' : ''}`}>
         {nobody ? 'Who is at work?' : 'At work'}

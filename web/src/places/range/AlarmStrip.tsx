@@ -22,7 +22,7 @@ export function AlarmStrip() {
   return (
     <div
       role="alert"
-      className={`bg-raised text-18 fixed inset-x-0 bottom-0 flex min-h-[64px] items-center gap-x-4 border-t-4 px-4 py-1 md:px-6 lg:static lg:min-h-0 lg:border-t-0 lg:border-l-4 lg:bg-transparent lg:px-3 ${safety ? 'border-hazard text-hazard' : 'border-ember text-ember'}`}
+      className={`bg-raised text-18 fixed inset-x-0 bottom-[var(--foot,0px)] flex min-h-[64px] items-center gap-x-4 border-t-4 px-4 py-1 md:px-6 lg:static lg:min-h-0 lg:border-t-0 lg:border-l-4 lg:bg-transparent lg:px-3 ${safety ? 'border-hazard text-hazard' : 'border-ember text-ember'}`}
     >
       <Link to={`/batches/${card.id}`} className="lg:text-15 min-w-0 flex-1 text-inherit no-underline">
         <b className="font-bold">{card.vessel.name}</b> {dueWords(due).toLowerCase()},{' '}

@@ -245,6 +245,29 @@ class FirstPotTest {
     }
 
     @Test
+    void aSharedTabletAsksWhoIsAtWorkAndEachActCarriesItsPerson() {
+        try (BrowserContext kitchen = visitor()) {
+            Journey tablet = as(kitchen, "tomaz").open("/batches");
+            openBroad40(tablet);
+            tablet.tap("Tomaz Okafor, Kestrel Lodge");
+            tablet.page()
+                    .getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Share this tablet"))
+                    .click();
+            tablet.tap("Share it").see("Who is at work?").stumblesNobody();
+            assertThat(tablet.button("Skimmed").count()).isZero();
+            tablet.tap("WA");
+            tablet.page().keyboard().type("4603");
+            tablet.tap("Sign").see("At work");
+            tablet.read("Skimmed", "Liquor lost with the scum", "0.7").see("0.7 L");
+            Locator line = tablet.page()
+                    .getByRole(AriaRole.LISTITEM)
+                    .filter(new Locator.FilterOptions().setHasText("Skimmed 0.7 L"));
+            assertThat(line.first().innerText()).contains("WA");
+            assertThat(tablet.button("Judge").count()).isZero();
+        }
+    }
+
+    @Test
     void theServerKilledWhileActsAreLoggedLosesNothingAndDoublesNothing() {
         try (BrowserContext kitchen = visitor()) {
             Journey cook = as(kitchen, "tomaz").open("/batches");
