@@ -26,7 +26,7 @@ export function SignBar() {
           <button
             key={one.id}
             aria-pressed={here}
-            title={one.name}
+            aria-label={`${one.initials}, ${one.name}`}
             onClick={() => !here && setHand(one)}
             className={`text-18 min-h-[56px] min-w-[64px] shrink-0 rounded-md border-2 px-3 font-semibold ${here ? 'border-river bg-river text-on-river' : 'border-ink bg-raised text-ink'}`}
           >

@@ -68,11 +68,11 @@ describe('a tablet that several share', () => {
   it('asks who is at work, and is theirs after their PIN', async () => {
     const sent = open(session('NOBODY'), { 'POST /api/session/signature': session('PIN', WEN) })
     expect((await bar()).textContent).toContain('Who is at work?')
-    fireEvent.click(await screen.findByRole('button', { name: 'WA' }))
+    fireEvent.click(await screen.findByRole('button', { name: 'WA, Wen Abara' }))
     await screen.findByRole('dialog', { name: 'Wen Abara' })
     digits('4603')
     fireEvent.click(screen.getByRole('button', { name: 'Sign' }))
-    expect(await screen.findByRole('button', { name: 'WA', pressed: true })).toBeTruthy()
+    expect(await screen.findByRole('button', { name: 'WA, Wen Abara', pressed: true })).toBeTruthy()
     expect(sent.find((s) => s.path === '/api/session/signature')!.body).toEqual({
       personId: 'wen',
       pin: '4603',
@@ -83,7 +83,7 @@ describe('a tablet that several share', () => {
   it('takes a PIN from a keyboard, and says when it is wrong', async () => {
     const wrong = problem(422, 'that is not the PIN', { pin: { reason: 'that is not the PIN' } })
     open(session('NOBODY'), { 'POST /api/session/signature': wrong })
-    fireEvent.click(await screen.findByRole('button', { name: 'IV' }))
+    fireEvent.click(await screen.findByRole('button', { name: 'IV, Ilse Varga' }))
     const sheet = await screen.findByRole('dialog', { name: 'Ilse Varga' })
     for (const key of ['9', '9', '1', 'Backspace', '8', '7']) fireEvent.keyDown(sheet, { key })
     expect(screen.getByLabelText('4 digits')).toBeTruthy()
@@ -94,7 +94,7 @@ describe('a tablet that several share', () => {
 
   it('signs with no fewer than four digits', async () => {
     open(session('NOBODY'))
-    fireEvent.click(await screen.findByRole('button', { name: 'IV' }))
+    fireEvent.click(await screen.findByRole('button', { name: 'IV, Ilse Varga' }))
     await screen.findByRole('dialog')
     digits('123')
     expect(screen.getByRole('button', { name: 'Sign' })).toHaveProperty('disabled', true)

@@ -255,7 +255,7 @@ class FirstPotTest {
                     .click();
             tablet.tap("Share it").see("Who is at work?").stumblesNobody();
             assertThat(tablet.button("Skimmed").count()).isZero();
-            tablet.tap("WA");
+            tablet.tap("WA, Wen Abara");
             tablet.page().keyboard().type("4603");
             tablet.tap("Sign").see("At work");
             tablet.read("Skimmed", "Liquor lost with the scum", "0.7").see("0.7 L");
