@@ -35,7 +35,16 @@ export const counted = ({ rows, beside }: Laid) => [
 ]
 
 /** The range from above its front edge: pots on their burners, and the burners that are free. */
-export function HobMap({ laid, children }: { laid: Laid; children: (card: Card) => ReactNode }) {
+export function HobMap({
+  laid,
+  crowded,
+  children,
+}: {
+  laid: Laid
+  /** Many at once: cards of one height. Few stand on one line, each as tall as it is. */
+  crowded: boolean
+  children: (card: Card) => ReactNode
+}) {
   return (
     <div className="grid gap-y-8">
       {laid.rows.map((row) =>
@@ -43,15 +52,17 @@ export function HobMap({ laid, children }: { laid: Laid; children: (card: Card) 
           <ul
             key={row[0]!.place.row}
             aria-label={`Burners, row ${row[0]!.place.row + 1} from the back`}
-            className="m-0 grid list-none items-end gap-x-6 gap-y-8 p-0 md:grid-cols-2 lg:[grid-template-columns:var(--hob)]"
+            className={`m-0 grid list-none gap-x-6 gap-y-8 p-0 md:grid-cols-2 lg:[grid-template-columns:var(--hob)] ${crowded ? '' : 'items-end'}`}
             style={{
               ['--hob' as string]: row
-                .map(({ card }) => (card ? 'minmax(0, 3fr)' : 'minmax(84px, 1fr)'))
+                .map(({ card }) =>
+                  card ? (crowded ? 'minmax(0, 620px)' : 'minmax(0, 3fr)') : 'minmax(84px, 1fr)',
+                )
                 .join(' '),
             }}
           >
             {row.map(({ place, card }) => (
-              <li key={place.burnerId} className={card ? '' : 'hidden lg:block'}>
+              <li key={place.burnerId} className={card ? '' : 'hidden self-end lg:block'}>
                 {card ? children(card) : <Free place={place} />}
               </li>
             ))}

@@ -153,11 +153,15 @@ function Ovens({ batches, now }: { batches: Card[]; now: number }) {
   )
 }
 
+/** More vessels than these do not stand in view at once as large as they could be. */
+const UNCROWDED = 3
+
 /** Pots in their true sizes on the burners they stand on, and beside the range what is being prepared, strained or cooled. */
 function Vessels({ laid, batches, now }: { laid: Laid; batches: Card[]; now: number }) {
   const widest = Math.max(...batches.map((card) => card.vessel.widthCm))
   const tallest = Math.max(...batches.map((card) => card.vessel.heightCm))
-  const scale = Math.min(5.2, 250 / tallest, 270 / widest)
+  const crowded = batches.length > UNCROWDED
+  const scale = crowded ? Math.min(150 / tallest, 140 / widest) : Math.min(5.2, 250 / tallest, 270 / widest)
   const burner = (card: Card) => {
     const place = laid.rows.flat().find((at) => at.place.burnerId === card.burnerId)
     if (!place || !card.onTheHob) return undefined
@@ -170,18 +174,23 @@ function Vessels({ laid, batches, now }: { laid: Laid; batches: Card[]; now: num
       burner={burner(card)}
       place={batches.indexOf(card) + 1}
       scale={scale}
+      crowded={crowded}
       now={now}
     />
   )
   return (
     <>
-      <HobMap laid={laid}>{vessel}</HobMap>
+      <HobMap laid={laid} crowded={crowded}>
+        {vessel}
+      </HobMap>
       {laid.beside.length > 0 && (
         <section className="mt-8">
           <Heading>Beside the range</Heading>
           <div
-            className="grid items-end gap-x-6 gap-y-10"
-            style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 300px), 1fr))' }}
+            className={`grid gap-x-6 gap-y-10 ${crowded ? '' : 'items-end'}`}
+            style={{
+              gridTemplateColumns: `repeat(auto-fill, minmax(min(100%, ${crowded ? 360 : 300}px), 1fr))`,
+            }}
           >
             {laid.beside.map(vessel)}
           </div>

@@ -14,6 +14,7 @@ export function RangeVessel({
   burner,
   place,
   scale,
+  crowded = false,
   now,
 }: {
   card: Card
@@ -21,6 +22,8 @@ export function RangeVessel({
   burner?: string
   place: number
   scale: number
+  /** Among many: the section beside its figures, so that all are in view at once. */
+  crowded?: boolean
   now: number
 }) {
   const units = useUnits()
@@ -32,8 +35,18 @@ export function RangeVessel({
   const hot = ['BRING_UP', 'SIMMER'].includes(card.stage)
   const late = card.lateMin > 0
   return (
-    <article aria-label={`${card.vessel.name}, ${stageName[card.stage]}`} className="grid content-end">
-      <Link to={`/batches/${card.id}`} className="text-ink grid place-items-center no-underline">
+    <article
+      aria-label={`${card.vessel.name}, ${stageName[card.stage]}`}
+      className={
+        crowded
+          ? `grid h-full grid-cols-[minmax(0,2fr)_minmax(0,3fr)] grid-rows-[1fr_auto] gap-x-4 border-t-4 pt-3 ${cooling ? 'border-frost' : 'border-ink'}`
+          : 'grid content-end'
+      }
+    >
+      <Link
+        to={`/batches/${card.id}`}
+        className={`text-ink grid no-underline ${crowded ? 'items-end justify-start pb-3' : 'place-items-center'}`}
+      >
         {cooling ? (
           <Bath celsius={last ? units.celsius(last.celsius, 1) : '–'} />
         ) : (
@@ -47,15 +60,15 @@ export function RangeVessel({
             foam={card.stage === 'BRING_UP' && card.pot.celsius > 80}
             ruler={
               units.units === 'us'
-                ? { unit: 'in', perCm: 1 / 2.54, every: 2 }
-                : { unit: 'cm', perCm: 1, every: 5 }
+                ? { unit: 'in', perCm: 1 / 2.54, every: crowded ? 4 : 2 }
+                : { unit: 'cm', perCm: 1, every: crowded ? 10 : 5 }
             }
             label={`${card.vessel.name} in section: ${card.pot.filled ? `${units.litres(card.pot.liquorL)} of liquor, ${units.cm(card.pot.belowRimCm)} below the rim` : 'not filled yet'}`}
           />
         )}
       </Link>
-      <div className={`border-t-4 pt-3 ${cooling ? 'border-frost' : 'border-ink'}`}>
-        <div className="flex items-baseline justify-between gap-3">
+      <div className={crowded ? '' : `border-t-4 pt-3 ${cooling ? 'border-frost' : 'border-ink'}`}>
+        <div className="flex flex-wrap items-baseline justify-between gap-x-3">
           <h2 className="text-18 m-0 font-bold">
             <Link to={`/batches/${card.id}`} className="text-ink no-underline">
               <span className="text-15 text-quiet mr-2 font-mono">{place}</span>
@@ -68,23 +81,29 @@ export function RangeVessel({
             {stageName[card.stage]}
           </span>
         </div>
-        <p className="text-15 text-quiet m-0 flex justify-between gap-3">
+        <p className="text-15 text-quiet m-0 flex flex-wrap justify-between gap-x-3">
           <span>
             {card.formulaName}
             {burner && `, ${burner}`}
           </span>{' '}
           <ProbeLine card={card} />
         </p>
-        <div className="mt-2 flex items-end justify-between gap-3">
-          <span className="text-36 font-mono font-semibold">
+        <div
+          className={`mt-2 flex gap-x-3 ${crowded ? 'flex-wrap items-baseline' : 'items-end justify-between'}`}
+        >
+          <span className="text-36 font-mono font-semibold whitespace-nowrap">
             {litres === undefined ? '–' : units.litres(litres)}
           </span>
-          <span className="text-24 text-right font-mono">{clockOf(card, now, units.celsius)}</span>
+          <span className={`font-mono ${crowded ? 'text-18' : 'text-24 text-right'}`}>
+            {clockOf(card, now, units.celsius)}
+          </span>
         </div>
         <p className={`text-15 mt-1 mb-3 ${late ? 'text-ember font-semibold' : 'text-quiet'}`}>
           Ready {day(card.readyAt)}, wanted {clock(card.readyBy)}
           {late && `: ${duration(card.lateMin)} late`}
         </p>
+      </div>
+      <div className={crowded ? 'col-span-2' : ''}>
         {next ? (
           <ActButton key={dueKey(next)} card={card} due={next} now={now} />
         ) : (
