@@ -66,6 +66,15 @@ final class Probes {
         });
     }
 
+    /** How long each answer took since it was last asked. */
+    long[] sofar() {
+        List<Long> all = new ArrayList<>();
+        for (Long one = took.poll(); one != null; one = took.poll()) {
+            all.add(one);
+        }
+        return all.stream().mapToLong(Long::longValue).toArray();
+    }
+
     /** Stops them and tells how long each answer took. */
     long[] stop() {
         clock.shutdownNow();

@@ -24,6 +24,8 @@ public final class RangeLoad {
     private static final int PACED = 1000;
     private static final int PROBES = 200;
     private static final int ACTS = 60;
+    private static final int NORMAL = 120;
+    private static final long NORMAL_PACE_NS = TimeUnit.MILLISECONDS.toNanos(200);
     private static final int WARM = 100;
     private static final int DRAGS = 300;
     private static final int OVERVIEWS = 40;
@@ -50,8 +52,10 @@ public final class RangeLoad {
         }
         report("range, asked at a pace", paced(screens));
         Probes probes = Probes.start(url, cook, PROBES);
+        normalUse(cook, batches, screens);
+        report("200 probes, beside normal use", probes.sofar());
         acts(cook, batches, screens);
-        report("200 probes, a reading a second each", probes.stop());
+        report("200 probes, beside bursts", probes.stop());
         report("a charge, as a finger drags", dragged(cook));
         report("every formula with one goal", overviews(cook));
         System.exit(0);
@@ -66,6 +70,19 @@ public final class RangeLoad {
             took[i] = screens.get(i % SCREENS).timed("/api/range").join();
         }
         return took;
+    }
+
+    /** A kitchen at work: screens look every few seconds, somebody logs something every four, and one screen then asks anew. */
+    private static void normalUse(Screen cook, List<String> batches, List<Screen> screens) {
+        long next = System.nanoTime();
+        for (int i = 0; i < NORMAL; i++) {
+            LockSupport.parkNanos(next - System.nanoTime());
+            next += NORMAL_PACE_NS;
+            if (i % 20 == 0) {
+                act(cook, batches.get(i / 20 % batches.size()), "skimmed", "\"litres\": 0.01");
+            }
+            screens.get(i % SCREENS).timed("/api/range").join();
+        }
     }
 
     /** One figure after another, each a litre line that moved: what a drag waits for, beside the drawing. */
