@@ -48,14 +48,7 @@ public final class Expectation {
         if (!plan.charge().run().simmer().topUp().hold() || !topUpAhead) {
             return -goingLPerH * leftH;
         }
-        double toMark = plan.charge()
-                        .run()
-                        .vessel()
-                        .shape()
-                        .volumeAt(state.pot().mark())
-                        .litres()
-                - state.pot().contents().litres();
-        return toMark - goingLPerH * Math.min(LAST_TOP_UP_H, leftH);
+        return LastTopUp.litres(plan, state) - goingLPerH * Math.min(LAST_TOP_UP_H, leftH);
     }
 
     private static double hours(Duration time) {

@@ -23,4 +23,15 @@ final class LastTopUp {
         return due.flatMap(when -> state.pot().toppedUp().filter(at -> !at.isBefore(when)))
                 .isPresent();
     }
+
+    /** Litres that bring the pot back to its mark; below nothing when it stands above. */
+    static double litres(Plan plan, BatchState state) {
+        double mark = plan.charge()
+                .run()
+                .vessel()
+                .shape()
+                .volumeAt(state.pot().mark())
+                .litres();
+        return mark - state.pot().contents().litres();
+    }
 }

@@ -85,9 +85,7 @@ public final class Likely {
                         Math.max(0, belowRim - slack),
                         Math.min(run.vessel().shape().height().cm(), belowRim + slack)));
         ranges.put(Measured.TEMPERATURE_C, temperature(plan, state));
-        double toMark = run.vessel().shape().volumeAt(pot.mark()).litres()
-                - pot.contents().litres();
-        ranges.put(Measured.TOPPED_UP_L, new Range(0, Math.max(0, toMark) + TOP_UP_L));
+        ranges.put(Measured.TOPPED_UP_L, new Range(0, Math.max(0, LastTopUp.litres(plan, state)) + TOP_UP_L));
         double brix = Brix.ofGelatin(pot.gelatinGPerL());
         ranges.put(Measured.BRIX, new Range(Math.max(0, brix * BRIX_LOW - BRIX_SLACK), brix * BRIX_HIGH + BRIX_SLACK));
         Band out = Expectation.litresOut(plan, state);

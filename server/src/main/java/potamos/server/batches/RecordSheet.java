@@ -4,13 +4,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
-import potamos.core.quantity.Length;
-import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
@@ -44,6 +41,7 @@ final class RecordSheet {
     private final PaperUnits units;
     private final BatchView.Page page;
     private final CourseView course;
+    private final RecordWords words;
     private float y = HEIGHT - MARGIN;
 
     private RecordSheet(Ink ink, ZoneId zone, PaperUnits units, BatchView.Page page, CourseView course) {
@@ -52,6 +50,7 @@ final class RecordSheet {
         this.units = units;
         this.page = page;
         this.course = course;
+        this.words = new RecordWords(units, page);
     }
 
     /**
@@ -104,7 +103,7 @@ final class RecordSheet {
             String planned = clock(step.from());
             String done = came.map(when -> clock(when) + "  " + later(step.from(), when))
                     .orElse("");
-            ink.text(false, BODY, MARGIN, at - ROW + 4, words(step.stage()));
+            ink.text(false, BODY, MARGIN, at - ROW + 4, RecordWords.kind(step.stage()));
             ink.textTo(false, BODY, right - 88, at - ROW + 4, planned);
             ink.textTo(true, BODY, right, at - ROW + 4, done);
             at = rule(at, MARGIN, right);
@@ -123,7 +122,7 @@ final class RecordSheet {
         for (ChargeView.EntryView entry : page.ledger().entries()) {
             if (entry.litres() > 0.005) {
                 String sign = entry.inward() ? "+" : "−";
-                at = amount(at, words(entry.cause().name()), sign + units.litres(entry.litres()), false);
+                at = amount(at, RecordWords.kind(entry.cause().name()), sign + units.litres(entry.litres()), false);
             }
         }
         double unexplained = page.ledger().unexplainedL();
@@ -161,7 +160,7 @@ final class RecordSheet {
         String causes = course.claritySoFar().shares().stream()
                 .filter(share -> share.points() >= 0.5)
                 .map(share -> String.format(
-                        Locale.ROOT, "%s −%.0f", words(share.cause().name()), share.points()))
+                        Locale.ROOT, "%s −%.0f", RecordWords.kind(share.cause().name()), share.points()))
                 .reduce((first, next) -> first + "   " + next)
                 .orElse("");
         ink.text(false, BODY, MARGIN, y - 26, causes);
@@ -245,9 +244,9 @@ final class RecordSheet {
             ink.text(false, BODY, MARGIN, y - ROW + 4, clock(event.at()));
             ink.text(true, BODY, MARGIN + 40, y - ROW + 4, event.by());
             float x = MARGIN + 72;
-            x = entry(x, event.withdrawn(), words(event.kind()));
-            x = entry(x + 8, event.withdrawn() || event.correctedTo().isPresent(), figures(event.figures()));
-            x = entry(x + 8, false, event.correctedTo().map(this::figures).orElse(""));
+            x = entry(x, event.withdrawn(), RecordWords.kind(event.kind()));
+            x = entry(x + 8, event.withdrawn() || event.correctedTo().isPresent(), words.figures(event.figures()));
+            x = entry(x + 8, false, event.correctedTo().map(words::figures).orElse(""));
             String reason = event.reason().orElse("");
             if (!reason.isEmpty()) {
                 float size = ink.fitting(reason, BODY, Math.max(40, RIGHT - x - 10));
@@ -268,43 +267,6 @@ final class RecordSheet {
             ink.line(x, y - ROW + 7, end, y - ROW + 7, 0.8f);
         }
         return end;
-    }
-
-    private String figures(EventView.Figures f) {
-        List<String> words = new ArrayList<>();
-        f.part().map(this::partName).ifPresent(words::add);
-        f.step().flatMap(this::phaseName).ifPresent(words::add);
-        f.card()
-                .ifPresent(card -> words.add(String.format(
-                        Locale.ROOT,
-                        "%s card %.1f",
-                        words(card).toLowerCase(Locale.ROOT),
-                        f.value().orElse(0.0))));
-        if (f.card().isEmpty()) {
-            f.value().ifPresent(degrees -> words.add(String.format(Locale.ROOT, "%.1f °Bx", degrees)));
-        }
-        f.kg().ifPresent(kg -> words.add(units.mass(Mass.ofKg(kg))));
-        f.litres().ifPresent(litres -> words.add(units.litres(litres)));
-        f.belowRimCm().ifPresent(cm -> words.add(units.cm(Length.ofCm(cm).cm()) + " below the rim"));
-        f.celsius().ifPresent(celsius -> words.add(units.celsius(Temperature.ofCelsius(celsius))));
-        f.longerMin().ifPresent(longer -> words.add("+" + PaperUnits.minutes(longer)));
-        f.words().ifPresent(words::add);
-        return String.join(", ", words);
-    }
-
-    private String partName(String id) {
-        return page.parts().stream()
-                .filter(part -> part.id().equals(id))
-                .map(ChargeView.PartView::name)
-                .findFirst()
-                .orElse(page.bedName());
-    }
-
-    private Optional<String> phaseName(int step) {
-        return page.chores().stream()
-                .filter(chore -> chore.step() == step)
-                .map(chore -> words(chore.phase()).toLowerCase(Locale.ROOT))
-                .findFirst();
     }
 
     private void photos(List<Photos.Print> photos) {
@@ -331,7 +293,7 @@ final class RecordSheet {
                     9,
                     left,
                     y - high - 12,
-                    words(photo.subject()) + ", " + clock(photo.at()) + ", " + photo.initials());
+                    RecordWords.kind(photo.subject()) + ", " + clock(photo.at()) + ", " + photo.initials());
         }
     }
 
@@ -370,11 +332,5 @@ final class RecordSheet {
 
     private String day(Instant at) {
         return DAY.format(at.atZone(zone));
-    }
-
-    /** Kinds as a sentence would have them: {@code BRING_UP} and {@code weighed-in} as "Bring up" and "Weighed in". */
-    private static String words(String kind) {
-        String words = kind.toLowerCase(Locale.ROOT).replace('_', ' ').replace('-', ' ');
-        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 }
