@@ -57,13 +57,13 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
               <Figure
                 name={`Refractometer ${clock(brix.at)}`}
                 value={`${brix.degrees.toFixed(1)} °Bx`}
-                note={`${Math.round(brix.gPerL)} g dissolved in a litre`}
+                says={`${Math.round(brix.gPerL)} g dissolved in a litre`}
               />
             )}
             <Figure
               name="Expected out"
               value={`${units.estimate(card.expectedL)}`}
-              note={`likely ${units.spread(card.expectedL)}`}
+              note={units.spread(card.expectedL)}
             />
           </>
         ) : (
@@ -73,7 +73,7 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
             <Figure
               name="Expected out"
               value={units.estimate(page.forecast.yieldL)}
-              note={`likely ${units.spread(page.forecast.yieldL)}`}
+              note={units.spread(page.forecast.yieldL)}
             />
           </>
         )}
@@ -86,11 +86,14 @@ export function Figure({
   name,
   value,
   note,
+  says,
   large,
 }: {
   name: string
   value: string
+  /** Between which figures it most likely lies. */
   note?: string
+  says?: string
   large?: boolean
 }) {
   return (
@@ -98,7 +101,11 @@ export function Figure({
       <dt className="text-13 text-quiet">{name}</dt>
       <dd className={`m-0 font-mono font-semibold whitespace-nowrap ${large ? 'text-36' : 'text-18'}`}>
         {value}
-        {note && <span className="text-13 text-quiet block font-normal whitespace-normal">{note}</span>}
+        {(note ?? says) && (
+          <span className="text-13 text-quiet block font-normal whitespace-normal">
+            {note ? `likely ${note}` : says}
+          </span>
+        )}
       </dd>
     </div>
   )
