@@ -18,6 +18,8 @@ export interface CurvePanel {
   most: number
   colour: string
   words: (value: number) => string
+  /** Read from above, so that the higher is the smaller figure. */
+  downward?: boolean
   /** A line across that means something, such as the top of the bed. */
   line?: { value: number; name: string }
 }
@@ -178,7 +180,8 @@ function Panel({
           </text>
           {panel.words(here.low) !== panel.words(here.high) && (
             <text x={WIDTH - RIGHT + 12} y={top + 48} fontSize={14} fill="var(--quiet)">
-              {panel.words(Math.min(here.low, here.high))} to {panel.words(Math.max(here.low, here.high))}
+              {panel.words(panel.downward ? here.high : here.low)} to{' '}
+              {panel.words(panel.downward ? here.low : here.high)}
             </text>
           )}
         </g>

@@ -63,6 +63,7 @@ function Curves({ page, course, colour }: { page: Page; course: Course; colour: 
       most: Math.min(rim, Math.max(...levels) + 2),
       colour: 'var(--ink)',
       words: belowRim,
+      downward: true,
       line: { value: page.card.pot.bedTopCm, name: 'the bed' },
     },
     {
