@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.jdbc.core.JdbcTemplate;
 import potamos.core.batch.BatchEvent;
 import potamos.core.quantity.Volume;
 import potamos.server.accounts.Accounts;
@@ -139,6 +140,24 @@ class FaultsTest {
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.at("/fields/celsius/high").asDouble()).isGreaterThan(90);
         assertThat(batch.page().at("/card/pot/celsius").asDouble()).isLessThan(105);
+    }
+
+    @Test
+    void aBackupPutBackUnderARunningServerTakesItsLaterEntriesAway() {
+        TestBatch batch = TestBatch.accepted(cook, 12).simmering();
+        int before = batch.page().at("/events").size();
+        String gone = newId();
+        batch.tryLog(gone, "noted", "\"words\": \"after the backup\"");
+        assertThat(batch.page().at("/events").size()).isEqualTo(before + 1);
+        JdbcTemplate rows = TestKitchen.bean(JdbcTemplate.class);
+        rows.update("DELETE FROM batch_event WHERE id = ?", gone);
+        assertThat(batch.page().at("/events").size()).isEqualTo(before);
+        batch.log("noted", "\"words\": \"told since\"");
+        rows.update("DELETE FROM batch_event WHERE batch_id = ? AND seq = ?", batch.id(), before + 1);
+        batch.log("noted", "\"words\": \"told again\"");
+        JsonNode events = batch.page().at("/events");
+        assertThat(events.size()).isEqualTo(before + 1);
+        assertThat(events.get(before).at("/figures/words").asString()).isEqualTo("told again");
     }
 
     @Test

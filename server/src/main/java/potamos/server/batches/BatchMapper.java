@@ -93,8 +93,9 @@ interface BatchMapper {
     @Select("SELECT batch_id FROM batch_event WHERE id = #{id}")
     Optional<String> batchOfEvent(String id);
 
-    @Select("SELECT COALESCE(MAX(seq), 0) FROM batch_event WHERE batch_id = #{batchId}")
-    int latestSeq(String batchId);
+    /** The id of the latest entry; empty before the first. */
+    @Select("SELECT id FROM batch_event WHERE batch_id = #{batchId} ORDER BY seq DESC LIMIT 1")
+    Optional<String> latestEvent(String batchId);
 
     @Select("""
             SELECT e.batch_id, e.seq, e.id, e.kind, e.payload, e.happened_at, e.recorded_at, e.account_id, a.name AS account_name

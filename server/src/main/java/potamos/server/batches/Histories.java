@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.Plan;
@@ -35,20 +36,34 @@ class Histories {
 
     /**
      * What was logged of a batch, in the order of arrival. Not to be asked after a write of the same transaction: what is read is kept, and a write may
-     * yet be taken back.
+     * yet be taken back. A backup that is put back under a running server takes entries away; what was known then is read anew.
      */
     List<Logged> of(String batchId) {
         List<Logged> known = histories.get(batchId, id -> List.of());
-        if (mapper.latestSeq(batchId) == known.size()) {
+        Optional<String> latest = mapper.latestEvent(batchId);
+        if (latest.equals(last(known))) {
             return known;
         }
+        List<Logged> now = goneOn(batchId, known);
+        if (!latest.equals(last(now))) {
+            now = goneOn(batchId, List.of());
+        }
+        histories.put(batchId, now);
+        return now;
+    }
+
+    private List<Logged> goneOn(String batchId, List<Logged> known) {
         List<Logged> all = new ArrayList<>(known);
         for (BatchMapper.EventRow e : mapper.events(batchId, known.size())) {
             BatchEvent event = json.read(e.payload(), BatchEvent.class);
             all.add(new Logged(e.seq(), event, e.recordedAt(), e.accountId(), e.accountName()));
         }
-        List<Logged> now = List.copyOf(all);
-        histories.asMap().merge(batchId, now, (a, b) -> a.size() > b.size() ? a : b);
-        return now;
+        return List.copyOf(all);
+    }
+
+    private static Optional<String> last(List<Logged> all) {
+        return all.isEmpty()
+                ? Optional.empty()
+                : Optional.of(all.get(all.size() - 1).event().stamp().id());
     }
 }
