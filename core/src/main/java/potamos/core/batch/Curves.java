@@ -6,11 +6,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
-import potamos.core.flow.Forecaster;
 import potamos.core.flow.Run;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Temperature;
-import potamos.core.quantity.Volume;
 
 /**
  * Level, temperature and gelatin of a pot against the clock, each with its band: as replayed up to now, and as it goes on from here if the plan is
@@ -24,10 +22,6 @@ import potamos.core.quantity.Volume;
  */
 public record Curves(List<Point> points, Instant now) {
 
-    private static final Duration STEP = Duration.ofMinutes(5);
-    private static final Duration LONGEST_BRING_UP = Duration.ofHours(6);
-    private static final double NEARLY_K = 0.2;
-
     /** More would not be seen on a screen. */
     private static final int MOST_POINTS = 240;
 
@@ -40,25 +34,17 @@ public record Curves(List<Point> points, Instant now) {
     /** The pot at a moment. */
     public record Point(Instant at, Band levelCm, Band celsius, Band gelatinGPerL) {}
 
-    /** What the pot goes through from now on. */
-    private enum Coming {
-        TIME,
-        SIMMER,
-        TOP_UP
-    }
-
-    private record Ahead(Instant at, Coming what) {}
-
     /** The curves of a batch, from its events and the moment. */
     public static Curves of(Plan plan, List<BatchEvent> events, Instant now) {
         List<BatchEvent> believed = History.believed(events);
-        Replay book = replayed(plan, Luck.BOOK, believed, now);
-        List<Ahead> ahead = book.pot().holding() ? goOn(plan, book, now) : List.of();
+        Replay book = replayed(plan, Luck.BOOK, believed);
+        Ahead ahead = Ahead.of(plan, book, book.stateAt(now));
         List<BatchState.CoursePoint> mid = book.pot().course();
         List<List<BatchState.CoursePoint>> others = new ArrayList<>();
         for (Luck luck : Luck.eachAlone(plan.charge().run().vessel().kappa())) {
-            Replay other = replayed(plan, luck, believed, now);
-            ahead.forEach(next -> go(plan.charge().run(), other, next));
+            Replay other = replayed(plan, luck, believed);
+            other.stateAt(now);
+            ahead.go(other);
             others.add(other.pot().course());
         }
         double heldTo = heldTo(plan.charge().run());
@@ -78,67 +64,10 @@ public record Curves(List<Point> points, Instant now) {
         return new Curves(thinned(points), now);
     }
 
-    private static Replay replayed(Plan plan, Luck luck, List<BatchEvent> believed, Instant now) {
+    private static Replay replayed(Plan plan, Luck luck, List<BatchEvent> believed) {
         Replay replay = new Replay(plan, luck);
         believed.forEach(replay::apply);
-        replay.stateAt(now);
         return replay;
-    }
-
-    /** Runs the pot on to the end of its simmer and tells by what steps. */
-    private static List<Ahead> goOn(Plan plan, Replay replay, Instant now) {
-        Run run = plan.charge().run();
-        BatchState state = replay.stateAt(now);
-        List<Ahead> steps = new ArrayList<>();
-        Instant at = now;
-        if (state.stage() == Stage.BRING_UP) {
-            Instant latest = now.plus(LONGEST_BRING_UP);
-            while (replay.pot().celsius() < run.simmerAt().celsius() - NEARLY_K && at.isBefore(latest)) {
-                at = at.plus(STEP);
-                take(run, replay, steps, new Ahead(at, Coming.TIME));
-            }
-            take(run, replay, steps, new Ahead(at, Coming.SIMMER));
-        } else if (state.stage() != Stage.SIMMER) {
-            return List.of();
-        }
-        Instant end = state.simmer().plannedEnd().orElse(at.plus(run.simmer().usual()));
-        Instant lastTopUp = end.minus(Forecaster.LAST_TOP_UP);
-        boolean hold = run.simmer().topUp().hold();
-        boolean toppedUpForTheLastTime = !hold || LastTopUp.done(state) || !at.isBefore(lastTopUp);
-        while (at.isBefore(end)) {
-            Instant next = at.plus(STEP);
-            at = next.isAfter(end) ? end : next;
-            take(run, replay, steps, new Ahead(at, Coming.TIME));
-            boolean last = !toppedUpForTheLastTime && !at.isBefore(lastTopUp);
-            boolean dropped =
-                    replay.pot().down().cm() >= run.simmer().topUp().drop().cm();
-            if (last || hold && !toppedUpForTheLastTime && dropped) {
-                take(run, replay, steps, new Ahead(at, Coming.TOP_UP));
-            }
-            toppedUpForTheLastTime |= last;
-        }
-        return steps;
-    }
-
-    private static void take(Run run, Replay replay, List<Ahead> steps, Ahead next) {
-        go(run, replay, next);
-        steps.add(next);
-    }
-
-    private static void go(Run run, Replay replay, Ahead next) {
-        PotModel pot = replay.pot();
-        pot.runTo(next.at());
-        switch (next.what()) {
-            case SIMMER -> pot.simmer();
-            case TOP_UP ->
-                pot.topUp(
-                        Volume.ofLitres(Math.max(0, pot.downL())),
-                        run.simmer().topUp().water(),
-                        next.at());
-            case TIME -> {
-                // Only time passes.
-            }
-        }
     }
 
     /** How far from the middle of its band a simmer may be held, as one standard deviation in kelvins. */
@@ -160,8 +89,7 @@ public record Curves(List<Point> points, Instant now) {
             double effect = figure.applyAsDouble(other) - value;
             variance += effect * effect;
         }
-        double half = Band.Z90 * Math.sqrt(variance);
-        return new Band(Math.min(value, Math.max(0, value - half)), value, value + half);
+        return Band.ofVariance(value, variance).notBelow(Math.min(0, value));
     }
 
     private static List<Point> thinned(List<Point> points) {

@@ -16,7 +16,6 @@ import potamos.core.formula.Family;
 import potamos.core.formula.Phase;
 import potamos.core.liquor.Body;
 import potamos.core.quantity.Mass;
-import potamos.core.vessel.Vessel;
 
 /** What a pot over the fire needs: on its way to the simmer, and while it simmers. */
 final class DuePot {
@@ -205,11 +204,7 @@ final class DuePot {
     }
 
     private double toMark() {
-        Vessel vessel = plan.charge().run().vessel();
-        return Math.max(
-                0,
-                vessel.shape().volumeAt(state.pot().mark()).litres()
-                        - state.pot().contents().litres());
+        return Math.max(0, LastTopUp.litres(plan, state));
     }
 
     /** The usual amount of one skimming: what the whole run should give, shared out over its skims. */

@@ -33,7 +33,9 @@ public record NotYet(
     public static NotYet of(Plan plan, List<BatchEvent> events, Instant now, Duration longer) {
         List<BatchEvent> supposed = new ArrayList<>(events);
         supposed.add(new BatchEvent.Judged(new Stamp(SUPPOSED, now, ""), longer.isZero(), longer));
-        BatchState state = Batch.replay(plan, supposed, now);
+        Replay replay = new Replay(plan);
+        History.believed(supposed).forEach(replay::apply);
+        BatchState state = replay.stateAt(now);
         Outlook outlook = Outlook.of(plan, state);
         Instant ends =
                 state.simmer().ended().or(() -> state.simmer().plannedEnd()).orElse(now);
@@ -41,10 +43,9 @@ public record NotYet(
                 .filter(step -> step.stage().onTheHob())
                 .map(Timeline.Step::to)
                 .reduce(ends, (first, next) -> next.isAfter(first) ? next : first);
-        Curves curves = Curves.of(plan, supposed, now);
-        double gelatin = curves.points().isEmpty()
-                ? 0
-                : curves.points().get(curves.points().size() - 1).gelatinGPerL().mid();
+        Ahead.of(plan, replay, state);
+        List<BatchState.CoursePoint> course = replay.pot().course();
+        double gelatin = course.isEmpty() ? 0 : course.get(course.size() - 1).gelatinGPerL();
         return new NotYet(
                 longer, ends, off, outlook.ready(), outlook.late(), Expectation.litresOut(plan, state), gelatin);
     }

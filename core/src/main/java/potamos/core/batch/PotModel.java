@@ -299,10 +299,6 @@ final class PotModel {
         return celsius;
     }
 
-    double simmerAt() {
-        return simmerAt;
-    }
-
     /** Litres that would bring it back to its mark; 0 or less when it stands there or above. */
     double downL() {
         return markContents - contents;

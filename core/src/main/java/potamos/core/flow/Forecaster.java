@@ -135,9 +135,7 @@ public final class Forecaster {
                 double effect = figure.applyAsDouble(course) - mid;
                 variance += effect * effect;
             }
-            double half = Band.Z90 * Math.sqrt(variance);
-            double shown = Math.max(0, mid);
-            return new Band(Math.max(0, Math.min(shown, mid - half)), shown, Math.max(shown, mid + half));
+            return Band.ofVariance(mid, variance).notBelow(0);
         }
     }
 

@@ -29,6 +29,17 @@ public record Band(double low, double mid, double high) {
         return new Band(mid - half, mid, mid + half);
     }
 
+    /** A normal estimate with a variance, as of effects that do not depend on each other and so add as squares. */
+    public static Band ofVariance(double mid, double variance) {
+        double half = Z90 * Math.sqrt(variance);
+        return new Band(mid - half, mid, mid + half);
+    }
+
+    /** The same, of something that cannot be less. */
+    public Band notBelow(double least) {
+        return new Band(Math.max(least, low), Math.max(least, mid), Math.max(least, high));
+    }
+
     /** The half width downwards and upwards, as one standard deviation. */
     public double sd() {
         return (high - low) / (2 * Z90);

@@ -31,39 +31,31 @@ public interface AccountMapper {
             """)
     void insert(Account account);
 
-    @Select("""
+    /** Whoever only lists people has no use for hashes. */
+    String ACCOUNTS = """
             SELECT a.id, a.kitchen_id, a.station_id, a.sign_in, a.name, a.initials, a.role,
-                   COALESCE(a.units, k.units) AS units, a.password_hash
+                   COALESCE(a.units, k.units) AS units, '' AS password_hash
             FROM account a JOIN kitchen k ON k.id = a.kitchen_id
-            WHERE a.sign_in = #{signIn}
-            """)
+            """;
+
+    @Select(ACCOUNTS + " WHERE a.sign_in = #{signIn}")
     Optional<Account> bySignIn(String signIn);
 
-    @Select("""
-            SELECT a.id, a.kitchen_id, a.station_id, a.sign_in, a.name, a.initials, a.role,
-                   COALESCE(a.units, k.units) AS units, '' AS password_hash
-            FROM account a JOIN kitchen k ON k.id = a.kitchen_id
-            WHERE a.kitchen_id = #{kitchenId} AND a.left_at IS NULL
-            ORDER BY a.name
-            """)
+    @Select(ACCOUNTS + " WHERE a.id = #{id} AND a.kitchen_id = #{kitchenId}")
+    Optional<Account> byId(String id, String kitchenId);
+
+    /** Those who have not left. */
+    @Select(ACCOUNTS + " WHERE a.kitchen_id = #{kitchenId} AND a.left_at IS NULL ORDER BY a.name")
     List<Account> ofKitchen(String kitchenId);
 
-    @Select("""
-            SELECT a.id, a.kitchen_id, a.station_id, a.sign_in, a.name, a.initials, a.role,
-                   COALESCE(a.units, k.units) AS units, COALESCE(a.pin_hash, '') AS password_hash
-            FROM account a JOIN kitchen k ON k.id = a.kitchen_id
-            WHERE a.id = #{id} AND a.kitchen_id = #{kitchenId}
-            """)
-    Optional<Account> byIdWithPin(String id, String kitchenId);
-
-    @Select("""
-            SELECT a.id, a.kitchen_id, a.station_id, a.sign_in, a.name, a.initials, a.role,
-                   COALESCE(a.units, k.units) AS units, '' AS password_hash
-            FROM account a JOIN kitchen k ON k.id = a.kitchen_id
-            WHERE a.kitchen_id = #{kitchenId} AND a.pin_hash IS NOT NULL
-            ORDER BY a.name
-            """)
+    @Select(ACCOUNTS + " WHERE a.kitchen_id = #{kitchenId} AND a.pin_hash IS NOT NULL ORDER BY a.name")
     List<Account> withPin(String kitchenId);
+
+    @Select("SELECT password_hash FROM account WHERE sign_in = #{signIn}")
+    Optional<String> passwordHash(String signIn);
+
+    @Select("SELECT pin_hash FROM account WHERE id = #{id} AND kitchen_id = #{kitchenId} AND pin_hash IS NOT NULL")
+    Optional<String> pinHash(String id, String kitchenId);
 
     @Update("UPDATE account SET password_hash = #{passwordHash} WHERE id = #{id}")
     void setPassword(String id, String passwordHash);

@@ -1,8 +1,8 @@
 package potamos.server.accounts;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
@@ -15,7 +15,7 @@ import potamos.server.problems.TooMany;
 @Service
 public class Accounts {
 
-    private static final Duration WINDOW = Duration.ofMinutes(15);
+    private static final String TOO_MANY = "Too many sign-ins failed. Wait a quarter of an hour.";
     private static final int MOST_FAILURES_OF_A_NAME = 8;
     private static final int MOST_FAILURES_FROM_AN_ADDRESS = 40;
     private static final int SHORTEST_PASSWORD = 10;
@@ -23,13 +23,15 @@ public class Accounts {
 
     private final AccountMapper mapper;
     private final PasswordEncoder encoder;
+    private final Tries tries;
 
     /** Compared against when there is no such account, so that the time of an answer tells nothing. */
     private final String nobody;
 
-    Accounts(AccountMapper mapper, PasswordEncoder encoder) {
+    Accounts(AccountMapper mapper, PasswordEncoder encoder, Tries tries) {
         this.mapper = mapper;
         this.encoder = encoder;
+        this.tries = tries;
         this.nobody = encoder.encode(UUID.randomUUID().toString());
     }
 
@@ -41,19 +43,16 @@ public class Accounts {
      */
     public Person signIn(String signIn, String password, String address, Instant now) {
         String name = signIn.trim().toLowerCase(Locale.ROOT);
-        Instant since = now.minus(WINDOW);
-        if (mapper.failuresOf(name, since) >= MOST_FAILURES_OF_A_NAME
-                || mapper.failuresFrom(address, since) >= MOST_FAILURES_FROM_AN_ADDRESS) {
-            throw new TooMany("Too many sign-ins failed. Wait a quarter of an hour.", WINDOW.toSeconds());
-        }
-        AccountMapper.Account account = mapper.bySignIn(name).orElse(null);
-        boolean right = encoder.matches(password, account == null ? nobody : account.passwordHash());
-        if (account == null || !right) {
-            mapper.insertFailure(name.substring(0, Math.min(60, name.length())), address, now);
+        tries.at(name, MOST_FAILURES_OF_A_NAME, now, TOO_MANY);
+        tries.from(address, MOST_FAILURES_FROM_AN_ADDRESS, now, TOO_MANY);
+        Optional<String> hash = mapper.passwordHash(name);
+        boolean right = encoder.matches(password, hash.orElse(nobody));
+        if (hash.isEmpty() || !right) {
+            tries.failed(name, address, now);
             throw Refusal.of("password", "that name and password do not belong together");
         }
-        mapper.forgetFailures(name, since);
-        return person(account);
+        tries.succeeded(name, now);
+        return person(mapper.bySignIn(name).orElseThrow());
     }
 
     /**

@@ -1,6 +1,5 @@
 package potamos.server.accounts;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -18,15 +17,18 @@ import potamos.server.problems.TooMany;
 @Service
 public class Pins {
 
-    private static final Duration WINDOW = Duration.ofMinutes(15);
+    private static final String TOO_MANY =
+            "Too many tries with that PIN. Wait a quarter of an hour, or sign in with the password.";
     private static final int MOST_FAILURES = 5;
     private static final int SHORTEST = 4;
     private static final int LONGEST = 8;
 
     private final AccountMapper mapper;
     private final PasswordEncoder encoder;
+    private final Tries tries;
 
-    Pins(AccountMapper mapper, PasswordEncoder encoder) {
+    Pins(AccountMapper mapper, PasswordEncoder encoder, Tries tries) {
+        this.tries = tries;
         this.mapper = mapper;
         this.encoder = encoder;
     }
@@ -71,21 +73,16 @@ public class Pins {
      */
     public Person sign(Person at, String personId, String pin, String address, Instant now) {
         String name = "pin " + personId.substring(0, Math.min(36, personId.length()));
-        Instant since = now.minus(WINDOW);
-        if (mapper.failuresOf(name, since) >= MOST_FAILURES) {
-            throw new TooMany(
-                    "Too many tries with that PIN. Wait a quarter of an hour, or sign in with the password.",
-                    WINDOW.toSeconds());
-        }
-        AccountMapper.Account account =
-                mapper.byIdWithPin(personId, at.kitchenId()).orElse(null);
-        boolean right =
-                account != null && !account.passwordHash().isEmpty() && encoder.matches(pin, account.passwordHash());
+        tries.at(name, MOST_FAILURES, now, TOO_MANY);
+        boolean right = mapper.pinHash(personId, at.kitchenId())
+                .filter(hash -> encoder.matches(pin, hash))
+                .isPresent();
         if (!right) {
-            mapper.insertFailure(name, address, now);
+            tries.failed(name, address, now);
             throw Refusal.of("pin", "that is not the PIN");
         }
-        mapper.forgetFailures(name, since);
+        tries.succeeded(name, now);
+        AccountMapper.Account account = mapper.byId(personId, at.kitchenId()).orElseThrow();
         return Accounts.person(account).by(Person.Signature.PIN);
     }
 }

@@ -215,7 +215,8 @@ public class Batches {
         ActRights.require(person, event, logged, now);
         checkDelivery(person, plan, event);
         Instant told = at.isAfter(now) ? at : now;
-        BatchState after = Batch.accept(plan, logged.stream().map(Logged::event).toList(), event, told);
+        List<BatchEvent> events = new ArrayList<>(Logged.events(logged));
+        BatchState after = Batch.accept(plan, events, event, told);
         mapper.insertEvent(new BatchMapper.EventRow(
                 row.id(),
                 logged.size() + 1,
@@ -226,10 +227,8 @@ public class Batches {
                 now,
                 person.id(),
                 person.name()));
-        List<BatchEvent> all =
-                new ArrayList<>(logged.stream().map(Logged::event).toList());
-        all.add(event);
-        project(row, plan, all, after);
+        events.add(event);
+        project(row, plan, events, after);
         changes.note(person.kitchenId(), "batches", row.id());
         if (event instanceof BatchEvent.Delivered delivered && !delivered.call().isEmpty()) {
             changes.note(person.kitchenId(), "calls", delivered.call());
@@ -273,7 +272,7 @@ public class Batches {
     public void rebuild(String kitchenId, String batchId) {
         BatchMapper.BatchRow row = mapper.hold(batchId, kitchenId).orElseThrow(() -> new NotFound("batch"));
         Loaded loaded = loaded(row, Map.of());
-        project(row, loaded.plan(), loaded.events().stream().map(Logged::event).toList(), loaded.state());
+        project(row, loaded.plan(), Logged.events(loaded.events()), loaded.state());
     }
 
     /** How a batch stands now. */
@@ -337,7 +336,7 @@ public class Batches {
     private Loaded loaded(BatchMapper.BatchRow row, Map<String, Devices.Device> probes) {
         Plan plan = histories.plan(row);
         List<Logged> logged = histories.of(row.id());
-        BatchState state = Batch.replay(plan, logged.stream().map(Logged::event).toList(), clock.instant());
+        BatchState state = Batch.replay(plan, Logged.events(logged), clock.instant());
         Optional<Devices.Device> probe =
                 state.stage().holdsVessel() ? Optional.ofNullable(probes.get(row.vesselId())) : Optional.empty();
         return new Loaded(row, plan, logged, state, probe);

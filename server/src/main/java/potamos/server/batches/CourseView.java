@@ -43,19 +43,14 @@ record CourseView(
 
     record ClarityView(double index, @NotNull List<ClarityShareView> shares) {
         static ClarityView of(Clarity clarity) {
-            return new ClarityView(
-                    clarity.index(),
-                    clarity.shares().stream()
-                            .map(s -> new ClarityShareView(s.cause(), s.points()))
-                            .toList());
+            return new ClarityView(clarity.index(), ClarityShareView.all(clarity));
         }
     }
 
     static CourseView of(Batches.Loaded loaded) {
         Plan plan = loaded.plan();
         Instant now = loaded.state().now();
-        Curves curves =
-                Curves.of(plan, loaded.events().stream().map(Logged::event).toList(), now);
+        Curves curves = Curves.of(plan, Logged.events(loaded.events()), now);
         ClaritySoFar clarity = ClaritySoFar.of(plan, loaded.state());
         return new CourseView(
                 now,

@@ -58,7 +58,7 @@ class JudgingEndpoint {
     @GetMapping("/api/batches/{id}/judging")
     List<ChoiceView> judging(@AuthenticationPrincipal Person person, @PathVariable String id) {
         Batches.Loaded loaded = batches.whole(person, id);
-        List<BatchEvent> events = loaded.events().stream().map(Logged::event).toList();
+        List<BatchEvent> events = Logged.events(loaded.events());
         Instant now = clock.instant();
         Optional<Next> next = next(person, loaded);
         return LONGER_MIN.stream()

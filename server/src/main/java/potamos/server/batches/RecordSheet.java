@@ -3,7 +3,6 @@ package potamos.server.batches;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -15,6 +14,7 @@ import potamos.server.kitchen.Kitchens;
 import potamos.server.paper.Chart;
 import potamos.server.paper.Ink;
 import potamos.server.paper.PaperUnits;
+import potamos.server.paper.PaperWords;
 import potamos.server.photos.Photos;
 
 /**
@@ -23,8 +23,8 @@ import potamos.server.photos.Photos;
  */
 final class RecordSheet {
 
-    private static final float WIDTH = 210 * Ink.MM;
-    private static final float HEIGHT = 297 * Ink.MM;
+    private static final float WIDTH = Ink.A4_WIDTH;
+    private static final float HEIGHT = Ink.A4_HEIGHT;
     private static final float MARGIN = 14 * Ink.MM;
     private static final float RIGHT = WIDTH - MARGIN;
     private static final float COLUMN = 108 * Ink.MM;
@@ -33,8 +33,6 @@ final class RecordSheet {
     private static final float HEAD = 13;
     private static final float PANEL = 76;
     private static final float PHOTOS_ACROSS = 3;
-    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
 
     private final Ink ink;
     private final ZoneId zone;
@@ -103,7 +101,7 @@ final class RecordSheet {
             String planned = clock(step.from());
             String done = came.map(when -> clock(when) + "  " + later(step.from(), when))
                     .orElse("");
-            ink.text(false, BODY, MARGIN, at - ROW + 4, RecordWords.kind(step.stage()));
+            ink.text(false, BODY, MARGIN, at - ROW + 4, PaperWords.sentence(step.stage()));
             ink.textTo(false, BODY, right - 88, at - ROW + 4, planned);
             ink.textTo(true, BODY, right, at - ROW + 4, done);
             at = rule(at, MARGIN, right);
@@ -122,7 +120,7 @@ final class RecordSheet {
         for (ChargeView.EntryView entry : page.ledger().entries()) {
             if (entry.litres() > 0.005) {
                 String sign = entry.inward() ? "+" : "−";
-                at = amount(at, RecordWords.kind(entry.cause().name()), sign + units.litres(entry.litres()), false);
+                at = amount(at, PaperWords.sentence(entry.cause().name()), sign + units.litres(entry.litres()), false);
             }
         }
         double unexplained = page.ledger().unexplainedL();
@@ -160,7 +158,10 @@ final class RecordSheet {
         String causes = course.claritySoFar().shares().stream()
                 .filter(share -> share.points() >= 0.5)
                 .map(share -> String.format(
-                        Locale.ROOT, "%s −%.0f", RecordWords.kind(share.cause().name()), share.points()))
+                        Locale.ROOT,
+                        "%s −%.0f",
+                        PaperWords.sentence(share.cause().name()),
+                        share.points()))
                 .reduce((first, next) -> first + "   " + next)
                 .orElse("");
         ink.text(false, BODY, MARGIN, y - 26, causes);
@@ -244,7 +245,7 @@ final class RecordSheet {
             ink.text(false, BODY, MARGIN, y - ROW + 4, clock(event.at()));
             ink.text(true, BODY, MARGIN + 40, y - ROW + 4, event.by());
             float x = MARGIN + 72;
-            x = entry(x, event.withdrawn(), RecordWords.kind(event.kind()));
+            x = entry(x, event.withdrawn(), PaperWords.sentence(event.kind()));
             x = entry(x + 8, event.withdrawn() || event.correctedTo().isPresent(), words.figures(event.figures()));
             x = entry(x + 8, false, event.correctedTo().map(words::figures).orElse(""));
             String reason = event.reason().orElse("");
@@ -293,7 +294,7 @@ final class RecordSheet {
                     9,
                     left,
                     y - high - 12,
-                    RecordWords.kind(photo.subject()) + ", " + clock(photo.at()) + ", " + photo.initials());
+                    PaperWords.sentence(photo.subject()) + ", " + clock(photo.at()) + ", " + photo.initials());
         }
     }
 
@@ -327,10 +328,10 @@ final class RecordSheet {
     }
 
     private String clock(Instant at) {
-        return CLOCK.format(at.atZone(zone));
+        return PaperWords.CLOCK.format(at.atZone(zone));
     }
 
     private String day(Instant at) {
-        return DAY.format(at.atZone(zone));
+        return PaperWords.DAY.format(at.atZone(zone));
     }
 }

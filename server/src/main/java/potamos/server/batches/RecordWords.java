@@ -9,6 +9,7 @@ import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.server.charges.ChargeView;
 import potamos.server.paper.PaperUnits;
+import potamos.server.paper.PaperWords;
 
 /** Entries of a record as paper says them. */
 final class RecordWords {
@@ -30,7 +31,7 @@ final class RecordWords {
                 .ifPresent(card -> words.add(String.format(
                         Locale.ROOT,
                         "%s card %.1f",
-                        kind(card).toLowerCase(Locale.ROOT),
+                        PaperWords.sentence(card).toLowerCase(Locale.ROOT),
                         f.value().orElse(0.0))));
         if (f.card().isEmpty()) {
             f.value().ifPresent(degrees -> words.add(String.format(Locale.ROOT, "%.1f °Bx", degrees)));
@@ -55,13 +56,7 @@ final class RecordWords {
     private Optional<String> phaseName(int step) {
         return page.chores().stream()
                 .filter(chore -> chore.step() == step)
-                .map(chore -> kind(chore.phase()).toLowerCase(Locale.ROOT))
+                .map(chore -> PaperWords.sentence(chore.phase()).toLowerCase(Locale.ROOT))
                 .findFirst();
-    }
-
-    /** Kinds as a sentence would have them: {@code BRING_UP} and {@code weighed-in} as "Bring up" and "Weighed in". */
-    static String kind(String kind) {
-        String words = kind.toLowerCase(Locale.ROOT).replace('_', ' ').replace('-', ' ');
-        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 }

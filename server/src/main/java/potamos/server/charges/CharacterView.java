@@ -35,9 +35,7 @@ public record CharacterView(
                         .toList(),
                 character.clarity().index(),
                 BandView.of(character.spread().clarity()),
-                character.clarity().shares().stream()
-                        .map(s -> new ClarityShareView(s.cause(), s.points()))
-                        .toList(),
+                ClarityShareView.all(character.clarity()),
                 character.taints().stream()
                         .map(t -> new TaintView(t.kind(), t.value(), t.limit(), t.unit()))
                         .toList(),
@@ -60,7 +58,13 @@ public record CharacterView(
             @NotNull CutAdviser.Fit fit,
             @NotNull BandView spread) {}
 
-    public record ClarityShareView(@NotNull Clarity.Cause cause, double points) {}
+    public record ClarityShareView(@NotNull Clarity.Cause cause, double points) {
+        public static List<ClarityShareView> all(Clarity clarity) {
+            return clarity.shares().stream()
+                    .map(s -> new ClarityShareView(s.cause(), s.points()))
+                    .toList();
+        }
+    }
 
     public record TaintView(
             @NotNull Taint.Kind kind,

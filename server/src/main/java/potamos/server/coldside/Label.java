@@ -6,13 +6,13 @@ import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import potamos.core.quantity.Volume;
 import potamos.server.paper.Ink;
+import potamos.server.paper.PaperWords;
 
 /** A label of 100 × 62 mm: what it is, until when, what to look out for, and a code that opens the lot. */
 final class Label {
@@ -21,7 +21,6 @@ final class Label {
     private static final float HEIGHT = 62 * Ink.MM;
     private static final float MARGIN = 5 * Ink.MM;
     private static final float CODE = 30 * Ink.MM;
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
 
     private Label() {}
 
@@ -40,8 +39,13 @@ final class Label {
             ink.text(true, ink.fitting(stock, 17, WIDTH - 2 * MARGIN), MARGIN, top - 15, stock);
             ink.text(false, 10, MARGIN, top - 31, kitchen + "  ·  lot " + code);
             ink.text(false, 9, MARGIN, top - 50, "USE BY");
-            ink.text(true, 19, MARGIN, top - 69, DAY.format(useBy));
-            ink.text(false, 10, MARGIN, top - 88, "Made " + DAY.format(made) + "  ·  " + amount(litres, units));
+            ink.text(true, 19, MARGIN, top - 69, PaperWords.DAY.format(useBy));
+            ink.text(
+                    false,
+                    10,
+                    MARGIN,
+                    top - 88,
+                    "Made " + PaperWords.DAY.format(made) + "  ·  " + amount(litres, units));
             ink.text(true, 10, MARGIN, top - 108, "Contains");
             String contains = allergens.isEmpty()
                     ? "none of the listed allergens"

@@ -3,7 +3,6 @@ package potamos.server.exchange;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -16,12 +15,13 @@ import potamos.core.formula.Formula;
 import potamos.core.formula.Phase;
 import potamos.server.paper.Ink;
 import potamos.server.paper.PaperUnits;
+import potamos.server.paper.PaperWords;
 
 /** A charge on one page of A4, readable at arm's length: every quantity, line and time, with room to write down what really happened. */
 public final class ProductionSheet {
 
-    private static final float WIDTH = 210 * Ink.MM;
-    private static final float HEIGHT = 297 * Ink.MM;
+    private static final float WIDTH = Ink.A4_WIDTH;
+    private static final float HEIGHT = Ink.A4_HEIGHT;
     private static final float MARGIN = 14 * Ink.MM;
     private static final float RIGHT = WIDTH - MARGIN;
     private static final float COLUMN = 108 * Ink.MM;
@@ -32,8 +32,6 @@ public final class ProductionSheet {
     private static final float RIGHT_ROW = 24;
 
     private static final float RIGHT_BODY = 15.5f;
-    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
 
     /** More rows than fit are set smaller until they do. */
     private static final float LEAST_ROW = 12;
@@ -76,7 +74,7 @@ public final class ProductionSheet {
         String where = "in " + charge.run().vessel().name() + ", version "
                 + charge.formula().version() + " · " + kitchen;
         ink.text(false, 13, MARGIN, y - 46, where);
-        ink.textTo(false, 13, RIGHT, y - 46, DAY.format(printed) + "  " + CLOCK.format(printed));
+        ink.textTo(false, 13, RIGHT, y - 46, PaperWords.DAY.format(printed) + "  " + PaperWords.CLOCK.format(printed));
         y -= 56;
         ink.line(MARGIN, y, RIGHT, y, 2);
     }
@@ -156,10 +154,11 @@ public final class ProductionSheet {
         float at = head(top, COLUMN, times.isPresent() ? "Times" : "How long");
         if (times.isPresent()) {
             for (Timeline.Step step : times.get().steps()) {
-                String name = words(step.stage().name());
-                at = rightRow(at, name, CLOCK.format(step.from().atZone(zone)));
+                String name = PaperWords.sentence(step.stage().name());
+                at = rightRow(at, name, PaperWords.CLOCK.format(step.from().atZone(zone)));
             }
-            at = rightRow(at, "Ready", CLOCK.format(times.get().ready().atZone(zone)));
+            at = rightRow(
+                    at, "Ready", PaperWords.CLOCK.format(times.get().ready().atZone(zone)));
         } else {
             at = rightRow(at, "Bring up", PaperUnits.minutes(charge.forecast().bringUpMin()));
             at = rightRow(at, "Simmer", PaperUnits.minutes(charge.forecast().simmerMin()));
@@ -233,7 +232,12 @@ public final class ProductionSheet {
     private float row(float at, float row, float size, String name, String value) {
         float right = COLUMN - 8 * Ink.MM;
         float room = right - MARGIN - ink.width(size, value) - 6;
-        ink.text(false, ink.fitting(capital(name), size, room), MARGIN, at - row + 6, capital(name));
+        ink.text(
+                false,
+                ink.fitting(PaperWords.capital(name), size, room),
+                MARGIN,
+                at - row + 6,
+                PaperWords.capital(name));
         ink.textTo(true, size, right, at - row + 6, value);
         ink.line(MARGIN, at - row, right, at - row, 0.4f);
         return at - row;
@@ -254,13 +258,5 @@ public final class ProductionSheet {
 
     private static String percent(double fraction) {
         return String.format(Locale.ROOT, "%.0f %%", fraction * 100);
-    }
-
-    private static String words(String stage) {
-        return capital(stage.toLowerCase(Locale.ROOT).replace('_', ' '));
-    }
-
-    private static String capital(String words) {
-        return words.isEmpty() ? words : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 }

@@ -19,6 +19,9 @@ public final class Ink implements Closeable {
     /** Points in a millimetre. */
     public static final float MM = 72 / 25.4f;
 
+    public static final float A4_WIDTH = 210 * MM;
+    public static final float A4_HEIGHT = 297 * MM;
+
     /** Ships inside PDFBox. */
     private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
 

@@ -42,6 +42,13 @@ interface PhotoMapper {
             """)
     List<Row> of(String batchId, String kitchenId);
 
+    @Select("""
+            SELECT p.subject, p.taken_at AS at, a.initials, p.width, p.height, p.jpeg
+            FROM photo p JOIN account a ON a.id = p.taken_by
+            WHERE p.batch_id = #{batchId} AND p.kitchen_id = #{kitchenId} ORDER BY p.taken_at
+            """)
+    List<Photos.Print> prints(String batchId, String kitchenId);
+
     @Select("SELECT jpeg FROM photo WHERE id = #{id} AND batch_id = #{batchId} AND kitchen_id = #{kitchenId}")
     Optional<Jpeg> jpeg(String id, String batchId, String kitchenId);
 

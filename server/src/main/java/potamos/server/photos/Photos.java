@@ -46,15 +46,8 @@ public class Photos {
 
     /** All photos of a batch, oldest first. */
     public List<Print> prints(Person person, String batchId) {
-        return of(person, batchId).stream()
-                .map(row -> new Print(
-                        row.subject(),
-                        row.takenAt(),
-                        row.initials(),
-                        row.width(),
-                        row.height(),
-                        jpeg(person, batchId, row.id())))
-                .toList();
+        person.require(Right.READ);
+        return mapper.prints(batchId, person.kitchenId());
     }
 
     byte[] jpeg(Person person, String batchId, String id) {
