@@ -7,21 +7,23 @@ import { Moon, Sun } from './icons'
 import { OwnPinSheet, ShareSheet } from './PinSheets'
 import { setWatch, useNight } from './screen'
 import { useVisit } from './session'
-import { useStepBack } from './signing'
+import { useBecome, useStepBack } from './signing'
 
 /** Who is here, and what they may set for themselves. */
 export function PersonMenu({ onKeys }: { onKeys: () => void }) {
   const { person, kitchen, shared } = useVisit()
   const [sheet, setSheet] = useState<'pin' | 'share'>()
   const nobody = person.signature === 'NOBODY'
+  const become = useBecome()
   const stepBack = useStepBack()
   const client = useQueryClient()
   const night = useNight()
   const units = async () => {
-    const session = await data(
-      api.PUT('/api/session/units', { body: { units: person.units === 'metric' ? 'us' : 'metric' } }),
+    become(
+      await data(
+        api.PUT('/api/session/units', { body: { units: person.units === 'metric' ? 'us' : 'metric' } }),
+      ),
     )
-    client.setQueryData(['session'], session)
   }
   const signOut = async () => {
     await api.DELETE('/api/session')

@@ -82,11 +82,15 @@ export function spread(band: { p10: number; p90: number }, finest: number): stri
   return low === high ? low : `${low}–${high}`
 }
 
+/** A metric figure in the reader's unit, with the unit. */
+export function amount(value: number, dimension: Dimension, units: Units, step?: number): string {
+  const scale = scaleOf(units, dimension)
+  return `${figure(scale.to(value), step ?? scale.step)} ${scale.unit}`
+}
+
 export function formatters(units: Units) {
-  const show = (dimension: Dimension) => (value: number, step?: number) => {
-    const scale = scaleOf(units, dimension)
-    return `${figure(scale.to(value), step ?? scale.step)} ${scale.unit}`
-  }
+  const show = (dimension: Dimension) => (value: number, step?: number) =>
+    amount(value, dimension, units, step)
   return {
     units,
     litres: show('litres'),

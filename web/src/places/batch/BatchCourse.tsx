@@ -8,7 +8,6 @@ import { useTimes, useUnits } from '../../kit/session'
 import { ladleName } from '../../words/en'
 
 type Course = Schemas['CourseView']
-type Point = Schemas['CurvePoint']
 
 /** The pot against its plan: level, temperature and gelatin, and what clouds it. */
 export function BatchCourse({ page, colour }: { page: Page; colour: string }) {
@@ -54,11 +53,7 @@ function Curves({ page, course, colour }: { page: Page; course: Course; colour: 
   const panels: CurvePanel[] = [
     {
       name: 'Level, below the rim',
-      ...figures(
-        course,
-        (p) => p.levelCm,
-        (p) => p.levelCm,
-      ),
+      ...figures(course, 'levelCm'),
       least: Math.max(0, Math.min(...levels, page.card.pot.bedTopCm) - 1),
       most: Math.min(rim, Math.max(...levels) + 2),
       colour: 'var(--ink)',
@@ -68,11 +63,7 @@ function Curves({ page, course, colour }: { page: Page; course: Course; colour: 
     },
     {
       name: 'Temperature',
-      ...figures(
-        course,
-        (p) => p.celsius,
-        (p) => p.celsius,
-      ),
+      ...figures(course, 'celsius'),
       least: 0,
       most: 105,
       colour: 'var(--ember)',
@@ -82,11 +73,7 @@ function Curves({ page, course, colour }: { page: Page; course: Course; colour: 
   if (gelatin >= 1) {
     panels.push({
       name: 'Gelatin in a litre',
-      ...figures(
-        course,
-        (p) => p.gelatinGPerL,
-        (p) => p.gelatinGPerL,
-      ),
+      ...figures(course, 'gelatinGPerL'),
       least: 0,
       most: gelatin * 1.1,
       colour,
@@ -105,17 +92,14 @@ function Curves({ page, course, colour }: { page: Page; course: Course; colour: 
   )
 }
 
-function figures(
-  course: Course,
-  happened: (point: Point) => Schemas['BandView'],
-  planned: (point: Schemas['PlannedPoint']) => number,
-) {
+function figures(course: Course, figure: 'levelCm' | 'celsius' | 'gelatinGPerL') {
+  const moment = (point: { at: string }) => new Date(point.at).getTime()
   return {
     points: course.points.map((point) => {
-      const { p10, p50, p90 } = happened(point)
-      return { at: new Date(point.at).getTime(), low: p10, mid: p50, high: p90 }
+      const { p10, p50, p90 } = point[figure]
+      return { at: moment(point), low: p10, mid: p50, high: p90 }
     }),
-    planned: course.planned.map((point) => ({ at: new Date(point.at).getTime(), value: planned(point) })),
+    planned: course.planned.map((point) => ({ at: moment(point), value: point[figure] })),
   }
 }
 

@@ -9,7 +9,7 @@ import { useUnits } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
 import { eventName } from '../../words/en'
-import { figure, scaleOf, type Dimension } from '../../words/units'
+import { amount, type Dimension } from '../../words/units'
 import { likely, logAll, question, type Due, type Question } from './acts'
 import { Advice } from './Advice'
 import { LevelField } from './LevelField'
@@ -106,9 +106,9 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
         {other && <Note>{other}.</Note>}
         {doubt && (
           <Note>
-            {shown(value, dimension, units.units)} is far from what is likely here,{' '}
-            {shown(range.low, dimension, units.units)} to {shown(range.high, dimension, units.units)}. Read it
-            once more; if it stands, log it as it is.
+            {amount(value, dimension, units.units)} is far from what is likely here,{' '}
+            {amount(range.low, dimension, units.units)} to {amount(range.high, dimension, units.units)}. Read
+            it once more; if it stands, log it as it is.
           </Note>
         )}
         <Button type="submit" tone="act" large disabled={busy || value === undefined}>
@@ -129,11 +129,6 @@ function fields(asked: Question, page: Page, value: number, words: string) {
     words: words || undefined,
     passes: asked.kind === 'strained' ? page.passes : undefined,
   }
-}
-
-function shown(value: number, dimension: Dimension, units: 'metric' | 'us') {
-  const scale = scaleOf(units, dimension)
-  return `${figure(scale.to(value), scale.step)} ${scale.unit}`
 }
 
 function DiscardInstead({ page, onClose }: { page: Page; onClose: () => void }) {

@@ -77,16 +77,25 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
   )
 }
 
+/** When it would be ready, and how late for whom. */
+function Ready({ choice, page }: { choice: Choice; page: Page }) {
+  const { day } = useTimes()
+  const whom = page.call ? ` for ${page.call.stationName}` : ''
+  return (
+    <>
+      ready {day(choice.readyAt)}
+      {choice.lateMin > 0 && `, ${duration(choice.lateMin)} late${whom}`}
+    </>
+  )
+}
+
 /** Litres and gelatin that it would come to. */
 function ComesTo({ choice, page }: { choice?: Choice; page: Page }) {
   const units = useUnits()
-  const { day } = useTimes()
   if (!choice) return null
-  const late = choice.lateMin > 0 ? `, ${duration(choice.lateMin)} late${forWhom(page)}` : ''
   return (
     <span className="text-15 block font-normal">
-      {body(choice, units.estimate(choice.litres))}, ready {day(choice.readyAt)}
-      {late}
+      {body(choice, units.estimate(choice.litres))}, <Ready choice={choice} page={page} />
     </span>
   )
 }
@@ -95,13 +104,11 @@ function Consequences({ choice, page }: { choice?: Choice; page: Page }) {
   const units = useUnits()
   const { day } = useTimes()
   if (!choice) return null
-  const late = choice.lateMin > 0
   const waiting = choice.waiting
   return (
     <span className="text-15 grid text-right font-normal">
-      <span className={late ? 'text-ember' : 'text-quiet'}>
-        ends {day(choice.endsAt)}, ready {day(choice.readyAt)}
-        {late ? `, ${duration(choice.lateMin)} late${forWhom(page)}` : ''}
+      <span className={choice.lateMin > 0 ? 'text-ember' : 'text-quiet'}>
+        ends {day(choice.endsAt)}, <Ready choice={choice} page={page} />
       </span>
       <span className="text-quiet">{body(choice, units.estimate(choice.litres))}</span>
       {waiting && (
@@ -113,8 +120,6 @@ function Consequences({ choice, page }: { choice?: Choice; page: Page }) {
     </span>
   )
 }
-
-const forWhom = (page: Page) => (page.call ? ` for ${page.call.stationName}` : '')
 
 const body = (choice: Choice, litres: string) =>
   choice.gelatinGPerL >= 1 ? `${litres} out, ${Math.round(choice.gelatinGPerL)} g gelatin/L` : `${litres} out`
