@@ -21,6 +21,7 @@ final class Probes {
 
     private final ScheduledExecutorService clock = Executors.newScheduledThreadPool(2);
     private final Queue<Long> took = new ConcurrentLinkedQueue<>();
+    private final Queue<String> refused = new ConcurrentLinkedQueue<>();
     private final HttpClient client =
             HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).build();
 
@@ -58,16 +59,26 @@ final class Probes {
                 .POST(HttpRequest.BodyPublishers.ofString(json))
                 .build();
         long start = System.nanoTime();
-        client.sendAsync(request, HttpResponse.BodyHandlers.ofString()).thenAccept(answer -> {
-            if (answer.statusCode() != 200) {
-                throw new IllegalStateException(answer.statusCode() + " " + answer.body());
+        client.sendAsync(request, HttpResponse.BodyHandlers.ofString()).whenComplete((answer, failed) -> {
+            if (failed != null) {
+                refused.add(failed.toString());
+            } else if (answer.statusCode() != 200) {
+                refused.add(answer.statusCode() + " " + answer.body());
+            } else {
+                took.add(System.nanoTime() - start);
             }
-            took.add(System.nanoTime() - start);
         });
     }
 
-    /** How long each answer took since it was last asked. */
+    /**
+     * How long each answer took since it was last asked.
+     *
+     * @throws IllegalStateException when a reading was not taken: a figure without it would be better than the truth
+     */
     long[] sofar() {
+        if (!refused.isEmpty()) {
+            throw new IllegalStateException(refused.size() + " readings were not taken: " + refused.peek());
+        }
         List<Long> all = new ArrayList<>();
         for (Long one = took.poll(); one != null; one = took.poll()) {
             all.add(one);
@@ -75,9 +86,9 @@ final class Probes {
         return all.stream().mapToLong(Long::longValue).toArray();
     }
 
-    /** Stops them and tells how long each answer took. */
+    /** Stops them and tells how long each answer took since it was last asked. */
     long[] stop() {
         clock.shutdownNow();
-        return took.stream().mapToLong(Long::longValue).toArray();
+        return sofar();
     }
 }

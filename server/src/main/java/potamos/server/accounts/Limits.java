@@ -11,6 +11,8 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.Arrays;
+import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -21,7 +23,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Limits on how large and how often: no body above a quarter of a megabyte, or eight for a photo; no session above forty requests a second for long. */
+/** Limits on how large and how often: no body above a quarter of a megabyte, or eight for a photo; no session above forty requests a second for long, no
+ * program or device above twenty. */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 10)
 class Limits extends OncePerRequestFilter {
@@ -32,12 +35,28 @@ class Limits extends OncePerRequestFilter {
     private static final int BURST = 400;
     private static final int A_SECOND = 40;
 
-    /** Programs that calculate get less than a person at a screen whose finger drags. */
-    private static final int CALC_BURST = 60;
+    /** A program or a device gets less than a person at a screen whose finger drags; each by its token, for two hundred probes report through one gateway. */
+    private static final int PROGRAM_BURST = 60;
 
-    private static final int CALC_A_SECOND = 20;
+    private static final int PROGRAM_A_SECOND = 20;
+    private static final Pattern PROGRAM = Pattern.compile("/api/calc/.*|/api/devices/[^/]+/readings");
+    private static final int LONGEST_KEY = 250;
 
-    private final Cache<String, Bucket> buckets = Caffeine.newBuilder()
+    /** What anybody may ask: an answer says nothing about who asked. */
+    private static final Set<String> OPEN = Set.of("/api/session", "/api/openapi.json", "/api/kitchen");
+
+    private static final class Caller {
+        private final Bucket bucket;
+        private volatile boolean letIn;
+
+        private Caller(int burst, int aSecond) {
+            bucket = Bucket.builder()
+                    .addLimit(limit -> limit.capacity(burst).refillGreedy(aSecond, Duration.ofSeconds(1)))
+                    .build();
+        }
+    }
+
+    private final Cache<String, Caller> callers = Caffeine.newBuilder()
             .maximumSize(10_000)
             .expireAfterAccess(Duration.ofMinutes(10))
             .build();
@@ -45,47 +64,69 @@ class Limits extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        boolean photo = PHOTO.matcher(request.getRequestURI()).matches();
+        boolean photo = PHOTO.matcher(request.getServletPath()).matches();
         if (request.getContentLengthLong() > (photo ? LARGEST_PHOTO : LARGEST_BODY)) {
             String most = photo ? "More than 8 MB in one photo." : "More than 256 kB in one request.";
             refuse(response, 413, "too-large", most);
         } else if (request.getHeader(HttpHeaders.TRANSFER_ENCODING) != null) {
             refuse(response, 411, "length-required", "Say how long the request is.");
-        } else if (request.getRequestURI().startsWith("/api/")
-                && !bucket(request).tryConsume(1)) {
+        } else if (request.getServletPath().startsWith("/api/")) {
+            limited(request, response, chain);
+        } else {
+            answer(request, response, chain);
+        }
+    }
+
+    /** Each caller by its own limit; one that has not been let in yet also by that of its address, or a made-up token for each request would meet none. */
+    private void limited(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        Optional<Caller> caller = caller(request);
+        boolean known = caller.map(c -> c.letIn).orElse(false);
+        boolean may = caller.map(c -> c.bucket.tryConsume(1)).orElse(true)
+                && (known || address(request).bucket.tryConsume(1));
+        if (!may) {
             response.setHeader(HttpHeaders.RETRY_AFTER, "1");
             refuse(response, 429, "too-many", "Too many requests; wait a second.");
-        } else {
-            try {
-                chain.doFilter(request, response);
-            } catch (DataAccessException | TransactionException away) {
-                // The session lies in the database too, so this can happen before any endpoint is reached.
-                response.setHeader(HttpHeaders.RETRY_AFTER, "5");
-                refuse(response, 503, "unavailable", "The store does not answer just now. Nothing was written.");
-            }
+            return;
+        }
+        answer(request, response, chain);
+        boolean letIn = response.getStatus() < 400 && !OPEN.contains(request.getServletPath());
+        if (letIn || response.getStatus() == HttpServletResponse.SC_UNAUTHORIZED) {
+            caller.ifPresent(c -> c.letIn = letIn);
         }
     }
 
-    private Bucket bucket(HttpServletRequest request) {
-        if (request.getRequestURI().startsWith("/api/calc/")) {
-            String token = request.getHeader(HttpHeaders.AUTHORIZATION);
-            String caller = "calc " + (token == null ? request.getRemoteAddr() : token);
-            return buckets.get(
-                    caller.substring(0, Math.min(250, caller.length())), key -> bucket(CALC_BURST, CALC_A_SECOND));
+    private static void answer(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        try {
+            chain.doFilter(request, response);
+        } catch (DataAccessException | TransactionException away) {
+            // The session lies in the database too, so this can happen before any endpoint is reached.
+            response.setHeader(HttpHeaders.RETRY_AFTER, "5");
+            refuse(response, 503, "unavailable", "The store does not answer just now. Nothing was written.");
+        }
+    }
+
+    /** Whoever says who they are: a program or a device by its token, a screen by its session. */
+    private Optional<Caller> caller(HttpServletRequest request) {
+        if (PROGRAM.matcher(request.getServletPath()).matches()
+                && request.getMethod().equals("POST")) {
+            return Optional.ofNullable(request.getHeader(HttpHeaders.AUTHORIZATION))
+                    .map(token -> callers.get(key("token ", token), k -> new Caller(PROGRAM_BURST, PROGRAM_A_SECOND)));
         }
         Cookie[] cookies = request.getCookies() == null ? new Cookie[0] : request.getCookies();
-        String who = Arrays.stream(cookies)
+        return Arrays.stream(cookies)
                 .filter(cookie -> cookie.getName().equals("potamos"))
-                .map(Cookie::getValue)
                 .findFirst()
-                .orElse(request.getRemoteAddr());
-        return buckets.get(who, key -> bucket(BURST, A_SECOND));
+                .map(cookie -> callers.get(key("screen ", cookie.getValue()), k -> new Caller(BURST, A_SECOND)));
     }
 
-    private static Bucket bucket(int burst, int aSecond) {
-        return Bucket.builder()
-                .addLimit(limit -> limit.capacity(burst).refillGreedy(aSecond, Duration.ofSeconds(1)))
-                .build();
+    private Caller address(HttpServletRequest request) {
+        return callers.get("from " + request.getRemoteAddr(), k -> new Caller(BURST, A_SECOND));
+    }
+
+    private static String key(String kind, String value) {
+        return kind + value.substring(0, Math.min(LONGEST_KEY, value.length()));
     }
 
     private static void refuse(HttpServletResponse response, int status, String type, String detail)
