@@ -1,5 +1,8 @@
 package potamos.server.batches;
 
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
@@ -8,6 +11,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,6 +30,7 @@ import potamos.server.charges.ChargeRequest;
 import potamos.server.kitchen.Hob;
 import potamos.server.live.BetweenChanges;
 import potamos.server.live.Changes;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Batches over HTTP. */
 @RestController
@@ -75,21 +80,25 @@ class BatchEndpoint {
     private final KitchenClock clock;
     private final Hob hob;
 
-    /** After an act every screen of a kitchen asks at once, and all are told the same; what moves by itself moves on within a second. */
-    private final BetweenChanges<Range> ranges;
+    private final JsonMapper json;
 
-    BatchEndpoint(Batches batches, BatchPages pages, KitchenClock clock, Changes changes, Hob hob) {
+    /** After an act every screen of a kitchen asks at once, and all are told the same, written out once; what moves by itself moves on within a second. */
+    private final BetweenChanges<byte[]> ranges;
+
+    BatchEndpoint(Batches batches, BatchPages pages, KitchenClock clock, Changes changes, Hob hob, JsonMapper json) {
         this.hob = hob;
+        this.json = json;
         this.batches = batches;
         this.pages = pages;
         this.clock = clock;
         this.ranges = new BetweenChanges<>(changes, Duration.ofSeconds(1));
     }
 
-    @GetMapping("/api/range")
-    Range range(@AuthenticationPrincipal Person person) {
+    @GetMapping(path = "/api/range", produces = MediaType.APPLICATION_JSON_VALUE)
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = Range.class)))
+    byte[] range(@AuthenticationPrincipal Person person) {
         person.require(Right.READ);
-        return ranges.of(person.kitchenId(), () -> rangeNow(person));
+        return ranges.of(person.kitchenId(), () -> json.writeValueAsBytes(rangeNow(person)));
     }
 
     private Range rangeNow(Person person) {
