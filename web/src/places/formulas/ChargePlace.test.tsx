@@ -1,5 +1,5 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
-import { describe, expect, it } from 'vitest'
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it, vi } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Call, Charge } from '../../api/queries'
 import { answer, network, person, problem, visit, type Answers } from '../../testing/kitchen'
@@ -127,6 +127,29 @@ describe('a charge', () => {
     fireEvent.keyDown(await screen.findByRole('slider', { name: 'Water line' }), { key: 'ArrowUp' })
     await expect.poll(() => asked(sent).at(-1)?.goal).toBe('WATER')
     expect(asked(sent).at(-1)!.value as number).toBeGreaterThan(charge.waterL)
+  })
+
+  it('lets the address follow once the hand rests, and asks for nothing again when it does', async () => {
+    const { sent } = open('charge-white')
+    const line = await screen.findByRole('slider', { name: 'Water line' })
+    const before = address().toString()
+    fireEvent.keyDown(line, { key: 'ArrowUp' })
+    await expect.poll(() => asked(sent)).toHaveLength(2)
+    expect(address().toString()).toBe(before)
+    await expect.poll(() => address().get('goal')).toBe('WATER')
+    expect(Number(address().get('value'))).toBe(asked(sent)[1]!.value)
+    expect(asked(sent)).toHaveLength(2)
+  })
+
+  it('is not fetched back by its address once it is left', async () => {
+    open('charge-white')
+    const line = await screen.findByRole('slider', { name: 'Water line' })
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    fireEvent.keyDown(line, { key: 'ArrowUp' })
+    fireEvent.click(screen.getByRole('link', { name: 'Edit the formula' }))
+    act(() => void vi.advanceTimersByTime(60_000))
+    vi.useRealTimers()
+    expect(screen.getByLabelText('address').textContent).toBe('/formulas/white-chicken/edit')
   })
 
   it('simmers longer by the scrubber', async () => {

@@ -1,4 +1,4 @@
-import { memo, useDeferredValue, useMemo, useRef, useState } from 'react'
+import { memo, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { api, data, newId } from '../../api/client'
 import { useCalls, useCharge, useChange, type Call, type Charge, type ChargeRequest } from '../../api/queries'
@@ -186,6 +186,8 @@ function useWish(call?: Call): [Wish, (wish: Wish) => void] {
     setAhead(undefined)
   }
   const writing = useRef(0)
+  // Whoever has left is not fetched back by an address that was still to follow.
+  useEffect(() => () => window.clearTimeout(writing.current), [])
   const set = (next: Wish) => {
     setAhead(next)
     window.clearTimeout(writing.current)
@@ -198,7 +200,8 @@ function useWish(call?: Call): [Wish, (wish: Wish) => void] {
   return [ahead ?? said, set]
 }
 
-const ADDRESS_FOLLOWS_MS = 120
+/** Longer than a finger pauses while it drags: with each new address a browser looks for the icon again, and every place is drawn anew. */
+const ADDRESS_FOLLOWS_MS = 400
 
 function useAccept(request: ChargeRequest, call?: Call) {
   const navigate = useNavigate()

@@ -1,5 +1,7 @@
 package potamos.server.formulas;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
@@ -28,6 +30,10 @@ public class Formulas {
     private final Json json;
     private final KitchenClock clock;
     private final Changes changes;
+
+    /** By what is written: a finger that drags asks for the same formula twenty times a second. */
+    private final Cache<String, Formula> read =
+            Caffeine.newBuilder().maximumSize(MOST_FORMULAS).build();
 
     Formulas(FormulaMapper mapper, Json json, KitchenClock clock, Changes changes) {
         this.mapper = mapper;
@@ -170,6 +176,6 @@ public class Formulas {
     }
 
     private Formula read(FormulaMapper.FormulaRow row) {
-        return json.read(row.formula(), Formula.class);
+        return read.get(row.formula(), text -> json.read(text, Formula.class));
     }
 }
