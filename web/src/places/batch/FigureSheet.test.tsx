@@ -119,4 +119,18 @@ describe('a refractometer', () => {
     press('Log')
     expect(await first(sent)).toMatchObject({ kind: 'brix-read', value: 4.2 })
   })
+
+  it('says at once what its degrees come to, between the points of its scale and not beyond them', async () => {
+    const { page } = open('brix-read')
+    await screen.findByRole('dialog', { name: 'Read the refractometer' })
+    const [, five, ten] = page.brixScale
+    type('Refractometer', '5')
+    expect(screen.getByText(`${Math.round(five!.gPerL)} g dissolved in a litre`)).toBeTruthy()
+    type('Refractometer', '7.5')
+    expect(
+      screen.getByText(`${Math.round((five!.gPerL + ten!.gPerL) / 2)} g dissolved in a litre`),
+    ).toBeTruthy()
+    type('Refractometer', '95')
+    expect(screen.queryByText(/dissolved/)).toBeNull()
+  })
 })

@@ -12,6 +12,7 @@ import { eventName } from '../../words/en'
 import { amount, type Dimension } from '../../words/units'
 import { likely, logAll, question, type Due, type Question } from './acts'
 import { Advice } from './Advice'
+import { BrixField } from './BrixField'
 import { LevelField } from './LevelField'
 import { WeightField } from './WeightField'
 
@@ -86,6 +87,8 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
           <LevelField {...measure} vessel={page.card.vessel} />
         ) : kind === 'weighed-in' ? (
           <WeightField {...measure} />
+        ) : kind === 'brix-read' ? (
+          <BrixField {...measure} scale={page.brixScale} />
         ) : (
           <NumberField
             {...measure}

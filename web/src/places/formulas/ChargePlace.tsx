@@ -186,12 +186,14 @@ function useWish(call?: Call): [Wish, (wish: Wish) => void] {
     setAhead(undefined)
   }
   const writing = useRef(0)
-  // Whoever has left is not fetched back by an address that was still to follow.
   useEffect(() => () => window.clearTimeout(writing.current), [])
   const set = (next: Wish) => {
     setAhead(next)
     window.clearTimeout(writing.current)
+    const here = window.location.href
     writing.current = window.setTimeout(() => {
+      // Whoever is on the way elsewhere, while that place is still being fetched, is not pulled back.
+      if (window.location.href !== here) return
       const made = writeWish(next)
       if (call) made.set('call', call.id)
       setParams(made, { replace: true })

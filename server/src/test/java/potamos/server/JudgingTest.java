@@ -101,6 +101,11 @@ class JudgingTest {
         JsonNode page = batch.log("brix-read", "\"value\": 3.2").body();
         assertThat(page.at("/brix/0/degrees").asDouble()).isEqualTo(3.2);
         assertThat(page.at("/brix/0/gPerL").asDouble()).isBetween(20.0, 30.0);
+        assertThat(page.at("/brixScale/0/gPerL").asDouble()).isZero();
+        assertThat(page.at("/brixScale/1/gPerL").asDouble()
+                        / page.at("/brixScale/1/degrees").asDouble())
+                .as("a little more for each degree further up the scale")
+                .isGreaterThan(page.at("/brix/0/gPerL").asDouble() / 3.2);
         assertThat(cook.get("/api/batches/" + batch.id() + "/record.csv").raw().body())
                 .asString(java.nio.charset.StandardCharsets.UTF_8)
                 .contains("brix-read")

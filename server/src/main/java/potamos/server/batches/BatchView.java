@@ -147,6 +147,7 @@ final class BatchView {
             @NotNull List<ChoreView> chores,
             @NotNull List<CardReadView> cards,
             @NotNull List<BrixView> brix,
+            @NotNull List<BrixPoint> brixScale,
             @NotNull Map<Likely.Measured, LikelyView> likely,
             @NotNull List<ChargeView.StepView> planned,
             @NotNull List<ChargeView.StepView> outlook,
@@ -230,6 +231,7 @@ final class BatchView {
                 state.brix().stream()
                         .map(b -> new BrixView(b.at(), b.degrees(), Brix.gPerL(b.degrees())))
                         .toList(),
+                BrixPoint.SCALE,
                 Likely.of(plan, state).entrySet().stream()
                         .collect(Collectors.toMap(
                                 Map.Entry::getKey,
