@@ -84,7 +84,11 @@ export function RangeVessel({
         <p className="text-15 text-quiet m-0 flex flex-wrap justify-between gap-x-3">
           <span>
             {card.formulaName}
-            {burner && `, ${burner}`}
+            {burner && (
+              <>
+                , <span className="inline-block">{burner}</span>
+              </>
+            )}
           </span>{' '}
           <ProbeLine card={card} />
         </p>
