@@ -88,6 +88,9 @@ export function amount(value: number, dimension: Dimension, units: Units, step?:
   return `${figure(scale.to(value), step ?? scale.step)} ${scale.unit}`
 }
 
+/** What a refractometer's degrees come to. */
+export const dissolved = (gPerL: number) => `${Math.round(gPerL)} g dissolved in a litre`
+
 export function formatters(units: Units) {
   const show = (dimension: Dimension) => (value: number, step?: number) =>
     amount(value, dimension, units, step)

@@ -2,6 +2,7 @@ import type { Page } from '../../api/queries'
 import { Cutaway, type Mark } from '../../graphics/Cutaway'
 import { useTimes, useUnits } from '../../kit/session'
 import { bodyName } from '../../words/en'
+import { dissolved } from '../../words/units'
 
 /** The pot as it should stand now, with the figures to read off from two metres. */
 export function BatchPot({ page, colour }: { page: Page; colour: string }) {
@@ -57,7 +58,7 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
               <Figure
                 name={`Refractometer ${clock(brix.at)}`}
                 value={`${brix.degrees.toFixed(1)} °Bx`}
-                says={`${Math.round(brix.gPerL)} g dissolved in a litre`}
+                says={dissolved(brix.gPerL)}
               />
             )}
             <Figure

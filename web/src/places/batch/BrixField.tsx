@@ -1,7 +1,7 @@
 import type { FieldProblem } from '../../api/client'
 import type { Page } from '../../api/queries'
 import { NumberField } from '../../kit/NumberField'
-import type { Units } from '../../words/units'
+import { dissolved, type Units } from '../../words/units'
 
 interface Props {
   label: string
@@ -14,19 +14,17 @@ interface Props {
 
 /** A refractometer's degrees; what they come to in dissolved grams stands below at once. */
 export function BrixField({ scale, ...field }: Props) {
-  const grams = field.value === undefined ? undefined : dissolved(scale, field.value)
+  const grams = field.value === undefined ? undefined : gramsAt(scale, field.value)
   return (
     <div className="grid gap-3">
       <NumberField {...field} dimension="brix" autoFocus />
-      {grams !== undefined && (
-        <p className="text-15 text-quiet m-0 font-mono">{Math.round(grams)} g dissolved in a litre</p>
-      )}
+      {grams !== undefined && <p className="text-15 text-quiet m-0 font-mono">{dissolved(grams)}</p>}
     </div>
   )
 }
 
 /** Grams in a litre; nothing off the scale. */
-export function dissolved(scale: Page['brixScale'], degrees: number): number | undefined {
+function gramsAt(scale: Page['brixScale'], degrees: number): number | undefined {
   const next = scale.findIndex((point) => point.degrees >= degrees)
   const above = scale[next]
   const below = scale[Math.max(0, next - 1)]

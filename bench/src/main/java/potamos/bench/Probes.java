@@ -75,7 +75,7 @@ final class Probes {
      *
      * @throws IllegalStateException when a reading was not taken: a figure without it would be better than the truth
      */
-    long[] sofar() {
+    long[] soFar() {
         if (!refused.isEmpty()) {
             throw new IllegalStateException(refused.size() + " readings were not taken: " + refused.peek());
         }
@@ -89,6 +89,6 @@ final class Probes {
     /** Stops them and tells how long each answer took since it was last asked. */
     long[] stop() {
         clock.shutdownNow();
-        return sofar();
+        return soFar();
     }
 }

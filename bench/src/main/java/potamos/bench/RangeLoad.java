@@ -15,7 +15,8 @@ import tools.jackson.databind.JsonNode;
 /**
  * Range with eight working vessels and fifty screens open on a demo kitchen at an address on loopback. Bounded in requests; stops by itself.
  *
- * <p>Two figures: one screen asking at a steady pace, and all of them asking at once because an act was logged.
+ * <p>One screen asks at a steady pace; then two hundred probes report beside normal use, and beside all screens asking at once because an act was
+ * logged; then a finger drags.
  */
 public final class RangeLoad {
 
@@ -54,9 +55,9 @@ public final class RangeLoad {
         Probes probes = Probes.start(url, cook, PROBES);
         normalUse(cook, batches, screens);
         // A server runs for weeks: what it took while it was still being compiled says nothing.
-        probes.sofar();
+        probes.soFar();
         normalUse(cook, batches, screens);
-        report("200 probes, beside normal use", probes.sofar());
+        report("200 probes, beside normal use", probes.soFar());
         acts(cook, batches, screens);
         report("200 probes, beside bursts", probes.stop());
         report("a charge, as a finger drags", dragged(cook));

@@ -23,8 +23,10 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Limits on how large and how often: no body above a quarter of a megabyte, or eight for a photo; no session above forty requests a second for long, no
- * program or device above twenty. */
+/**
+ * Limits on how large and how often: no body above a quarter of a megabyte, or eight for a photo; no session above forty requests a second for long, no
+ * program or device above twenty.
+ */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 10)
 class Limits extends OncePerRequestFilter {

@@ -22,8 +22,8 @@ import potamos.core.probe.Sample;
 import potamos.server.problems.TooMany;
 
 /**
- * Writes what many devices send at once together: whatever comes in during a moment, or while the last write is under way, goes with the next. Two hundred probes that
- * report every second so cost a few writes a second and not four hundred. A caller has its answer when its readings are written, and not before.
+ * Writes what many devices send at once together: whatever comes in during a moment, or while the last write is under way, goes with the
+ * next. Two hundred probes that report every second so cost a few dozen writes a second and not four hundred. A caller has its answer when its readings are written, and not before.
  */
 @Component
 class Intake {
