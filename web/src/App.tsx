@@ -7,6 +7,7 @@ import { Shell } from './kit/Shell'
 import { Empty, Failed, Loading } from './kit/Note'
 import { SignIn } from './places/visit/SignIn'
 import { FirstRun } from './places/visit/FirstRun'
+import { OwnPassword } from './places/visit/OwnPassword'
 import { AlarmStrip } from './places/range/AlarmStrip'
 import { RangePlace } from './places/range/RangePlace'
 import { CallsPlace } from './places/calls/CallsPlace'
@@ -28,7 +29,7 @@ export function App() {
   const location = useLocation()
   const person = session.data?.person
   const connected = useLive(person !== undefined)
-  useEffect(() => actAs(person?.signature === 'NOBODY' ? undefined : person), [person])
+  useEffect(() => actAs(person && signs(person) ? person : undefined), [person])
   if (session.isPending) return <Loading what="the kitchen" />
   if (session.isError)
     return <Failed what="The kitchen" error={session.error} onRetry={() => void session.refetch()} />
@@ -37,6 +38,7 @@ export function App() {
     if (location.pathname === '/sign-in') return <SignIn session={session.data} />
     return <Navigate to="/sign-in" replace state={{ from: location.pathname + location.search }} />
   }
+  if (person.signature === 'ONCE') return <OwnPassword session={session.data} />
   const home = person.rights.includes('READ') ? '/range' : '/calls'
   return (
     <VisitContext
@@ -45,6 +47,7 @@ export function App() {
         kitchen: session.data.kitchen ?? '',
         zone: session.data.timeZone ?? 'UTC',
         shared: session.data.shared,
+        startedAgain: session.data.startedAgain,
       }}
     >
       <Shell connected={connected} alarms={wakes(person) && <AlarmStrip />}>
@@ -79,6 +82,9 @@ export function App() {
     </VisitContext>
   )
 }
+
+/** Whether what is logged here is somebody's. */
+const signs = (person: Person) => person.signature === 'PASSWORD' || person.signature === 'PIN'
 
 /** Alarms sound for whoever works at the pots, and at a shared tablet also while nobody has signed. */
 const wakes = (person: Person) => person.rights.includes('ACT') || person.signature === 'NOBODY'

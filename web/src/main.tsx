@@ -2,9 +2,10 @@ import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { BrowserRouter } from 'react-router'
-import { Problem } from './api/client'
+import { onEnded, Problem } from './api/client'
 import { startOutbox } from './api/outbox'
-import { acted } from './api/queries'
+import { askToKeep } from './api/keeping'
+import { surroundings } from './api/queries'
 import { App } from './App'
 import { keepPages } from './offline/seen'
 import './styles.css'
@@ -22,7 +23,9 @@ const client = new QueryClient({
   },
 })
 
-startOutbox(acted(client))
+startOutbox(surroundings(client))
+askToKeep()
+onEnded(() => void client.invalidateQueries({ queryKey: ['session'] }))
 if (import.meta.env.PROD) keepPages(() => void client.invalidateQueries())
 
 // Letters that change width after the first paint would move a button from under a thumb. They come from the same server, so they are worth the wait.

@@ -16,11 +16,14 @@ export interface FieldProblem {
 export class Problem extends Error {
   readonly status: number
   readonly fields: Record<string, FieldProblem>
+  /** Whether it was the kitchen's own program that said so, and not something in between. */
+  readonly own: boolean
 
-  constructor(status: number, detail: string, fields: Record<string, FieldProblem>) {
+  constructor(status: number, detail: string, fields: Record<string, FieldProblem>, own = true) {
     super(detail)
     this.status = status
     this.fields = fields
+    this.own = own
   }
 
   /** Whether trying the same again later can help. */
@@ -38,9 +41,18 @@ function cookie(name: string): string {
 
 async function problemOf(response: Response): Promise<Problem> {
   const body: unknown = await response.json().catch(() => null)
-  const said = (body ?? {}) as { detail?: string; fields?: Record<string, FieldProblem> }
+  const said = (body ?? {}) as { type?: string; detail?: string; fields?: Record<string, FieldProblem> }
   const fallback = response.status === 401 ? 'Sign in again.' : 'That did not work.'
-  return new Problem(response.status, said.detail ?? fallback, said.fields ?? {})
+  const own = said.type?.startsWith('urn:potamos:problem:') ?? false
+  return new Problem(response.status, said.detail ?? fallback, said.fields ?? {}, own)
+}
+
+const ended = new Set<() => void>()
+
+/** Tells when an answer was that nobody is signed in here any more. */
+export function onEnded(listener: () => void) {
+  ended.add(listener)
+  return () => void ended.delete(listener)
 }
 
 const guard: Middleware = {
@@ -49,6 +61,7 @@ const guard: Middleware = {
     return request
   },
   async onResponse({ response }) {
+    if (response.status === 401) ended.forEach((listener) => listener())
     if (!response.ok) throw await problemOf(response)
     noteAge(response)
     return response

@@ -3,15 +3,17 @@ import {
   hashKey,
   keepPreviousData,
   queryOptions,
+  useInfiniteQuery,
   useMutation,
   useQuery,
   useQueryClient,
 } from '@tanstack/react-query'
 import { useEffect, useLayoutEffect, useState } from 'react'
-import { seenAt } from '../offline/seen'
+import { forgetSeen, seenAt } from '../offline/seen'
 import type { Problem } from './client'
 import { api, data, type Schemas } from './client'
 import { setServerTime } from './clock'
+import type { Surroundings } from './outbox'
 
 export type Session = Schemas['SessionView']
 export type Card = Schemas['Card']
@@ -28,8 +30,11 @@ export const useSession = () =>
     queryKey: ['session'],
     queryFn: async () => {
       const session = await data(api.GET('/api/session'))
-      // An answer that was kept tells an old time.
-      if (seenAt() === undefined) setServerTime(session.now)
+      // An answer that was kept tells an old time, and of somebody who may be here no more.
+      if (seenAt() === undefined) {
+        setServerTime(session.now)
+        if (!session.person) await forgetSeen()
+      }
       return session
     },
     staleTime: Infinity,
@@ -65,12 +70,25 @@ export const useJudging = (id: string) =>
     queryFn: () => data(api.GET('/api/batches/{id}/judging', { params: { path: { id } } })),
   })
 
-/** Takes in the batch as an act has left it, before the live feed tells of it. */
-export const acted = (client: QueryClient) => (page: Page) => {
-  client.setQueryData(['batch', page.card.id], page)
-  void client.invalidateQueries({ queryKey: ['range'] })
-  void client.invalidateQueries({ queryKey: ['course', page.card.id] })
-}
+/** What the outbox needs of the pages. */
+export const surroundings = (client: QueryClient): Surroundings => ({
+  // Takes in the batch as an act has left it, before the live feed tells of it.
+  onPage: (page) => {
+    client.setQueryData(['batch', page.card.id], page)
+    void client.invalidateQueries({ queryKey: ['range'] })
+    void client.invalidateQueries({ queryKey: ['course', page.card.id] })
+  },
+  potOf: (batchId) => {
+    const page = client.getQueryData<Page>(['batch', batchId])
+    const range = client.getQueryData<Schemas['Range']>(['range'])
+    return (page?.card ?? range?.batches.find((card) => card.id === batchId))?.vessel.name
+  },
+  whoIsHere: async () => {
+    await client.refetchQueries({ queryKey: ['session'] })
+    const person = client.getQueryData<Session>(['session'])?.person
+    return person && person.rights.length > 0 && person.signature !== 'NOBODY' ? person : undefined
+  },
+})
 
 export type Photo = Schemas['PhotoView']
 
@@ -80,15 +98,37 @@ export const usePhotos = (batchId: string) =>
     queryFn: () => data(api.GET('/api/batches/{batchId}/photos', { params: { path: { batchId } } })),
   })
 
-export const useBatches = () =>
-  useQuery({ queryKey: ['batches'], queryFn: () => data(api.GET('/api/batches')) })
+const BATCHES_AT_ONCE = 40
+
+/** Batches, latest first, so many at a time; those with these words in their name, or this number. */
+export const useBatches = (words: string) =>
+  useInfiniteQuery({
+    queryKey: ['batches', words],
+    queryFn: ({ pageParam }) =>
+      data(
+        api.GET('/api/batches', { params: { query: { words, ...(pageParam && { before: pageParam }) } } }),
+      ),
+    initialPageParam: 0,
+    getNextPageParam: (last) => (last.length < BATCHES_AT_ONCE ? undefined : last.at(-1)!.number),
+    placeholderData: keepPreviousData,
+  })
 
 export const useCalls = () => useQuery({ queryKey: ['calls'], queryFn: () => data(api.GET('/api/calls')) })
 
 export const useMenu = () =>
   useQuery({ queryKey: ['menu'], queryFn: () => data(api.GET('/api/calls/menu')), staleTime: 60_000 })
 
-export const useLots = () => useQuery({ queryKey: ['lots'], queryFn: () => data(api.GET('/api/lots')) })
+const LOTS_AT_ONCE = 100
+
+/** What is on the shelf, first what has to go first. */
+export const useLots = () =>
+  useInfiniteQuery({
+    queryKey: ['lots'],
+    queryFn: ({ pageParam }) =>
+      data(api.GET('/api/lots', { params: { query: pageParam ? { from: pageParam } : {} } })),
+    initialPageParam: 0,
+    getNextPageParam: (last, pages) => (last.length < LOTS_AT_ONCE ? undefined : pages.length * LOTS_AT_ONCE),
+  })
 
 export const useLot = (id: string) =>
   useQuery({
@@ -246,24 +286,44 @@ const TOUCHES: Record<string, string[]> = {
   clock: ['session', 'range', 'batch', 'calls', 'charge'],
 }
 
+/** A line that the server has closed is not opened again by the browser itself. */
+const LONGEST_PAUSE_MS = 30_000
+
 /** Listens to the live feed while someone is signed in. Tells whether it is connected. */
 export function useLive(signedIn: boolean): boolean {
   const client = useQueryClient()
   const [connected, setConnected] = useState(false)
   useEffect(() => {
     if (!signedIn) return
-    const source = new EventSource('/api/live')
-    source.addEventListener('hello', () => {
-      setConnected(true)
-      // Whatever changed while nobody was listening.
-      void client.invalidateQueries()
-    })
-    source.addEventListener('change', (event: MessageEvent<string>) => {
-      const told = JSON.parse(event.data) as { topic: string }
-      for (const key of TOUCHES[told.topic] ?? []) void client.invalidateQueries({ queryKey: [key] })
-    })
-    source.onerror = () => setConnected(false)
-    return () => source.close()
+    let source: EventSource
+    let timer: ReturnType<typeof setTimeout> | undefined
+    let pause = 1000
+    const open = () => {
+      source = new EventSource('/api/live')
+      source.addEventListener('hello', () => {
+        pause = 1000
+        setConnected(true)
+        // Whatever changed while nobody was listening.
+        void client.invalidateQueries()
+      })
+      source.addEventListener('change', (event: MessageEvent<string>) => {
+        const told = JSON.parse(event.data) as { topic: string }
+        for (const key of TOUCHES[told.topic] ?? []) void client.invalidateQueries({ queryKey: [key] })
+      })
+      source.onerror = () => {
+        setConnected(false)
+        if (source.readyState !== EventSource.CLOSED) return
+        // It was answered, and not with a line: the visit may have ended, which the session tells.
+        void client.invalidateQueries({ queryKey: ['session'] })
+        timer = setTimeout(open, pause)
+        pause = Math.min(LONGEST_PAUSE_MS, pause * 2)
+      }
+    }
+    open()
+    return () => {
+      clearTimeout(timer)
+      source.close()
+    }
   }, [client, signedIn])
   return connected
 }

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { api, data } from '../api/client'
 import { forgetSeen } from '../offline/seen'
 import { Moon, Sun } from './icons'
+import { OwnPasswordSheet } from './PasswordSheet'
 import { OwnPinSheet, ShareSheet } from './PinSheets'
 import { setWatch, useNight } from './screen'
 import { useVisit } from './session'
@@ -12,7 +13,7 @@ import { useBecome, useStepBack } from './signing'
 /** Who is here, and what they may set for themselves. */
 export function PersonMenu({ onKeys }: { onKeys: () => void }) {
   const { person, kitchen, shared } = useVisit()
-  const [sheet, setSheet] = useState<'pin' | 'share'>()
+  const [sheet, setSheet] = useState<'pin' | 'share' | 'password'>()
   const nobody = person.signature === 'NOBODY'
   const become = useBecome()
   const stepBack = useStepBack()
@@ -64,12 +65,17 @@ export function PersonMenu({ onKeys }: { onKeys: () => void }) {
             <DropdownMenu.Item className={item} onSelect={onKeys}>
               Keys
             </DropdownMenu.Item>
-            {person.signature === 'PASSWORD' && person.rights.includes('ACT') && (
+            {person.signature === 'PASSWORD' && (
               <>
-                <DropdownMenu.Item className={item} onSelect={() => setSheet('pin')}>
-                  Set your PIN
+                <DropdownMenu.Item className={item} onSelect={() => setSheet('password')}>
+                  Change your password
                 </DropdownMenu.Item>
-                {!shared && (
+                {person.rights.includes('ACT') && (
+                  <DropdownMenu.Item className={item} onSelect={() => setSheet('pin')}>
+                    Set your PIN
+                  </DropdownMenu.Item>
+                )}
+                {!shared && person.rights.includes('SET_UP') && (
                   <DropdownMenu.Item className={item} onSelect={() => setSheet('share')}>
                     Share this tablet
                   </DropdownMenu.Item>
@@ -88,6 +94,7 @@ export function PersonMenu({ onKeys }: { onKeys: () => void }) {
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
       {sheet === 'pin' && <OwnPinSheet onClose={() => setSheet(undefined)} />}
+      {sheet === 'password' && <OwnPasswordSheet onClose={() => setSheet(undefined)} />}
       {sheet === 'share' && <ShareSheet onClose={() => setSheet(undefined)} />}
     </div>
   )

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore, type ReactNode } from 'react'
 import { NavLink, useNavigate } from 'react-router'
 import { kitchenTime } from '../api/clock'
-import { act, dismissRefused, forgetLast, log, useOutbox } from '../api/outbox'
+import { act, forgetLast, log, useOutbox } from '../api/outbox'
 import { onSeen, seenAt } from '../offline/seen'
 import { eventName } from '../words/en'
 import { duration } from '../words/time'
@@ -10,6 +10,7 @@ import { keySheet, useKeys } from './keys'
 import { PersonMenu } from './PersonMenu'
 import { useMay, useTimes } from './session'
 import { Sheet } from './Sheet'
+import { StartedAgain, Unsettled } from './Unsettled'
 import { SignBar } from './SignBar'
 
 const places = [
@@ -84,22 +85,8 @@ export function Shell({
           <Waiting connected={connected} />
         </div>
       </header>
-      {outbox.refused.length > 0 && (
-        <div
-          role="alert"
-          className="border-amber bg-amber-ground text-15 text-amber flex flex-wrap items-center gap-4 border-b px-4 py-2 md:px-6"
-        >
-          {outbox.refused.map((refused) => (
-            <span key={refused.act.id}>
-              {eventName[refused.act.kind] ?? refused.act.kind} at {clock(refused.act.at)} was not taken:{' '}
-              {refused.problem.message}.
-            </span>
-          ))}
-          <Button tone="quiet" onClick={dismissRefused}>
-            Understood
-          </Button>
-        </div>
-      )}
+      <Unsettled />
+      <StartedAgain />
       <main className="mx-auto w-full max-w-[1440px] flex-1 px-4 py-4 md:px-6 md:py-5">{children}</main>
       <div ref={foot} className="sticky bottom-0 z-10">
         {outbox.last && undo && (

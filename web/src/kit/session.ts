@@ -11,6 +11,8 @@ export interface Visit {
   zone: string
   /** A tablet that several share, each signing with a PIN. */
   shared?: boolean
+  /** When the server was started again by itself. */
+  startedAgain?: string
 }
 
 export const VisitContext = createContext<Visit | null>(null)

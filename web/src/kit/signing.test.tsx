@@ -4,8 +4,9 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { render } from '@testing-library/react'
 import { MemoryRouter } from 'react-router'
 import { App } from '../App'
+import { api, onEnded } from '../api/client'
 import { act, actAs, log } from '../api/outbox'
-import { acted, type Page } from '../api/queries'
+import { surroundings, type Page } from '../api/queries'
 import { startOutbox } from '../api/outbox'
 import { answer, network, person, problem, type Sent } from '../testing/kitchen'
 
@@ -34,7 +35,8 @@ function open(first: object, more: Record<string, unknown> = {}): Sent[] {
     ...more,
   })
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } })
-  startOutbox(acted(client))
+  startOutbox(surroundings(client))
+  onEnded(() => void client.invalidateQueries({ queryKey: ['session'] }))
   render(
     <QueryClientProvider client={client}>
       <MemoryRouter initialEntries={['/range']}>
@@ -118,6 +120,23 @@ describe('a tablet that several share', () => {
     open(session('PASSWORD'))
     await screen.findByRole('navigation', { name: 'Places' })
     expect(screen.queryByRole('complementary', { name: 'Who is at work' })).toBeNull()
+  })
+})
+
+describe('a visit that has ended elsewhere', () => {
+  it('asks to sign in, and not for a connection', async () => {
+    let ended = false
+    open(
+      {},
+      {
+        '/api/session': () => (ended ? { ...answer('session'), person: undefined } : session('PASSWORD')),
+        '/api/range': () => (ended ? new Response(null, { status: 401 }) : answer('range')),
+      },
+    )
+    await screen.findByRole('navigation', { name: 'Places' })
+    ended = true
+    await expect(api.GET('/api/range')).rejects.toMatchObject({ status: 401 })
+    expect(await screen.findByLabelText('Sign-in name')).toBeTruthy()
   })
 })
 

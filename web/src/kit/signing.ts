@@ -7,11 +7,19 @@ import { useVisit } from './session'
 
 /** Somebody who stood at a shared tablet and walked away has stepped back from it. */
 const WALKED_AWAY_MS = 120_000
+const TOLD_EVERY_MS = 30_000
 
 /** Takes in who this screen is now. */
 export function useBecome() {
   const client = useQueryClient()
-  return useCallback((session: Session) => client.setQueryData(['session'], session), [client])
+  return useCallback(
+    (session: Session) => {
+      // An answer from before, still on its way, would say again who was here then.
+      void client.cancelQueries({ queryKey: ['session'] })
+      client.setQueryData(['session'], session)
+    },
+    [client],
+  )
 }
 
 export function useStepBack() {
@@ -29,8 +37,14 @@ export function useWalkedAway() {
   useEffect(() => {
     if (!signed || !settled) return
     let timer: ReturnType<typeof setTimeout>
+    let toldAt = 0
     const touched = () => {
       clearTimeout(timer)
+      // The server lets a signature end by its own clock, and is told now and then that somebody still stands here.
+      if (Date.now() - toldAt > TOLD_EVERY_MS) {
+        toldAt = Date.now()
+        void api.PUT('/api/session/signature').catch(() => undefined)
+      }
       // Without a connection they stay signed: what they log is kept as theirs, and the next touch tries again.
       timer = setTimeout(() => void stepBack().catch(() => undefined), WALKED_AWAY_MS)
     }

@@ -3,7 +3,7 @@ import { render } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router'
 import { startOutbox } from '../api/outbox'
-import { acted } from '../api/queries'
+import { surroundings } from '../api/queries'
 import { VisitContext, type Person } from '../kit/session'
 import { edge } from './edge'
 import session from './answers/session.json'
@@ -45,7 +45,8 @@ export function network(answers: Answers): Sent[] {
 }
 
 export function problem(status: number, detail: string, fields: Record<string, unknown> = {}): Response {
-  return new Response(JSON.stringify({ detail, fields }), {
+  const type = 'urn:potamos:problem:refused'
+  return new Response(JSON.stringify({ type, detail, fields }), {
     status,
     headers: { 'Content-Type': 'application/problem+json' },
   })
@@ -64,7 +65,7 @@ function Where() {
 /** Shows a place at an address, to somebody in the demo kitchen. */
 export function visit(place: ReactNode, { at = '/', path = '*', who = person() } = {}) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } })
-  startOutbox(acted(client))
+  startOutbox(surroundings(client))
   return render(
     <QueryClientProvider client={client}>
       <MemoryRouter initialEntries={[at]}>

@@ -184,6 +184,7 @@ export const outcomeName: Record<string, string> = {
   TIGHT: 'Tight',
   WILL_FAIL: 'Will fail',
   PASSED: 'Passed',
+  PASSED_ON_LATE_ENTRIES: 'Passed, on late entries',
   FAILED: 'Failed',
   NOT_SHOWN: 'Not shown',
 }

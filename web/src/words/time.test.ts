@@ -13,6 +13,12 @@ describe('time', () => {
   it('names the days next to today', () => {
     expect(dayTime('2026-03-03T13:00:00Z', now, zone)).toBe('14:00')
     expect(dayTime('2026-03-04T09:30:00Z', now, zone)).toBe('tomorrow 10:30')
+    // Late on the evening before the clocks go forward, a day later on the clock is the day after tomorrow; in autumn it is still the same one.
+    const spring = new Date('2026-03-28T23:30:00+01:00').getTime()
+    expect(dayTime('2026-03-29T10:30:00+02:00', spring, zone)).toBe('tomorrow 10:30')
+    expect(dayTime('2026-03-30T10:30:00+02:00', spring, zone)).toBe('Mon 30 Mar 10:30')
+    const autumn = new Date('2026-10-25T00:30:00+02:00').getTime()
+    expect(dayTime('2026-10-26T10:30:00+01:00', autumn, zone)).toBe('tomorrow 10:30')
     expect(dayTime('2026-03-02T09:30:00Z', now, zone)).toBe('yesterday 10:30')
     expect(dayTime('2026-03-06T09:30:00Z', now, zone)).toMatch(/^Fri,? 6 Mar 10:30$/)
   })

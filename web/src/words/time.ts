@@ -32,13 +32,21 @@ export function dayOf(instant: string | number | Date, zone: string): string {
   return formatter(DAY, zone, 'en-CA').format(new Date(instant))
 }
 
+/** A day so many days after another, by the calendar: a day of a change of the clocks is shorter or longer than the others. */
+function daysAfter(day: string, days: number): string {
+  const noon = new Date(`${day}T12:00:00Z`)
+  noon.setUTCDate(noon.getUTCDate() + days)
+  return noon.toISOString().slice(0, 10)
+}
+
 /** «14:30», «tomorrow 10:30», «Thu 26 Nov 10:30». */
 export function dayTime(instant: string | number | Date, now: number, zone: string): string {
   const time = clockTime(instant, zone)
   const day = dayOf(instant, zone)
-  if (day === dayOf(now, zone)) return time
-  if (day === dayOf(now + 86_400_000, zone)) return `tomorrow ${time}`
-  if (day === dayOf(now - 86_400_000, zone)) return `yesterday ${time}`
+  const today = dayOf(now, zone)
+  if (day === today) return time
+  if (day === daysAfter(today, 1)) return `tomorrow ${time}`
+  if (day === daysAfter(today, -1)) return `yesterday ${time}`
   const date = formatter(WEEKDAY, zone).format(new Date(instant))
   return `${date} ${time}`
 }

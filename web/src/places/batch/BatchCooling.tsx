@@ -29,11 +29,16 @@ export function BatchCooling({ page }: { page: Page }) {
             cooling.mediumC! + (last.celsius - cooling.mediumC!) * Math.exp(-cooling.perMinute! * i * 10),
         })).filter((p) => p.celsius > cooling.coldestC - 2)
       : []
-  const bad = ['FAILED', 'WILL_FAIL', 'NOT_SHOWN'].includes(cooling.overall)
+  const fromMemory = page.events.filter((e) => e.late && e.kind === 'cooling-read' && !e.withdrawn)
+  const tone = ['FAILED', 'WILL_FAIL', 'NOT_SHOWN'].includes(cooling.overall)
+    ? 'text-hazard'
+    : cooling.overall === 'PASSED_ON_LATE_ENTRIES'
+      ? 'text-amber'
+      : 'text-frost'
   return (
     <div>
       <Heading aside={`${cooling.profile}, ${cooling.source}`}>
-        Cooling: <span className={bad ? 'text-hazard' : 'text-frost'}>{outcomeName[cooling.overall]}</span>
+        Cooling: <span className={tone}>{outcomeName[cooling.overall]}</span>
       </Heading>
       <Wedge
         readings={readings}
@@ -84,6 +89,18 @@ export function BatchCooling({ page }: { page: Page }) {
         Planned: {intoWords(page.coolingPlan.into, units)}, stirred in ice water with at least{' '}
         {units.kg(page.coolingPlan.iceKg)} of ice. {limitsNote}
       </p>
+      {cooling.overall === 'PASSED_ON_LATE_ENTRIES' && (
+        <Note>
+          It passes only by what was entered from memory:{' '}
+          {fromMemory
+            .map(
+              (e) =>
+                `${units.celsius((e.correctedTo ?? e.figures).celsius ?? 0, 1)} at ${clock(e.at)}, entered ${clock(e.recordedAt)} by ${e.byName}`,
+            )
+            .join('; ')}
+          .
+        </Note>
+      )}
       {cooling.overall === 'WILL_FAIL' && (
         <Note tone="hazard">
           Going by the readings it will not make its limit. Split it into more containers, add ice, stir, and

@@ -70,12 +70,26 @@ describe('photos of a batch', () => {
   })
 
   it('are taken out by who may judge, and only shown to who reads', async () => {
-    const sent = open([photo], { more: { [`DELETE ${path}/p1`]: null } })
+    const sent = open([photo], { more: { [`POST ${path}/p1/withdrawal`]: {} } })
     fireEvent.click(await screen.findByRole('button', { name: /^Take out Shade/ }))
-    await expect.poll(() => sent.filter((s) => s.method === 'DELETE').length).toBe(1)
+    const takeOut = await screen.findByRole('button', { name: 'Take it out' })
+    expect(takeOut).toHaveProperty('disabled', true)
+    fireEvent.change(screen.getByRole('textbox', { name: 'Why' }), { target: { value: 'another pot' } })
+    fireEvent.click(takeOut)
+    await expect
+      .poll(() => sent.find((s) => s.path.endsWith('/withdrawal'))?.body)
+      .toEqual({ reason: 'another pot' })
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull())
     open([], { who: person({ rights: ['READ'] }) })
     await waitFor(() => expect(screen.getAllByRole('region', { name: 'Photos' })).toHaveLength(1))
   })
+})
+
+it('shows who took a photo out, and why, in its place', async () => {
+  open([{ ...photo, withdrawn: { byName: 'Ilse Varga', at: photo.at, reason: 'another pot' } }])
+  expect(await screen.findByText(/by Ilse Varga: another pot/)).toBeTruthy()
+  expect(screen.queryByRole('img', { name: /^Shade/ })).toBeNull()
+  expect(screen.queryByRole('button', { name: /^Take out/ })).toBeNull()
 })
 
 describe('a picture before it is sent', () => {

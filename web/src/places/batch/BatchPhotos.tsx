@@ -5,6 +5,8 @@ import { Button } from '../../kit/Button'
 import { Heading, Note } from '../../kit/Note'
 import { SelectField } from '../../kit/SelectField'
 import { useMay, useTimes } from '../../kit/session'
+import { Sheet } from '../../kit/Sheet'
+import { TextField } from '../../kit/TextField'
 import { smaller } from './smaller'
 
 type Subject = Photo['subject']
@@ -33,10 +35,7 @@ export function BatchPhotos({ page }: { page: Page }) {
       headers: { 'Content-Type': body.type },
     })
   }, 'photos')
-  const remove = useChange(
-    (id: string) => api.DELETE('/api/batches/{batchId}/photos/{id}', { params: { path: { batchId, id } } }),
-    'photos',
-  )
+  const [takingOut, setTakingOut] = useState<Photo>()
   const all = photos.data ?? []
   if (all.length === 0 && !may('ACT')) return null
   return (
@@ -46,26 +45,35 @@ export function BatchPhotos({ page }: { page: Page }) {
         {all.map((photo) => (
           <li key={photo.id} className="w-[200px]">
             <a href={`/api/batches/${batchId}/photos/${photo.id}`} target="_blank" rel="noreferrer">
-              <img
-                src={`/api/batches/${batchId}/photos/${photo.id}`}
-                alt={`${subjectName[photo.subject]}, ${clock(photo.at)}`}
-                width={photo.width}
-                height={photo.height}
-                loading="lazy"
-                className="border-ink h-[150px] w-full rounded-md border-2 object-cover"
-              />
+              {photo.withdrawn ? (
+                <span className="border-rule bg-sunken text-15 text-quiet grid h-[150px] w-full content-center rounded-md border-2 border-dashed px-3">
+                  <span>
+                    Taken out {clock(photo.withdrawn.at)} by {photo.withdrawn.byName}:{' '}
+                    {photo.withdrawn.reason}
+                  </span>
+                </span>
+              ) : (
+                <img
+                  src={`/api/batches/${batchId}/photos/${photo.id}`}
+                  alt={`${subjectName[photo.subject]}, ${clock(photo.at)}`}
+                  width={photo.width}
+                  height={photo.height}
+                  loading="lazy"
+                  className="border-ink h-[150px] w-full rounded-md border-2 object-cover"
+                />
+              )}
             </a>
             <span className="text-15 flex items-baseline justify-between gap-2">
               <span>
                 <b className="font-semibold">{subjectName[photo.subject]}</b>{' '}
                 <span className="text-quiet font-mono">{clock(photo.at)}</span> {photo.by}
               </span>
-              {may('JUDGE') && (
+              {may('JUDGE') && !photo.withdrawn && (
                 <Button
                   tone="quiet"
                   className="px-1!"
                   aria-label={`Take out ${subjectName[photo.subject]}, ${clock(photo.at)}`}
-                  onClick={() => remove.mutate(photo.id)}
+                  onClick={() => setTakingOut(photo)}
                 >
                   Take out
                 </Button>
@@ -104,6 +112,9 @@ export function BatchPhotos({ page }: { page: Page }) {
           </Button>
         </div>
       )}
+      {takingOut && (
+        <TakeOutSheet batchId={batchId} photo={takingOut} onClose={() => setTakingOut(undefined)} />
+      )}
       {add.error && (
         <div className="mt-2">
           <Note>
@@ -114,5 +125,36 @@ export function BatchPhotos({ page }: { page: Page }) {
         </div>
       )}
     </section>
+  )
+}
+
+/** A photo is evidence: it is taken out of view with a reason, and never away. */
+function TakeOutSheet({ batchId, photo, onClose }: { batchId: string; photo: Photo; onClose: () => void }) {
+  const [reason, setReason] = useState('')
+  const takeOut = useChange(async () => {
+    await api.POST('/api/batches/{batchId}/photos/{id}/withdrawal', {
+      params: { path: { batchId, id: photo.id } },
+      body: { reason },
+    })
+    onClose()
+  }, 'photos')
+  return (
+    <Sheet title={`Take out: ${subjectName[photo.subject].toLowerCase()}`} open onClose={onClose}>
+      <div className="grid gap-4">
+        <TextField label="Why" value={reason} onValue={setReason} autoFocus />
+        <p className="text-15 text-quiet m-0">
+          It stays in the store. In its place stands who took it out, and why.
+        </p>
+        {takeOut.error && <Note>{takeOut.error.fields.reason?.reason ?? takeOut.error.message}</Note>}
+        <Button
+          tone="act"
+          large
+          disabled={reason.trim() === '' || takeOut.isPending}
+          onClick={() => takeOut.mutate(undefined)}
+        >
+          Take it out
+        </Button>
+      </div>
+    </Sheet>
   )
 }

@@ -208,12 +208,22 @@ describe('the record of a batch', () => {
       const event = page.events.find((e) => e.kind === 'filled')!
       event.correctedTo = { ...event.figures, litres: 21.5 }
       event.reason = 'misread the jug'
+      const by = { recordedAt: event.recordedAt, by: 'IV', byName: 'Ilse Varga' }
+      event.corrections = [
+        { ...by, seq: 8, reason: 'counted jugs', figures: { ...event.figures, litres: 20.5 } },
+        { ...by, seq: 9, reason: 'misread the jug', figures: { ...event.figures, litres: 21.5 } },
+      ]
+      event.late = true
       return { ...page, events: [event] }
     })
     const list = await screen.findByRole('list', { name: 'Entries, latest first' })
     expect(within(list).getByText('21.5 L')).toBeTruthy()
     expect(list.querySelector('.line-through')!.textContent).toMatch(/L$/)
+    // Every correction is there with its person, also one that another has followed; and that it was told from memory.
+    expect(list.textContent).toContain('Ilse Varga: corrected to 20.5 L')
+    expect(list.textContent).toContain('counted jugs')
     expect(list.textContent).toContain('misread the jug')
+    expect(list.textContent).toContain('from memory')
   })
 
   it('corrects an entry by another one that names it', async () => {

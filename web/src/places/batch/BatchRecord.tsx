@@ -37,7 +37,7 @@ export function BatchRecord({ page }: { page: Page }) {
   const words = useFigureWords(page)
   const [correcting, setCorrecting] = useState<Event>()
   const [all, setAll] = useState(false)
-  const shown = page.events.filter((e) => e.kind !== 'corrected' && e.kind !== 'withdrawn')
+  const shown = page.events.filter((e) => e.corrects === undefined)
   return (
     <section>
       <Heading
@@ -75,7 +75,18 @@ export function BatchRecord({ page }: { page: Page }) {
                 {event.correctedTo && (
                   <span className="font-mono font-semibold"> {words(event.correctedTo)}</span>
                 )}
-                {event.reason && <span className="text-13 text-quiet block">{event.reason}</span>}
+                {event.late && (
+                  <span className="text-13 text-amber block font-semibold">
+                    entered {clock(event.recordedAt)}, from memory
+                  </span>
+                )}
+                {event.corrections.map((correction) => (
+                  <span key={correction.seq} className="text-13 text-quiet block">
+                    {clock(correction.recordedAt)} {correction.byName}:{' '}
+                    {correction.figures ? `corrected to ${words(correction.figures)}` : 'withdrawn'}
+                    {correction.reason && `, ${correction.reason}`}
+                  </span>
+                ))}
               </span>
               {may('JUDGE') && !event.withdrawn && correctable.has(event.kind) && (
                 <Button

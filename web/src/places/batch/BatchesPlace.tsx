@@ -1,18 +1,27 @@
+import { useState } from 'react'
 import { Link } from 'react-router'
 import { useBatches } from '../../api/queries'
+import { Button } from '../../kit/Button'
 import { Empty, Failed, Loading } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
+import { useSettled } from '../../kit/settled'
+import { TextField } from '../../kit/TextField'
 import { stageName } from '../../words/en'
+
+/** Whoever types a word is not asked about after every letter. */
+const TYPED_MS = 250
 
 /** Batches, latest first: what was called, planned and came out. */
 export default function BatchesPlace() {
-  const batches = useBatches()
+  const [words, setWords] = useState('')
+  const batches = useBatches(useSettled(words, TYPED_MS))
   const units = useUnits()
   const { day } = useTimes()
   if (batches.isPending) return <Loading what="the batches" />
   if (!batches.data)
     return <Failed what="The batches" error={batches.error} onRetry={() => void batches.refetch()} />
-  if (batches.data.length === 0)
+  const all = batches.data.pages.flat()
+  if (all.length === 0 && words === '')
     return (
       <Empty title="No batch yet">
         Accept a plan, and the batch keeps its record here from the first act on.
@@ -20,9 +29,15 @@ export default function BatchesPlace() {
     )
   return (
     <>
-      <h1 className="text-24 mt-0 mb-4 font-bold">Batches</h1>
+      <div className="mb-4 flex flex-wrap items-end justify-between gap-4">
+        <h1 className="text-24 m-0 font-bold">Batches</h1>
+        <div className="w-full max-w-[280px]">
+          <TextField label="Find by stock or number" value={words} onValue={setWords} />
+        </div>
+      </div>
+      {all.length === 0 && <p className="text-18 text-quiet">No batch of that name or number.</p>}
       <ul className="m-0 list-none p-0">
-        {batches.data.map((batch) => {
+        {all.map((batch) => {
           const off = batch.strainedL === undefined ? 0 : batch.strainedL - batch.expectedL
           return (
             <li key={batch.id} className="border-rule border-t last:border-b">
@@ -51,6 +66,11 @@ export default function BatchesPlace() {
           )
         })}
       </ul>
+      {batches.hasNextPage && (
+        <Button className="mt-4" disabled={batches.isFetching} onClick={() => void batches.fetchNextPage()}>
+          {batches.isFetching ? 'Fetching …' : 'Older ones'}
+        </Button>
+      )}
     </>
   )
 }

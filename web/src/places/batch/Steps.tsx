@@ -13,8 +13,13 @@ export function Steps({ page }: { page: Page }) {
   const went = (step: (typeof page.planned)[number]) => {
     const entered = page.path.find((p) => p.stage === step.stage)?.at ?? page.acceptedAt
     const late = Math.round((new Date(entered).getTime() - new Date(step.from).getTime()) / 60_000)
-    const off = late === 0 ? '' : late > 0 ? ` +${duration(late)}` : ` −${duration(-late)}`
-    return `${clock(entered)}${off}`
+    const off = late === 0 ? '' : late > 0 ? `+${duration(late)}` : `−${duration(-late)}`
+    return (
+      <>
+        <span className="whitespace-nowrap">{clock(entered)}</span>{' '}
+        <span className="whitespace-nowrap">{off}</span>
+      </>
+    )
   }
   return (
     <ol aria-label="Stages" className="m-0 flex list-none gap-0 overflow-x-auto p-0">
@@ -35,7 +40,7 @@ export function Steps({ page }: { page: Page }) {
             <span className={`text-15 block ${state === 'now' ? 'font-bold' : 'font-semibold'}`}>
               {stageName[step.stage]}
             </span>
-            <span className="text-13 block font-mono whitespace-nowrap">
+            <span className="text-13 block font-mono">
               {state === 'ahead'
                 ? clock(moved?.from ?? step.from)
                 : state === 'done'

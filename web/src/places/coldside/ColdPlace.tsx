@@ -1,5 +1,6 @@
 import { Link } from 'react-router'
 import { useDeliveries, useLots, useRange } from '../../api/queries'
+import { Button } from '../../kit/Button'
 import { Empty, Failed, Heading, Loading } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
 import { allergenName, outcomeName } from '../../words/en'
@@ -19,7 +20,8 @@ export default function ColdPlace() {
       <Failed what="The cold side" error={(lots.error ?? range.error)!} onRetry={() => void lots.refetch()} />
     )
   const cooling = range.data.batches.filter((b) => b.stage === 'COOL' || b.stage === 'STORE')
-  const most = Math.max(1, ...lots.data.map((lot) => lot.litres))
+  const shelf = lots.data.pages.flat()
+  const most = Math.max(1, ...shelf.map((lot) => lot.litres))
   return (
     <>
       <h1 className="sr-only">Cold side</h1>
@@ -36,13 +38,13 @@ export default function ColdPlace() {
         </section>
         <section>
           <Heading aside="oldest first">On the shelf</Heading>
-          {lots.data.length === 0 ? (
+          {shelf.length === 0 ? (
             <Empty title="The shelf is empty">
               A lot appears when a cold batch is put away, with its use-by day and allergens.
             </Empty>
           ) : (
             <ul className="m-0 grid list-none gap-4 p-0">
-              {lots.data.map((lot) => (
+              {shelf.map((lot) => (
                 <li key={lot.id} className="border-frost border-t-4 pt-2">
                   <Link to={`/lots/${lot.id}`} className="text-ink grid gap-2 no-underline">
                     <span className="flex items-baseline justify-between gap-4">
@@ -79,6 +81,11 @@ export default function ColdPlace() {
                 </li>
               ))}
             </ul>
+          )}
+          {lots.hasNextPage && (
+            <Button className="mt-4" disabled={lots.isFetching} onClick={() => void lots.fetchNextPage()}>
+              {lots.isFetching ? 'Fetching …' : 'More'}
+            </Button>
           )}
           <div className="mt-8">
             <Heading aside="a week back">Slips</Heading>

@@ -18,6 +18,8 @@ export function SignIn({ session }: { session: Session }) {
     // What somebody else saw here is not for whoever comes next.
     await forgetSeen()
     setServerTime(visit.now)
+    // An answer from before, still on its way, would say again that nobody is here.
+    await client.cancelQueries({ queryKey: ['session'] })
     client.setQueryData(['session'], visit)
   })
   const submit = (event: FormEvent) => {

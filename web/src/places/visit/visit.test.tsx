@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { Session } from '../../api/queries'
 import { answer, network, problem, visit } from '../../testing/kitchen'
 import { FirstRun } from './FirstRun'
+import { OwnPassword } from './OwnPassword'
 import { SignIn } from './SignIn'
 
 const session = () => answer<Session>('session')
@@ -38,6 +39,39 @@ describe('signing in', () => {
   it('shows nobody elsewhere', () => {
     visit(<SignIn session={{ ...stranger(), demo: [] }} />)
     expect(screen.queryByText('Demo kitchen')).toBeNull()
+  })
+})
+
+describe('a password that somebody else has set', () => {
+  const come = (): Session => ({
+    ...session(),
+    person: { ...session().person!, signature: 'ONCE', rights: [] },
+    passwordSetBy: 'Tomaz Okafor',
+  })
+  const fill = (label: string, value: string) =>
+    fireEvent.change(screen.getByLabelText(label), { target: { value } })
+
+  it('is for once: says whose it was, and has one’s own chosen', async () => {
+    const sent = network({ 'PUT /api/session/password': session() })
+    visit(<OwnPassword session={come()} />)
+    expect(screen.getByText(/Tomaz Okafor has set the one that you came with/)).toBeTruthy()
+    const button = screen.getByRole('button', { name: 'Set it' })
+    expect(button).toHaveProperty('disabled', true)
+    fill('Your password so far', 'given to me')
+    fill('Your new password', 'quiet heron under reeds')
+    fireEvent.click(button)
+    await expect.poll(() => sent.length).toBe(1)
+    expect(sent[0]!.body).toEqual({ soFar: 'given to me', password: 'quiet heron under reeds' })
+  })
+
+  it('says beside the fields why one will not do', async () => {
+    const easy = problem(422, 'refused', { password: { reason: 'too easy to guess' } })
+    network({ 'PUT /api/session/password': easy })
+    visit(<OwnPassword session={come()} />)
+    fill('Your password so far', 'given to me')
+    fill('Your new password', 'password1234')
+    fireEvent.click(screen.getByRole('button', { name: 'Set it' }))
+    expect((await screen.findByRole('alert')).textContent).toContain('Too easy to guess')
   })
 })
 

@@ -178,7 +178,7 @@ public final class RangeLoad {
                         UUID.randomUUID(), kind, now(cook), fields.isEmpty() ? "" : ", " + fields));
     }
 
-    private static void report(String what, long[] took) {
+    static void report(String what, long[] took) {
         Arrays.sort(took);
         System.out.printf(
                 Locale.ROOT,

@@ -62,6 +62,7 @@ final class RunningPotamos implements AutoCloseable {
         ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
         builder.environment().put("POTAMOS_DB_URL", database.url());
         builder.environment().put("POTAMOS_DB_PASSWORD", database.password());
+        builder.environment().put("POTAMOS_DB_KEEPER_PASSWORD", database.keeperPassword());
         builder.environment().put("POTAMOS_PORT", Integer.toString(port));
         try {
             Files.createDirectories(log.getParent());
@@ -117,7 +118,7 @@ final class RunningPotamos implements AutoCloseable {
         database.close();
     }
 
-    private static int freePort() {
+    static int freePort() {
         try (ServerSocket socket = new ServerSocket(0)) {
             return socket.getLocalPort();
         } catch (IOException e) {

@@ -12,6 +12,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class KitchenClock extends Clock {
 
+    private final AtomicReference<Duration> machineOffset = new AtomicReference<>(Duration.ZERO);
     private final AtomicReference<Duration> offset = new AtomicReference<>(Duration.ZERO);
 
     /** Moves the clock so that it now shows a moment. */
@@ -28,6 +29,16 @@ public class KitchenClock extends Clock {
     @Override
     public Instant instant() {
         return Instant.ofEpochMilli(Instant.now().plus(offset.get()).toEpochMilli());
+    }
+
+    /** The machine's own time, by which sessions end, whatever the demo's clock shows. */
+    public Instant machine() {
+        return Instant.ofEpochMilli(Instant.now().plus(machineOffset.get()).toEpochMilli());
+    }
+
+    /** Sets the machine's own time off from what it is, as a wrong clock would. */
+    public void setMachineOff(Duration by) {
+        machineOffset.set(by);
     }
 
     @Override

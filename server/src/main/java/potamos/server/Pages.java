@@ -2,9 +2,12 @@ package potamos.server;
 
 import java.io.IOException;
 import java.time.Duration;
+import java.util.regex.Pattern;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
+import org.springframework.http.converter.HttpMessageConverter;
+import org.springframework.http.converter.HttpMessageConverters;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.PathResourceResolver;
@@ -14,6 +17,7 @@ import org.springframework.web.servlet.resource.PathResourceResolver;
 class Pages implements WebMvcConfigurer {
 
     private static final String STATIC = "classpath:/static/";
+    private static final Pattern OTHER_FORMS = Pattern.compile("yaml|xml|cbor|smile|protobuf");
 
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
@@ -33,6 +37,17 @@ class Pages implements WebMvcConfigurer {
                         return file != null || !place ? file : super.getResource("index.html", location);
                     }
                 });
+    }
+
+    /** Bodies are JSON, or the bytes of a file. Libraries bring readers of other forms along, which know nothing of strict reading. */
+    @Override
+    public void configureMessageConverters(HttpMessageConverters.ServerBuilder converters) {
+        converters.configureMessageConvertersList(all -> all.removeIf(Pages::readsOtherForms));
+    }
+
+    private static boolean readsOtherForms(HttpMessageConverter<?> converter) {
+        return converter.getSupportedMediaTypes().stream()
+                .anyMatch(type -> OTHER_FORMS.matcher(type.getSubtype()).find());
     }
 
     @Override

@@ -21,8 +21,8 @@ class ContractTest {
         Path current = PrivateDatabase.root().resolve("server/target/openapi.json");
         Files.writeString(current, json.writerWithDefaultPrettyPrinter().writeValueAsString(served));
         JsonNode kept = json.readTree(Files.readString(PrivateDatabase.root().resolve("web/openapi.json")));
-        assertThat(served)
+        assertThat(served.equals(kept))
                 .as("the HTTP interface changed: copy server/target/openapi.json to web/openapi.json")
-                .isEqualTo(kept);
+                .isTrue();
     }
 }

@@ -149,7 +149,7 @@ class FaultsTest {
         String gone = newId();
         batch.tryLog(gone, "noted", "\"words\": \"after the backup\"");
         assertThat(batch.page().at("/events").size()).isEqualTo(before + 1);
-        JdbcTemplate rows = TestKitchen.bean(JdbcTemplate.class);
+        JdbcTemplate rows = TestKitchen.keeper();
         rows.update("DELETE FROM batch_event WHERE id = ?", gone);
         assertThat(batch.page().at("/events").size()).isEqualTo(before);
         batch.log("noted", "\"words\": \"told since\"");

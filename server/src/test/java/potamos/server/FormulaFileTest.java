@@ -91,6 +91,19 @@ class FormulaFileTest {
         assertThat(read.lost()).hasSize(white.procedure().size());
     }
 
+    /** Lines that a pattern could try in billions of ways are taken apart word by word, and told as not understood. */
+    @Test
+    void aLineThatIsMadeToTakeLongIsReadAsFastAsAnyOther() {
+        StringBuilder lines = new StringBuilder("\"5 kg veal knuckle and breast\", \"8 litres water\"");
+        for (int i = 0; i < 200; i++) {
+            lines.append(", \"1 ").append(" ".repeat(190)).append("\\n of\"");
+        }
+        Recipe.Read read = Recipe.read(bytes("""
+                {"@context": "https://schema.org", "@type": "Recipe", "name": "Long", "recipeIngredient": [%s]}
+                """.formatted(lines)));
+        assertThat(read.lost()).hasSize(200);
+    }
+
     @Test
     void aRecipeFromElsewhereIsReadAsFarAsItGoes() {
         Recipe.Read read = Recipe.read(bytes("""

@@ -31,7 +31,7 @@ class LabelTest {
             assertThat(new PDFTextStripper().getText(pdf))
                     .contains("White chicken stock", "Kestrel Lodge", "USE BY", "celery", "11.0 L")
                     .contains(cook.get("/api/lots/" + lot).at("/code").asString());
-            assertThat(codeOf(pdf)).isEqualTo(TestKitchen.url() + "/lots/" + lot);
+            assertThat(codeOf(pdf)).isEqualTo(TestKitchen.ADDRESS + "/lots/" + lot);
         }
     }
 

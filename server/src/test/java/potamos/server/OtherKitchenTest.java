@@ -3,15 +3,10 @@ package potamos.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
-import java.time.LocalTime;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import potamos.core.quantity.Length;
-import potamos.server.accounts.Accounts;
-import potamos.server.accounts.Role;
-import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 
 /** Two kitchens in one store: neither sees nor touches anything of the other, whatever ids it knows. */
@@ -23,19 +18,7 @@ class OtherKitchenTest {
 
     @BeforeEach
     void anotherKitchen() {
-        String id = TestKitchen.bean(Kitchens.class)
-                .add(
-                        "Harbour House",
-                        Length.ZERO,
-                        "Europe/London",
-                        "metric",
-                        LocalTime.of(6, 0),
-                        LocalTime.of(22, 0),
-                        "uk-cook-chill");
-        TestKitchen.bean(Formulas.class).stock(id);
-        String name = "cook." + UUID.randomUUID().toString().substring(0, 8);
-        TestKitchen.bean(Accounts.class).add(id, null, name, "Ada Other", Role.COOK, "kestrel-" + name);
-        stranger = Visitor.signedIn(name);
+        stranger = TestKitchen.cookOfAnotherKitchen();
     }
 
     @Test

@@ -40,7 +40,7 @@ class PeopleTest {
     @Test
     void somebodyNewSignsInWithTheRightsOfTheirRole() {
         assertThat(add(cook, "TRAINEE", "null").status()).isEqualTo(201);
-        Visitor trainee = Visitor.signedIn(name);
+        Visitor trainee = Visitor.newcomer(name);
         assertThat(trainee.get("/api/session").at("/person/initials").asString())
                 .isEqualTo("NO");
         assertThat(trainee.get("/api/range").status()).isEqualTo(200);
@@ -56,7 +56,7 @@ class PeopleTest {
                 .isEqualTo(404);
         assertThat(signIns()).doesNotContain(name);
         assertThat(add(cook, "STATION", "\"" + station + "\"").status()).isEqualTo(201);
-        assertThat(Visitor.signedIn(name).get("/api/calls").status()).isEqualTo(200);
+        assertThat(Visitor.newcomer(name).get("/api/calls").status()).isEqualTo(200);
     }
 
     @Test
@@ -73,7 +73,7 @@ class PeopleTest {
     @Test
     void whoeverLeavesIsOutAtOnceEverywhereAndTheirActsKeepTheirName() {
         add(cook, "TRAINEE", "null");
-        Visitor trainee = Visitor.signedIn(name);
+        Visitor trainee = Visitor.newcomer(name);
         TestBatch batch = TestBatch.accepted(cook, 12);
         assertThat(trainee.post(
                                 batch.path(),
@@ -100,7 +100,7 @@ class PeopleTest {
     @Test
     void aNewPasswordSignsOutWhoeverHadTheOldOne() {
         add(cook, "COOK", "null");
-        Visitor before = Visitor.signedIn(name);
+        Visitor before = Visitor.newcomer(name);
         Visitor.Answer renewed =
                 cook.put("/api/kitchen/people/" + idOf(name) + "/password", "{\"password\": \"a-quite-new-one\"}");
         assertThat(renewed.status()).isEqualTo(204);
@@ -109,6 +109,87 @@ class PeopleTest {
                                 {"signIn": "%s", "password": "a-quite-new-one"}
                                 """.formatted(name)).status())
                 .isEqualTo(200);
+    }
+
+    @Test
+    void aPasswordThatAnotherHasSetIsForOneSignInAndSaysWhose() {
+        add(cook, "COOK", "null");
+        Visitor newcomer = Visitor.signedIn(name);
+        assertThat(newcomer.get("/api/session").at("/person/signature").asString())
+                .isEqualTo("ONCE");
+        assertThat(newcomer.get("/api/session").at("/passwordSetBy").asString()).isEqualTo("Ilse Varga");
+        assertThat(newcomer.get("/api/range").status()).isEqualTo(403);
+        Visitor.Answer same = newcomer.put(
+                "/api/session/password",
+                "{\"soFar\": \"kestrel-%s\", \"password\": \"kestrel-%s\"}".formatted(name, name));
+        assertThat(same.reason("password")).contains("another one");
+        Visitor.Answer wrong = newcomer.put(
+                "/api/session/password", "{\"soFar\": \"not this one\", \"password\": \"quiet heron under reeds\"}");
+        assertThat(wrong.reason("soFar")).contains("not your password");
+        Visitor.Answer chosen = newcomer.put(
+                "/api/session/password",
+                "{\"soFar\": \"kestrel-%s\", \"password\": \"quiet heron under reeds\"}".formatted(name));
+        assertThat(chosen.at("/person/signature").asString()).isEqualTo("PASSWORD");
+        assertThat(newcomer.get("/api/range").status()).isEqualTo(200);
+    }
+
+    @Test
+    void initialsAreLettersAndDigitsAndNeverAFormula() {
+        cook.post("/api/kitchen/people", """
+                {"signIn": "%s", "name": "=A1 +Sum", "role": "COOK", "password": "kestrel-%s"}
+                """.formatted(name, name));
+        assertThat(Visitor.newcomer(name)
+                        .get("/api/session")
+                        .at("/person/initials")
+                        .asString())
+                .isEqualTo("AS");
+    }
+
+    @Test
+    void aCookCannotSetTheChefsPasswordNorTakeTheChefOut() {
+        String chef = idOf("tomaz");
+        assertThat(cook.put("/api/kitchen/people/" + chef + "/password", "{\"password\": \"a cook knows this one\"}")
+                        .status())
+                .isEqualTo(403);
+        assertThat(cook.delete("/api/kitchen/people/" + chef).status()).isEqualTo(403);
+        assertThat(add(cook, "CHEF", "null").status()).isEqualTo(403);
+        assertThat(Visitor.signedIn("tomaz").get("/api/range").status()).isEqualTo(200);
+    }
+
+    @Test
+    void aPinEndsWithThePasswordThatItWasSetUnder() {
+        add(cook, "TRAINEE", "null");
+        Visitor trainee = Visitor.newcomer(name);
+        trainee.put("/api/session/own-pin", "{\"pin\": \"7315\"}");
+        String id = idOf(name);
+        cook.put("/api/kitchen/people/" + id + "/password", "{\"password\": \"a-quite-new-one\"}");
+        cook.post("/api/session/shared", "{}");
+        assertThat(cook.post("/api/session/signature", "{\"personId\": \"%s\", \"pin\": \"7315\"}".formatted(id))
+                        .status())
+                .isEqualTo(422);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "password1234, easy to guess",
+        "qwertyuiop12, easy to guess",
+        "éééééééééééééééééééééééééééééééééééééééé, bytes",
+    })
+    void aPasswordThatIsNoneIsRefusedWithItsReason(String password, String unit) {
+        Visitor.Answer answer = cook.post("/api/kitchen/people", """
+                {"signIn": "%s", "name": "Nia", "role": "COOK", "password": "%s"}
+                """.formatted(name, password));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.reason("password")
+                        + answer.at("/fields/password/unit").asString())
+                .contains(unit);
+        // The same at the door: an answer, and not a fault.
+        assertThat(Visitor.stranger()
+                        .post("/api/session", """
+                {"signIn": "%s", "password": "%s"}
+                """.formatted(name, password))
+                        .status())
+                .isEqualTo(422);
     }
 
     @Test

@@ -136,9 +136,27 @@ class PhotosTest {
         assertThat(cook.put(path(id) + "?subject=SET", "image/png", png).status())
                 .isEqualTo(204);
         assertThat(cook.get("/api/batches/" + batch.id() + "/photos").body()).hasSize(1);
-        assertThat(Visitor.signedIn("wen").delete(path(id)).status()).isEqualTo(403);
-        assertThat(cook.delete(path(id)).status()).isEqualTo(204);
-        assertThat(cook.get(path(id)).status()).isEqualTo(404);
+        String why = "{\"reason\": \"another pot's\"}";
+        assertThat(Visitor.signedIn("wen").post(path(id) + "/withdrawal", why).status())
+                .isEqualTo(403);
+        assertThat(cook.post(path(id) + "/withdrawal", "{\"reason\": \" \"}").status())
+                .isEqualTo(400);
+        assertThat(cook.post(path(id) + "/withdrawal", why).status()).isEqualTo(204);
+        // Nobody finds it in a browser that somebody has signed out of.
+        assertThat(cook.get(path(id))
+                        .raw()
+                        .headers()
+                        .firstValue("Cache-Control")
+                        .orElse(""))
+                .contains("no-cache");
+        // It stays, with who took it out, and why; and it is taken out once.
+        var left = cook.get("/api/batches/" + batch.id() + "/photos").body().get(0);
+        assertThat(left.at("/withdrawn/byName").asString()).isEqualTo("Ilse Varga");
+        assertThat(left.at("/withdrawn/reason").asString()).isEqualTo("another pot's");
+        assertThat(cook.get(path(id)).status()).isEqualTo(200);
+        assertThat(cook.post(path(id) + "/withdrawal", why).status()).isEqualTo(409);
+        assertThat(cook.get("/api/batches/" + batch.id() + "/record.pdf").status())
+                .isEqualTo(200);
     }
 
     @Test

@@ -2,13 +2,16 @@ package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import potamos.server.accounts.Accounts;
 import potamos.server.accounts.Role;
+import potamos.server.accounts.SessionLife;
 import tools.jackson.databind.JsonNode;
 
 /** A tablet that several share: each act carries whoever signed for it. */
@@ -125,6 +128,58 @@ class PinTest {
     }
 
     @Test
+    void ofFortyTriesAtOnceNoMoreAreComparedThanAreFree() {
+        Hand ada = hand(Role.COOK, "905143");
+        share();
+        List<Integer> answers = IntStream.range(0, 41)
+                .mapToObj(i -> tablet.postLater(
+                        "/api/session/signature", "{\"personId\": \"%s\", \"pin\": \"1%03d\"}".formatted(ada.id(), i)))
+                .toList()
+                .stream()
+                .map(answer -> answer.join().statusCode())
+                .toList();
+        assertThat(answers).filteredOn(status -> status == 422).hasSizeLessThanOrEqualTo(5);
+        assertThat(answers).filteredOn(status -> status == 429).hasSizeGreaterThanOrEqualTo(36);
+    }
+
+    @Test
+    void aSignInNameDoesNotLockAPin() {
+        Hand ada = hand(Role.COOK, "905143");
+        Visitor stranger = Visitor.stranger();
+        for (int i = 0; i < 8; i++) {
+            stranger.post("/api/session", "{\"signIn\": \"pin %s\", \"password\": \"guess\"}".formatted(ada.id()));
+        }
+        share();
+        assertThat(sign(ada.id(), ada.pin()).status()).isEqualTo(200);
+    }
+
+    @Test
+    void aTabletThatNobodyHasTouchedIsNobodys() {
+        Hand ada = hand(Role.COOK, "905143");
+        TestBatch batch = TestBatch.accepted(tablet, 12);
+        share();
+        sign(ada.id(), ada.pin());
+        assertThat(tablet.put("/api/session/signature", "{}").status()).isEqualTo(204);
+        batch.log("weighed-in", "\"part\": \"bed\", \"kg\": 9");
+        TestKitchen.bean(KitchenClock.class).setMachineOff(SessionLife.UNTOUCHED.plusSeconds(5));
+        try {
+            assertThat(batch.tryLog(UUID.randomUUID().toString(), "filled", "\"litres\": 15, \"celsius\": 12")
+                            .status())
+                    .isEqualTo(403);
+        } finally {
+            TestKitchen.bean(KitchenClock.class).setMachineOff(Duration.ZERO);
+        }
+        assertThat(tablet.get("/api/session").at("/person/signature").asString())
+                .isEqualTo("NOBODY");
+    }
+
+    @Test
+    void whoeverMayNotSetUpTheKitchenSharesNoTablet() {
+        assertThat(Visitor.signedIn("wen").post("/api/session/shared", "{}").status())
+                .isEqualTo(403);
+    }
+
+    @Test
     void thoseOfAnotherKitchenCannotSignHereNorThoseWithoutAPin() {
         share();
         String reviewer =
@@ -142,7 +197,7 @@ class PinTest {
     @Test
     void aPinIsFourToEightDigitsAndNotOneOverAndOver() {
         Visitor wen = Visitor.signedIn("wen");
-        for (String bad : List.of("123", "123456789", "12a4", "7777", "١٢٣٤")) {
+        for (String bad : List.of("123", "123456789", "12a4", "7777", "١٢٣٤", "1234", "8642", "1212", "528528")) {
             Visitor.Answer answer = wen.put("/api/session/own-pin", "{\"pin\": \"%s\"}".formatted(bad));
             assertThat(answer.status()).as(bad).isEqualTo(422);
             assertThat(answer.at("/fields/pin/reason").asString()).as(bad).isNotEmpty();

@@ -26,8 +26,7 @@ public final class PrivateDatabase implements AutoCloseable {
         Path root = root();
         PrivateDatabase database =
                 new PrivateDatabase(root, root.resolve(".potamos").resolve(name));
-        database.run("stop");
-        delete(database.folder);
+        database.run("remove");
         database.up();
         return database;
     }
@@ -55,12 +54,32 @@ public final class PrivateDatabase implements AutoCloseable {
     }
 
     public String url() {
-        return "jdbc:mariadb://127.0.0.1:" + port + "/potamos";
+        return url(told("schema"));
     }
 
+    /** The address of another schema of the same server. */
+    public String url(String schema) {
+        return "jdbc:mariadb://127.0.0.1:" + port + "/" + schema;
+    }
+
+    /** Of the account that the application works with. */
     public String password() {
+        return told("password");
+    }
+
+    /** Of the account that migrates, and may change what the application may only add to. */
+    public String keeperPassword() {
+        return told("keeper-password");
+    }
+
+    /** Where it lies, for the scripts that keep it. */
+    public Path folder() {
+        return folder;
+    }
+
+    private String told(String name) {
         try {
-            return Files.readString(folder.resolve("password"));
+            return Files.readString(folder.resolve(name)).trim();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -68,8 +87,7 @@ public final class PrivateDatabase implements AutoCloseable {
 
     @Override
     public void close() {
-        down();
-        delete(folder);
+        run("remove");
     }
 
     private String run(String act) {
@@ -97,7 +115,8 @@ public final class PrivateDatabase implements AutoCloseable {
         }
     }
 
-    private static void delete(Path folder) {
+    /** Deletes a folder of ours with everything in it. */
+    public static void delete(Path folder) {
         if (!Files.exists(folder)) {
             return;
         }

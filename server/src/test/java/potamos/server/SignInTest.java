@@ -2,6 +2,14 @@ package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.Socket;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.UUID;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -53,6 +61,59 @@ class SignInTest {
         Visitor.Answer answer = guesser.post("/api/session", "{\"signIn\": \"noor\", \"password\": \"kestrel-noor\"}");
         assertThat(answer.status()).isEqualTo(429);
         assertThat(answer.raw().headers().firstValue("Retry-After")).isPresent();
+    }
+
+    @Test
+    void ofManyTriesAtOnceNoMoreAreComparedThanAreFree() {
+        Visitor guesser = Visitor.stranger();
+        String name = "nobody." + UUID.randomUUID().toString().substring(0, 8);
+        List<Integer> answers = IntStream.range(0, 45)
+                .mapToObj(i -> guesser.postLater(
+                        "/api/session", "{\"signIn\": \"%s\", \"password\": \"guess-%d\"}".formatted(name, i)))
+                .toList()
+                .stream()
+                .map(answer -> answer.join().statusCode())
+                .toList();
+        assertThat(answers).filteredOn(status -> status == 422).hasSizeLessThanOrEqualTo(8);
+        assertThat(answers).filteredOn(status -> status == 429).hasSizeGreaterThanOrEqualTo(37);
+    }
+
+    /** Guesses from an address of loopback that is nobody's here. */
+    private static int guessFrom(String address, String name) throws IOException {
+        URI server = URI.create(TestKitchen.url());
+        String json = "{\"signIn\": \"%s\", \"password\": \"guess\"}".formatted(name);
+        try (Socket socket = new Socket()) {
+            socket.bind(new InetSocketAddress(InetAddress.getByName(address), 0));
+            socket.connect(new InetSocketAddress("127.0.0.1", server.getPort()));
+            socket.getOutputStream().write("""
+                    POST /api/session HTTP/1.1\r
+                    Host: %s\r
+                    Connection: close\r
+                    Cookie: XSRF-TOKEN=abc\r
+                    X-XSRF-TOKEN: abc\r
+                    Content-Type: application/json\r
+                    Content-Length: %d\r
+                    \r
+                    %s""".formatted(server.getAuthority(), json.length(), json)
+                    .getBytes(StandardCharsets.UTF_8));
+            String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            return Integer.parseInt(answer.split(" ")[1]);
+        }
+    }
+
+    @Test
+    void nobodyLocksAnotherOutFromElsewhere() throws IOException {
+        for (int i = 0; i < 8; i++) {
+            assertThat(guessFrom("127.0.0.77", "tomaz")).isEqualTo(422);
+        }
+        assertThat(guessFrom("127.0.0.77", "tomaz")).isEqualTo(429);
+        assertThat(Visitor.signedIn("tomaz").get("/api/range").status()).isEqualTo(200);
+    }
+
+    @Test
+    void whoeverSignsOutLeavesNothingInTheBrowser() {
+        Visitor.Answer out = Visitor.signedIn("ilse").delete("/api/session");
+        assertThat(out.raw().headers().firstValue("Clear-Site-Data")).contains("\"cache\"");
     }
 
     @Test

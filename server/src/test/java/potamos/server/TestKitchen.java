@@ -1,5 +1,7 @@
 package potamos.server;
 
+import java.time.LocalTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -9,10 +11,14 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.vessel.Shape;
 import potamos.core.vessel.Vessel;
+import potamos.server.accounts.Accounts;
+import potamos.server.accounts.Role;
+import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 
 /** The application with its demo kitchen on a real database, started once for the whole run and tested from outside. */
@@ -21,6 +27,9 @@ public final class TestKitchen implements BeforeAllCallback {
     private static final String NAMESPACE = TestKitchen.class.getName();
 
     private static final int MOST_POTS = 40;
+
+    /** Where people reach the kitchen, which is not what a request says. */
+    static final String ADDRESS = "https://stock.kestrel.test";
 
     private static Running running;
 
@@ -47,9 +56,11 @@ public final class TestKitchen implements BeforeAllCallback {
         ConfigurableApplicationContext context = application.run(
                 "--server.port=0",
                 "--potamos.demo=true",
+                "--potamos.address=" + ADDRESS,
                 "--potamos.demo-moment=2026-03-03T10:10:00Z",
                 "--spring.datasource.url=" + database.url() + "?timezone=UTC&connectTimeout=3000",
-                "--spring.datasource.password=" + database.password());
+                "--spring.datasource.password=" + database.password(),
+                "--spring.flyway.password=" + database.keeperPassword());
         int port = ((ServletWebServerApplicationContext) context).getWebServer().getPort();
         return new Running(context, database, port);
     }
@@ -60,6 +71,45 @@ public final class TestKitchen implements BeforeAllCallback {
 
     static PrivateDatabase database() {
         return running.database();
+    }
+
+    /** Rows as the account may change them that migrates: what the application can only add to, a fault or a restore can take away. */
+    static JdbcTemplate keeper() {
+        return new JdbcTemplate(new DriverManagerDataSource(
+                database().url(), "potamos_keeper", database().keeperPassword()));
+    }
+
+    /** The application once more, without the demo, on a schema of the same server. */
+    static ConfigurableApplicationContext beside(String databaseUrl, String... more) {
+        List<String> arguments = new ArrayList<>(List.of(
+                "--server.port=0",
+                "--spring.datasource.url=" + databaseUrl + "?timezone=UTC",
+                "--spring.datasource.password=" + database().password(),
+                "--spring.flyway.password=" + database().keeperPassword()));
+        arguments.addAll(List.of(more));
+        return new SpringApplication(Potamos.class).run(arguments.toArray(String[]::new));
+    }
+
+    static String urlOf(ConfigurableApplicationContext context) {
+        return "http://127.0.0.1:"
+                + ((ServletWebServerApplicationContext) context).getWebServer().getPort();
+    }
+
+    /** The cook of another kitchen on the same rows. */
+    static Visitor cookOfAnotherKitchen() {
+        String id = bean(Kitchens.class)
+                .add(
+                        "Harbour House",
+                        Length.ZERO,
+                        "Europe/London",
+                        "metric",
+                        LocalTime.of(6, 0),
+                        LocalTime.of(22, 0),
+                        "uk-cook-chill");
+        bean(Formulas.class).stock(id);
+        String name = "cook." + UUID.randomUUID().toString().substring(0, 8);
+        bean(Accounts.class).add(id, null, name, "Ada Other", Role.COOK, "kestrel-" + name);
+        return Visitor.signedIn(name);
     }
 
     static <T> T bean(Class<T> type) {

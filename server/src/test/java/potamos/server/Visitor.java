@@ -1,6 +1,7 @@
 package potamos.server;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
@@ -8,7 +9,13 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
+import java.util.Map;
+import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -22,6 +29,7 @@ final class Visitor {
             .cookieHandler(cookies)
             .connectTimeout(Duration.ofSeconds(5))
             .build();
+    private final String server;
     private String personId = "";
 
     /** An answer: its status, and its body read as JSON where it is that. */
@@ -37,15 +45,29 @@ final class Visitor {
         }
     }
 
+    private Visitor(String server) {
+        this.server = server;
+    }
+
     static Visitor stranger() {
-        Visitor visitor = new Visitor();
+        return strangerAt(TestKitchen.url());
+    }
+
+    /** The same at another server. */
+    static Visitor strangerAt(String server) {
+        Visitor visitor = new Visitor(server);
         visitor.get("/api/session");
         return visitor;
     }
 
     /** A person of the demo kitchen, signed in. */
     static Visitor signedIn(String name) {
-        Visitor visitor = stranger();
+        return signedIn(name, TestKitchen.url());
+    }
+
+    /** The same at another server. */
+    static Visitor signedIn(String name, String server) {
+        Visitor visitor = strangerAt(server);
         Answer answer = visitor.post("/api/session", """
                 {"signIn": "%s", "password": "kestrel-%s"}
                 """.formatted(name, name));
@@ -56,12 +78,48 @@ final class Visitor {
         return visitor;
     }
 
+    /** Somebody whom another has taken in: signs in with the password that was given to them, and chooses their own. */
+    static Visitor newcomer(String name) {
+        Visitor visitor = signedIn(name);
+        Answer chosen = visitor.put("/api/session/password", """
+                {"soFar": "kestrel-%s", "password": "quiet heron under %s"}
+                """.formatted(name, name));
+        if (chosen.status() != 200) {
+            throw new AssertionError("could not choose a password as " + name + ": " + chosen.body());
+        }
+        return visitor;
+    }
+
     String personId() {
         return personId;
     }
 
     Answer get(String path) {
         return send(request(path).GET().build());
+    }
+
+    Answer send(String method, String path, String json) {
+        return send(request(path)
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", csrf())
+                .method(method, HttpRequest.BodyPublishers.ofString(json))
+                .build());
+    }
+
+    /** The same without the token that shows where the request comes from. */
+    Answer sendForged(String method, String path, String json) {
+        return send(request(path)
+                .header("Content-Type", "application/json")
+                .method(method, HttpRequest.BodyPublishers.ofString(json))
+                .build());
+    }
+
+    Answer post(String path, String type, String body) {
+        return send(request(path)
+                .header("Content-Type", type)
+                .header("X-XSRF-TOKEN", csrf())
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .build());
     }
 
     Answer post(String path, String json) {
@@ -100,8 +158,8 @@ final class Visitor {
 
     /** Another program, with a token instead of a session. */
     static Answer program(String token, String path, String json) {
-        Visitor program = new Visitor();
-        HttpRequest.Builder request = request(path).header("Content-Type", "application/json");
+        Visitor program = new Visitor(TestKitchen.url());
+        HttpRequest.Builder request = program.request(path).header("Content-Type", "application/json");
         if (token != null) {
             request.header("Authorization", "Bearer " + token);
         }
@@ -113,12 +171,68 @@ final class Visitor {
         return client.sendAsync(posting(path, json), HttpResponse.BodyHandlers.ofByteArray());
     }
 
+    CompletableFuture<HttpResponse<byte[]>> getLater(String path) {
+        return client.sendAsync(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray());
+    }
+
+    /** Somebody without a cookie, and without asking for one. */
+    static Visitor plain() {
+        return new Visitor(TestKitchen.url());
+    }
+
+    /** For how many seconds the browser is to keep each cookie. */
+    Map<String, Long> cookieAges() {
+        return cookies.getCookieStore().getCookies().stream()
+                .collect(Collectors.toMap(HttpCookie::getName, HttpCookie::getMaxAge));
+    }
+
+    /** An open line of the live feed. */
+    static final class Line {
+        private static final String END = "the line has ended";
+        private final BlockingQueue<String> lines = new LinkedBlockingQueue<>();
+
+        /** What is told next; empty lines left out. */
+        String next() {
+            try {
+                String line;
+                do {
+                    line = lines.poll(15, TimeUnit.SECONDS);
+                } while (line != null && line.isBlank());
+                return String.valueOf(line);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new AssertionError(e);
+            }
+        }
+
+        /** Whether it comes to an end by itself. */
+        boolean ends() {
+            String line;
+            do {
+                line = next();
+            } while (!line.equals(END) && !line.equals("null"));
+            return line.equals(END);
+        }
+    }
+
+    /** Listens to the live feed. */
+    Line listen() {
+        Line line = new Line();
+        client.sendAsync(request("/api/live").GET().build(), HttpResponse.BodyHandlers.ofLines())
+                .thenAccept(response -> {
+                    try (Stream<String> body = response.body()) {
+                        body.forEach(line.lines::add);
+                    } catch (UncheckedIOException cut) {
+                        // A line that is cut has ended as well.
+                    }
+                    line.lines.add(Line.END);
+                });
+        return line;
+    }
+
     /** Posts without the token that shows where the request comes from. */
     Answer forge(String path, String json) {
-        return send(request(path)
-                .header("Content-Type", "application/json")
-                .POST(HttpRequest.BodyPublishers.ofString(json))
-                .build());
+        return sendForged("POST", path, json);
     }
 
     HttpClient client() {
@@ -141,8 +255,8 @@ final class Visitor {
                 .build();
     }
 
-    private static HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(TestKitchen.url() + path)).timeout(Duration.ofSeconds(60));
+    private HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(URI.create(server + path)).timeout(Duration.ofSeconds(60));
     }
 
     private Answer send(HttpRequest request) {

@@ -3,6 +3,7 @@ package potamos.core.batch;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import potamos.core.quantity.Refusal;
 
 /** The life of a batch: its state is the replay of what happened over what was planned. */
@@ -31,17 +32,46 @@ public final class Batch {
     }
 
     /**
-     * The state with one more event, if it makes sense after the others.
+     * What came of an event that was accepted.
+     *
+     * @param state  after it
+     * @param before how the batch stood, when the event went in among others that happened after it; empty when it is the latest
+     */
+    public record Accepted(BatchState state, Optional<BatchState> before) {}
+
+    /**
+     * The state with one more event, if it makes sense after the others. What is told late is judged at the moment at which it happened, by what had
+     * happened until then: it is true, however much has happened since. It goes in there, if all that came after it still makes sense.
      *
      * @throws Refusal with the field, the reason and the range when it does not
      */
-    public static BatchState accept(Plan plan, List<BatchEvent> events, BatchEvent next, Instant now) {
+    public static Accepted accept(Plan plan, List<BatchEvent> events, BatchEvent next, Instant now) {
         BatchState before = replay(plan, events, now);
-        Guards.check(plan, events, before, next);
+        List<BatchEvent> since = since(events, next);
+        try {
+            Guards.check(plan, events, before, next, now);
+        } catch (Refusal asThingsAre) {
+            if (since.isEmpty() || !LateEntry.fits(plan, events, next, now)) {
+                throw asThingsAre;
+            }
+        }
         List<BatchEvent> all = new ArrayList<>(events);
         all.add(next);
         BatchState after = replay(plan, all, now);
         Guards.checkAfter(after);
-        return after;
+        return new Accepted(after, since.isEmpty() ? Optional.empty() : Optional.of(before));
+    }
+
+    /** What is believed to have happened after an event; nothing for one that tells of another. */
+    private static List<BatchEvent> since(List<BatchEvent> events, BatchEvent next) {
+        boolean ofAnother = next instanceof BatchEvent.Corrected
+                || next instanceof BatchEvent.Withdrawn
+                || next instanceof BatchEvent.Noted;
+        return ofAnother
+                ? List.of()
+                : History.believed(events).stream()
+                        .filter(e -> !(e instanceof BatchEvent.Noted))
+                        .filter(e -> e.stamp().at().isAfter(next.stamp().at()))
+                        .toList();
     }
 }

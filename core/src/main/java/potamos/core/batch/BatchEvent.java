@@ -26,11 +26,34 @@ public sealed interface BatchEvent {
     /**
      * Which event, when it happened, and by whom.
      *
-     * @param id made by whoever logged it, so that a repeated sending is recognised
-     * @param at when it happened, not when it arrived
-     * @param by the person
+     * @param id      made by whoever logged it, so that a repeated sending is recognised
+     * @param at      when it happened, not when it arrived
+     * @param by      the person
+     * @param entered when it was told; never earlier than it happened
      */
-    record Stamp(String id, Instant at, String by) {}
+    record Stamp(String id, Instant at, String by, Instant entered) {
+        /** Told so long afterwards, it is from memory. */
+        public static final Duration LATE = Duration.ofMinutes(15);
+
+        public Stamp {
+            entered = entered == null || entered.isBefore(at) ? at : entered;
+        }
+
+        /** Told as it happened. */
+        public Stamp(String id, Instant at, String by) {
+            this(id, at, by, at);
+        }
+
+        /** Whether it was told from memory, and not as it happened. */
+        public boolean late() {
+            return entered.isAfter(at.plus(LATE));
+        }
+
+        /** The same event, told at another time: a correction tells it anew. */
+        public Stamp enteredAt(Instant when) {
+            return new Stamp(id, at, by, when);
+        }
+    }
 
     /** The bed or a part on the scale; {@code part} is {@link #BED} or the part's id. */
     record WeighedIn(Stamp stamp, String part, Mass mass, String lot) implements BatchEvent {

@@ -33,16 +33,16 @@ final class CoolingLog {
         began = at;
     }
 
-    void read(Instant at, Temperature temperature) {
-        readings.add(new Reading(at, temperature));
+    void read(BatchEvent.Stamp stamp, Temperature temperature) {
+        readings.add(new Reading(stamp.at(), temperature, stamp.late()));
     }
 
     /** Brought to the boil again, which starts the clock anew. */
-    void reheated(Instant at, Temperature temperature) {
+    void reheated(BatchEvent.Stamp stamp, Temperature temperature) {
         reheats++;
         readings.clear();
-        read(at, temperature);
-        clockFrom(at);
+        read(stamp, temperature);
+        clockFrom(stamp.at());
     }
 
     /** Whether the last reading is as cold as the limits want it in the end. */

@@ -185,9 +185,9 @@ final class Replay {
         } else if (event instanceof BatchEvent.CoolingBegan) {
             cooling.began(at);
         } else if (event instanceof BatchEvent.CoolingRead e) {
-            cooling.read(at, e.temperature());
+            cooling.read(e.stamp(), e.temperature());
         } else if (event instanceof BatchEvent.Reheated e) {
-            cooling.reheated(at, e.temperature());
+            cooling.reheated(e.stamp(), e.temperature());
         } else if (event instanceof BatchEvent.Stored e) {
             stored = stored.plus(e.litres());
         } else if (event instanceof BatchEvent.Delivered e) {

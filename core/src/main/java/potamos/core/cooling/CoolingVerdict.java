@@ -30,9 +30,16 @@ public record CoolingVerdict(String profileId, List<StageVerdict> stages) {
         /** Projected to fail. */
         WILL_FAIL,
         PASSED,
+        /** Passed, but only by readings that were entered from memory: somebody has to vouch for them. */
+        PASSED_ON_LATE_ENTRIES,
         FAILED,
         /** The readings do not show it. */
-        NOT_SHOWN
+        NOT_SHOWN;
+
+        /** Whether the limits were kept, by whatever readings. */
+        public boolean passed() {
+            return this == PASSED || this == PASSED_ON_LATE_ENTRIES;
+        }
     }
 
     /**
@@ -51,7 +58,11 @@ public record CoolingVerdict(String profileId, List<StageVerdict> stages) {
             Optional<Instant> deadline,
             Optional<Instant> crossed,
             Optional<Instant> projected,
-            Outcome outcome) {}
+            Outcome outcome) {
+        private StageVerdict as(Outcome other) {
+            return new StageVerdict(stage, started, deadline, crossed, projected, other);
+        }
+    }
 
     /** A crossing inside a gap longer than this cannot be placed against a deadline within it. */
     private static final Duration LONGEST_GAP = Duration.ofMinutes(60);
@@ -65,8 +76,10 @@ public record CoolingVerdict(String profileId, List<StageVerdict> stages) {
                 return worst;
             }
         }
-        if (stages.stream().allMatch(s -> s.outcome() == Outcome.PASSED)) {
-            return Outcome.PASSED;
+        if (stages.stream().allMatch(s -> s.outcome().passed())) {
+            return stages.stream().allMatch(s -> s.outcome() == Outcome.PASSED)
+                    ? Outcome.PASSED
+                    : Outcome.PASSED_ON_LATE_ENTRIES;
         }
         return stages.stream().allMatch(s -> s.outcome() == Outcome.WAITING) ? Outcome.WAITING : Outcome.ON_COURSE;
     }
@@ -86,9 +99,13 @@ public record CoolingVerdict(String profileId, List<StageVerdict> stages) {
             Instant strained,
             Optional<Projection> projection,
             Instant now) {
+        List<Reading> asRead = readings.stream().filter(r -> !r.late()).toList();
         List<StageVerdict> stages = new ArrayList<>();
         for (LimitProfile.Stage stage : profile.stages()) {
-            stages.add(judge(stage, readings, strained, projection, now));
+            StageVerdict verdict = judge(stage, readings, strained, projection, now);
+            boolean byMemory = verdict.outcome() == Outcome.PASSED
+                    && judge(stage, asRead, strained, projection, now).outcome() != Outcome.PASSED;
+            stages.add(byMemory ? verdict.as(Outcome.PASSED_ON_LATE_ENTRIES) : verdict);
         }
         return new CoolingVerdict(profile.id(), stages);
     }

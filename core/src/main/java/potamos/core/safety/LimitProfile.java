@@ -2,6 +2,7 @@ package potamos.core.safety;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 
@@ -31,6 +32,9 @@ public record LimitProfile(
         int coldDays,
         int dayOfMaking) {
 
+    /** Begins the id of a profile that a kitchen has changed; its version follows. */
+    private static final String OWN = "own-";
+
     public LimitProfile {
         stages = List.copyOf(stages);
         if (stages.isEmpty()) {
@@ -48,6 +52,58 @@ public record LimitProfile(
                 throw Refusal.of("stages", "a stage of cooling runs downwards");
             }
         }
+    }
+
+    /**
+     * The profile that a kitchen works to from now on. One that is as published keeps its name; one that the kitchen has changed never goes under a
+     * published name, for a verdict must not quote what nobody has published: it has the name that the kitchen gave it, or one that says whose it is.
+     *
+     * @param kitchen its name
+     * @param before  the profile so far
+     */
+    public LimitProfile asOf(String kitchen, LimitProfile before) {
+        Optional<LimitProfile> namesake = shipped().stream()
+                .filter(published -> published.name().equals(name))
+                .findFirst();
+        if (namesake.filter(this::saysTheSame).isPresent()) {
+            return namesake.get();
+        }
+        boolean stillOwn = before.id().startsWith(OWN);
+        if (stillOwn
+                && before.saysTheSame(this)
+                && before.name().equals(name)
+                && before.source().equals(source)) {
+            return before;
+        }
+        int version = stillOwn ? Integer.parseInt(before.id().substring(OWN.length())) + 1 : 1;
+        String own = kitchen + ", own limits, version ";
+        boolean named = namesake.isEmpty() && !name.startsWith(own);
+        String changedFrom = shipped().stream()
+                .filter(published -> published.source().equals(source))
+                .findFirst()
+                .map(published -> "changed from " + published.name() + " (" + published.source() + ")")
+                .orElse(source);
+        return new LimitProfile(
+                OWN + version,
+                named ? name : own + version,
+                changedFrom,
+                stages,
+                hotHold,
+                coldStore,
+                reheat,
+                reheatWithin,
+                coldDays,
+                dayOfMaking);
+    }
+
+    private boolean saysTheSame(LimitProfile other) {
+        return stages.equals(other.stages)
+                && hotHold.equals(other.hotHold)
+                && coldStore.equals(other.coldStore)
+                && reheat.equals(other.reheat)
+                && reheatWithin.equals(other.reheatWithin)
+                && coldDays == other.coldDays
+                && dayOfMaking == other.dayOfMaking;
     }
 
     /** Where cooling ends. */

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeMap;
 import potamos.core.batch.DueAct;
 
 /** One cook, two hands: which acts of the coming time want both at once, and which of them gives way. */
@@ -13,6 +14,9 @@ public final class Hands {
 
     /** An act may be done so much before its time where that clears the way; nothing is strained before its rest is over. */
     private static final Duration EARLY = Duration.ofMinutes(8);
+
+    /** No act has both hands for longer. */
+    private static final Duration LONGEST = Duration.ofMinutes(12);
 
     private Hands() {}
 
@@ -39,7 +43,8 @@ public final class Hands {
     }
 
     /**
-     * Places every act that takes both hands; what is lost worst by waiting keeps its time, and of those what bears the shortest wait.
+     * Places every act that takes both hands; what is lost worst by waiting keeps its time, and of those what bears the shortest wait. More than can be
+     * done in the time looked at follows it one after another.
      *
      * @param wanted acts of all batches
      * @param now    nothing is placed before it
@@ -57,40 +62,80 @@ public final class Hands {
                         .thenComparing(w -> w.act().late())
                         .thenComparing(Wanted::batch))
                 .toList();
-        List<Placed> placed = new ArrayList<>();
+        Hour hour = new Hour(horizon);
         for (Wanted next : both) {
-            placed.add(place(next, placed, now));
+            hour.add(place(next, hour, now));
         }
-        placed.sort(Comparator.comparing(Placed::from));
-        return placed;
+        return hour.inOrder();
     }
 
-    private static Placed place(Wanted next, List<Placed> placed, Instant now) {
+    private static Placed place(Wanted next, Hour placed, Instant now) {
         Duration takes = takes(next.act().kind());
         Instant at = next.act().due().isBefore(now) ? now : next.act().due();
-        Optional<Placed> first = inTheWay(placed, next, at, takes);
+        Optional<Placed> first = placed.inTheWay(next, at, takes);
         if (first.isEmpty()) {
             return new Placed(next, at, takes, Optional.empty());
         }
         Instant after = at;
-        for (Optional<Placed> other = first; other.isPresent(); other = inTheWay(placed, next, after, takes)) {
+        for (Optional<Placed> other = first; other.isPresent(); other = placed.inTheWay(next, after, takes)) {
             after = other.get().until();
+            if (!after.isBefore(placed.end)) {
+                after = placed.afterAll(after);
+                break;
+            }
         }
         Instant before = first.get().from().minus(takes);
         boolean early = mayBeEarly(next.act().kind())
                 && !before.isBefore(now)
                 && !before.isBefore(next.act().due().minus(EARLY))
-                && inTheWay(placed, next, before, takes).isEmpty();
+                && placed.inTheWay(next, before, takes).isEmpty();
         Instant moved = next.act().lateAt(after) && early ? before : after;
         return new Placed(next, moved, takes, Optional.of(first.get().wanted()));
     }
 
-    /** Acts of one pot follow each other anyway; only another pot's are in the way. */
-    private static Optional<Placed> inTheWay(List<Placed> placed, Wanted next, Instant at, Duration takes) {
-        return placed.stream()
-                .filter(p -> !p.wanted().batch().equals(next.batch()))
-                .filter(p -> at.isBefore(p.until()) && p.from().isBefore(at.plus(takes)))
-                .min(Comparator.comparing(Placed::from));
+    /**
+     * The cook's time, as far as it is looked at. Acts lie in it by when they begin, so what could be in the way of another is found without looking at
+     * all of them: a kitchen with hundreds of pots asks this for every screen.
+     */
+    private static final class Hour {
+        private final Instant end;
+        private final TreeMap<Instant, List<Placed>> byBeginning = new TreeMap<>();
+        /** When the last of those is done that did not fit in. */
+        private Instant overflow;
+
+        private Hour(Instant end) {
+            this.end = end;
+            this.overflow = end;
+        }
+
+        private void add(Placed act) {
+            byBeginning.computeIfAbsent(act.from(), at -> new ArrayList<>()).add(act);
+            if (act.until().isAfter(overflow)) {
+                overflow = act.until();
+            }
+        }
+
+        /** Acts of one pot follow each other anyway; only another pot's are in the way. */
+        private Optional<Placed> inTheWay(Wanted next, Instant at, Duration takes) {
+            for (List<Placed> together : byBeginning
+                    .subMap(at.minus(LONGEST), false, at.plus(takes), false)
+                    .values()) {
+                for (Placed other : together) {
+                    if (!other.wanted().batch().equals(next.batch()) && at.isBefore(other.until())) {
+                        return Optional.of(other);
+                    }
+                }
+            }
+            return Optional.empty();
+        }
+
+        private Instant afterAll(Instant at) {
+            return overflow.isAfter(at) ? overflow : at;
+        }
+
+        private List<Placed> inOrder() {
+            return byBeginning.values().stream().flatMap(List::stream).toList();
+        }
     }
 
     private static boolean mayBeEarly(DueAct.Kind kind) {

@@ -27,7 +27,21 @@ public final class Planner {
 
     private static final Duration PORTIONING = Duration.ofMinutes(15);
 
+    /** Nothing is laid on days further ahead: no kitchen knows its hours by then. */
+    private static final Duration LONGEST_AHEAD = Duration.ofDays(60);
+
     private Planner() {}
+
+    /**
+     * Lets a moment pass that can be planned for.
+     *
+     * @throws Refusal on {@code field} when it is more than sixty days ahead
+     */
+    public static void unlessFarAhead(String field, Instant at, Instant now) {
+        if (at.isAfter(now.plus(LONGEST_AHEAD))) {
+            throw Refusal.of(field, "no more than sixty days ahead");
+        }
+    }
 
     /** Hours in which someone is in the kitchen. */
     public record Shift(Instant from, Instant to) {
@@ -116,12 +130,11 @@ public final class Planner {
      */
     public static Proposal backwards(List<Timeline.Part> parts, Instant readyBy, Instant now, List<Shift> shifts) {
         Duration whole = length(parts);
+        // Of the shifts that are long enough for the whole of it, each has its latest start as late as its end allows.
         Optional<Instant> latest = shifts.stream()
+                .filter(shift -> !earlier(shift.to(), readyBy)
+                        .isBefore(later(shift.from(), now).plus(whole)))
                 .map(shift -> earlier(shift.to(), readyBy).minus(whole))
-                .filter(start -> !start.isBefore(now))
-                .filter(start -> shifts.stream()
-                        .anyMatch(s ->
-                                !start.isBefore(s.from()) && !start.plus(whole).isAfter(s.to())))
                 .max(Comparator.naturalOrder());
         Timeline timeline = Timeline.startingAt(latest.orElse(now), parts);
         return Proposal.of(timeline, readyBy, shifts);
@@ -129,6 +142,10 @@ public final class Planner {
 
     private static Duration length(List<Timeline.Part> parts) {
         return parts.stream().map(Timeline.Part::length).reduce(Duration.ZERO, Duration::plus);
+    }
+
+    private static Instant later(Instant a, Instant b) {
+        return a.isAfter(b) ? a : b;
     }
 
     private static Instant earlier(Instant a, Instant b) {

@@ -54,6 +54,13 @@ public record BedKind(
      * @param roastedG after roasting
      */
     public record Scum(double rawG, double blanchedG, double roastedG) {
+        private static final double MOST_G_PER_KG = 200;
+
+        public Scum {
+            Refusal.unlessWithin("scumRawG", rawG, 0, MOST_G_PER_KG, "g/kg");
+            Refusal.unlessWithin("scumBlanchedG", blanchedG, 0, MOST_G_PER_KG, "g/kg");
+            Refusal.unlessWithin("scumRoastedG", roastedG, 0, MOST_G_PER_KG, "g/kg");
+        }
 
         /** Grams per kg for a preparation. */
         public double after(Preparation preparation) {

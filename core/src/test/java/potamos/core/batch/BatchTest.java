@@ -28,7 +28,7 @@ class BatchTest {
     private final List<BatchEvent> events = new ArrayList<>();
 
     private BatchState log(BatchEvent event) {
-        BatchState state = Batch.accept(plan, events, event, event.stamp().at());
+        BatchState state = Batch.accept(plan, events, event, event.stamp().at()).state();
         events.add(event);
         return state;
     }

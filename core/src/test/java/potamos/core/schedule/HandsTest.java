@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.LongStream;
@@ -134,5 +135,26 @@ class HandsTest {
                 assertThat(samePot || !meet).as("%s and %s", one, other).isTrue();
             }
         }
+    }
+
+    /** With so many pots there is more to do than anybody can; that it is said must not itself take a minute. */
+    @Test
+    void moreThanAnyoneCanDoFollowsOneAfterAnother() {
+        List<Hands.Wanted> wanted = new ArrayList<>();
+        for (int pot = 0; pot < 400; pot++) {
+            for (Kind kind : List.of(Kind.SKIM, Kind.TOP_UP, Kind.STRAIN, Kind.STORE, Kind.TURN)) {
+                wanted.add(want("pot " + pot, kind, pot % 50, 10, Cost.YIELD));
+            }
+        }
+        List<Hands.Placed> day = Hands.settle(wanted, NOW, HOUR);
+        assertThat(day).hasSameSizeAs(wanted).isSortedAccordingTo(Comparator.comparing(Hands.Placed::from));
+        Instant busyUntil = NOW;
+        for (Hands.Placed act : day) {
+            if (act.from().isAfter(NOW.plus(HOUR).plus(Duration.ofMinutes(12)))) {
+                assertThat(act.from()).isAfterOrEqualTo(busyUntil);
+                busyUntil = act.until();
+            }
+        }
+        assertThat(busyUntil).isAfter(NOW.plus(Duration.ofDays(2)));
     }
 }

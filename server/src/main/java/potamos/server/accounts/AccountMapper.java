@@ -23,18 +23,22 @@ public interface AccountMapper {
             String initials,
             String role,
             String units,
-            String passwordHash) {}
+            String passwordHash,
+            String passwordSetBy,
+            Instant passwordSetAt) {}
 
     @Insert("""
-            INSERT INTO account (id, kitchen_id, station_id, sign_in, name, initials, role, units, password_hash)
-            VALUES (#{id}, #{kitchenId}, #{stationId}, #{signIn}, #{name}, #{initials}, #{role}, #{units}, #{passwordHash})
+            INSERT INTO account (id, kitchen_id, station_id, sign_in, name, initials, role, units, password_hash,
+                                 password_set_by, password_set_at)
+            VALUES (#{id}, #{kitchenId}, #{stationId}, #{signIn}, #{name}, #{initials}, #{role}, #{units}, #{passwordHash},
+                    #{passwordSetBy}, #{passwordSetAt})
             """)
     void insert(Account account);
 
     /** Whoever only lists people has no use for hashes. */
     String ACCOUNTS = """
             SELECT a.id, a.kitchen_id, a.station_id, a.sign_in, a.name, a.initials, a.role,
-                   COALESCE(a.units, k.units) AS units, '' AS password_hash
+                   COALESCE(a.units, k.units) AS units, '' AS password_hash, a.password_set_by, a.password_set_at
             FROM account a JOIN kitchen k ON k.id = a.kitchen_id
             """;
 
@@ -57,8 +61,12 @@ public interface AccountMapper {
     @Select("SELECT pin_hash FROM account WHERE id = #{id} AND kitchen_id = #{kitchenId} AND pin_hash IS NOT NULL")
     Optional<String> pinHash(String id, String kitchenId);
 
-    @Update("UPDATE account SET password_hash = #{passwordHash} WHERE id = #{id}")
-    void setPassword(String id, String passwordHash);
+    /** A password chosen by oneself has nobody who set it. A PIN ends with the password that it was set under. */
+    @Update("""
+            UPDATE account SET password_hash = #{passwordHash}, password_set_by = #{by}, password_set_at = #{at}, pin_hash = NULL
+            WHERE id = #{id}
+            """)
+    void setPassword(String id, String passwordHash, String by, Instant at);
 
     @Update("""
             UPDATE account SET left_at = #{at}, password_hash = #{passwordHash}, pin_hash = NULL WHERE id = #{id}
@@ -71,15 +79,21 @@ public interface AccountMapper {
     @Update("UPDATE account SET units = #{units} WHERE id = #{id}")
     void setUnits(String id, String units);
 
-    @Insert("INSERT INTO failed_sign_in (sign_in, address, at) VALUES (#{signIn}, #{address}, #{at})")
-    void insertFailure(String signIn, String address, Instant at);
+    /** What was tried so far, and when last; {@code tries} may be 0. */
+    record Tried(int tries, Instant lastAt) {}
 
-    @Select("SELECT COUNT(*) FROM failed_sign_in WHERE sign_in = #{signIn} AND at > #{since}")
-    int failuresOf(String signIn, Instant since);
+    /** Makes sure that there is a row to hold. */
+    @Insert(
+            "INSERT INTO sign_in_try (what, tries, last_at) VALUES (#{what}, 0, #{at}) ON DUPLICATE KEY UPDATE what = what")
+    void beginTries(String what, Instant at);
 
-    @Select("SELECT COUNT(*) FROM failed_sign_in WHERE address = #{address} AND at > #{since}")
-    int failuresFrom(String address, Instant since);
+    /** Holds the row until the transaction ends: tries are counted one after another. */
+    @Select("SELECT tries, last_at FROM sign_in_try WHERE what = #{what} FOR UPDATE")
+    Tried holdTries(String what);
 
-    @Delete("DELETE FROM failed_sign_in WHERE sign_in = #{signIn} OR at < #{before}")
-    void forgetFailures(String signIn, Instant before);
+    @Update("UPDATE sign_in_try SET tries = #{tries}, last_at = #{at} WHERE what = #{what}")
+    void setTries(String what, int tries, Instant at);
+
+    @Delete("DELETE FROM sign_in_try WHERE what = #{what} OR last_at < #{before}")
+    void forgetTries(String what, Instant before);
 }

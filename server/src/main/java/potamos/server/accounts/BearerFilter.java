@@ -17,6 +17,7 @@ import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.web.filter.OncePerRequestFilter;
+import potamos.server.problems.Problems;
 
 /** Reads the bearer token of a request and lets in whoever it belongs to. */
 public final class BearerFilter extends OncePerRequestFilter {
@@ -64,8 +65,6 @@ public final class BearerFilter extends OncePerRequestFilter {
         response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
         response.setHeader(HttpHeaders.WWW_AUTHENTICATE, "Bearer");
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.getWriter()
-                .write("{\"type\":\"urn:potamos:problem:unknown-token\",\"status\":401,\"detail\":\"" + detail
-                        + "\",\"fields\":{}}");
+        response.getWriter().write(Problems.written(response.getStatus(), "unknown-token", detail));
     }
 }

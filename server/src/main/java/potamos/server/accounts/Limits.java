@@ -10,10 +10,14 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.Semaphore;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessException;
@@ -22,18 +26,20 @@ import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
+import potamos.server.problems.Problems;
 
 /**
- * Limits on how large and how often: no body above a quarter of a megabyte, or eight for a photo; no session above forty requests a second for long, no
- * program or device above twenty.
+ * Limits on how often and how many at once: no session above forty requests a second for long, no program or device above twenty, none with more than a
+ * dozen at once. Counted by each instance for itself: it is its own machine that they protect.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 10)
 class Limits extends OncePerRequestFilter {
 
-    private static final long LARGEST_BODY = 256 * 1024;
-    private static final long LARGEST_PHOTO = 8 * 1024 * 1024;
-    private static final Pattern PHOTO = Pattern.compile("/api/batches/[0-9a-f-]{36}/photos/[0-9a-f-]{36}");
+    /** A screen asks half a dozen things at once; half of what the bulkhead lets in is the most for one of them. */
+    private static final int AT_ONCE = 12;
+
+    private static final int AT_ONCE_FROM_AN_ADDRESS = 48;
     private static final int BURST = 400;
     private static final int A_SECOND = 40;
 
@@ -49,9 +55,11 @@ class Limits extends OncePerRequestFilter {
 
     private static final class Caller {
         private final Bucket bucket;
+        private final Semaphore atOnce;
         private volatile boolean letIn;
 
-        private Caller(int burst, int aSecond) {
+        private Caller(int burst, int aSecond, int most) {
+            atOnce = new Semaphore(most);
             bucket = Bucket.builder()
                     .addLimit(limit -> limit.capacity(burst).refillGreedy(aSecond, Duration.ofSeconds(1)))
                     .build();
@@ -66,13 +74,7 @@ class Limits extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        boolean photo = PHOTO.matcher(request.getServletPath()).matches();
-        if (request.getContentLengthLong() > (photo ? LARGEST_PHOTO : LARGEST_BODY)) {
-            String most = photo ? "More than 8 MB in one photo." : "More than 256 kB in one request.";
-            refuse(response, 413, "too-large", most);
-        } else if (request.getHeader(HttpHeaders.TRANSFER_ENCODING) != null) {
-            refuse(response, 411, "length-required", "Say how long the request is.");
-        } else if (request.getServletPath().startsWith("/api/")) {
+        if (request.getServletPath().startsWith("/api/")) {
             limited(request, response, chain);
         } else {
             answer(request, response, chain);
@@ -84,18 +86,34 @@ class Limits extends OncePerRequestFilter {
             throws ServletException, IOException {
         Optional<Caller> caller = caller(request);
         boolean known = caller.map(c -> c.letIn).orElse(false);
-        boolean may = caller.map(c -> c.bucket.tryConsume(1)).orElse(true)
-                && (known || address(request).bucket.tryConsume(1));
-        if (!may) {
-            response.setHeader(HttpHeaders.RETRY_AFTER, "1");
-            refuse(response, 429, "too-many", "Too many requests; wait a second.");
+        List<Caller> counted = Stream.concat(caller.stream(), known ? Stream.empty() : Stream.of(address(request)))
+                .toList();
+        if (!counted.stream().allMatch(c -> c.bucket.tryConsume(1))) {
+            tellToWait(response);
             return;
         }
-        answer(request, response, chain);
+        List<Caller> entered = new ArrayList<>();
+        try {
+            for (Caller each : counted) {
+                if (!each.atOnce.tryAcquire()) {
+                    tellToWait(response);
+                    return;
+                }
+                entered.add(each);
+            }
+            answer(request, response, chain);
+        } finally {
+            entered.forEach(each -> each.atOnce.release());
+        }
         boolean letIn = response.getStatus() < 400 && !OPEN.contains(request.getServletPath());
         if (letIn || response.getStatus() == HttpServletResponse.SC_UNAUTHORIZED) {
             caller.ifPresent(c -> c.letIn = letIn);
         }
+    }
+
+    private static void tellToWait(HttpServletResponse response) throws IOException {
+        response.setHeader(HttpHeaders.RETRY_AFTER, "1");
+        refuse(response, 429, "too-many", "Too many requests; wait a second.");
     }
 
     private static void answer(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -114,17 +132,20 @@ class Limits extends OncePerRequestFilter {
         if (PROGRAM.matcher(request.getServletPath()).matches()
                 && request.getMethod().equals("POST")) {
             return Optional.ofNullable(request.getHeader(HttpHeaders.AUTHORIZATION))
-                    .map(token -> callers.get(key("token ", token), k -> new Caller(PROGRAM_BURST, PROGRAM_A_SECOND)));
+                    .map(token -> callers.get(
+                            key("token ", token), k -> new Caller(PROGRAM_BURST, PROGRAM_A_SECOND, AT_ONCE)));
         }
         Cookie[] cookies = request.getCookies() == null ? new Cookie[0] : request.getCookies();
         return Arrays.stream(cookies)
                 .filter(cookie -> cookie.getName().equals("potamos"))
                 .findFirst()
-                .map(cookie -> callers.get(key("screen ", cookie.getValue()), k -> new Caller(BURST, A_SECOND)));
+                .map(cookie ->
+                        callers.get(key("screen ", cookie.getValue()), k -> new Caller(BURST, A_SECOND, AT_ONCE)));
     }
 
     private Caller address(HttpServletRequest request) {
-        return callers.get("from " + request.getRemoteAddr(), k -> new Caller(BURST, A_SECOND));
+        return callers.get(
+                "from " + request.getRemoteAddr(), k -> new Caller(BURST, A_SECOND, AT_ONCE_FROM_AN_ADDRESS));
     }
 
     private static String key(String kind, String value) {
@@ -135,8 +156,6 @@ class Limits extends OncePerRequestFilter {
             throws IOException {
         response.setStatus(status);
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.getWriter()
-                .write("{\"type\":\"urn:potamos:problem:%s\",\"status\":%d,\"detail\":\"%s\",\"fields\":{}}"
-                        .formatted(type, status, detail));
+        response.getWriter().write(Problems.written(status, type, detail));
     }
 }

@@ -22,10 +22,14 @@ public record Person(
         Signature signature)
         implements AuthenticatedPrincipal, Serializable {
 
+    private static final String NOT_OF_THE_ROLE = "Your role does not include that. Ask the stock cook or the chef.";
+
     /** How it is known who somebody is. */
     public enum Signature {
         /** Signed in. */
         PASSWORD,
+        /** Signed in with a password that somebody else has set: may choose their own, and nothing else. */
+        ONCE,
         /** Signed at a tablet that several share: for the work at the pots, not for the kitchen's equipment and figures. */
         PIN,
         /** A shared tablet at which nobody has signed: it may look, and do nothing. */
@@ -45,6 +49,7 @@ public record Person(
     public boolean may(Role.Right right) {
         boolean signedFor = switch (signature) {
             case PASSWORD -> true;
+            case ONCE -> false;
             case PIN -> right != Role.Right.SET_UP;
             case NOBODY -> right == Role.Right.READ;
         };
@@ -60,17 +65,27 @@ public record Person(
         return new Person(id, kitchenId, stationId, name, initials, role, units, other);
     }
 
+    /**
+     * Asks to look: at the kitchen, or, from a station, at what is the station's own.
+     *
+     * @throws Forbidden when this person may not, or has not signed for it
+     */
+    public void requireALook() {
+        require(stationId == null ? Role.Right.READ : Role.Right.ASK);
+    }
+
     /** @throws Forbidden when this person's role does not include it, or they have not signed for it */
     public void require(Role.Right right) {
         if (may(right)) {
             return;
         }
-        if (role.may(right) || signature == Signature.NOBODY) {
-            throw new Forbidden(
-                    signature == Signature.PIN
-                            ? "A PIN does not sign for that. Sign in with your password."
-                            : "Nobody has signed at this tablet. Sign with your PIN.");
-        }
-        throw new Forbidden("Your role does not include that. Ask the stock cook or the chef.");
+        boolean theirs = role.may(right);
+        throw new Forbidden(
+                switch (signature) {
+                    case NOBODY -> "Nobody has signed at this tablet. Sign with your PIN.";
+                    case ONCE -> "Choose your own password first; the one you came with was for one sign-in.";
+                    case PIN -> theirs ? "A PIN does not sign for that. Sign in with your password." : NOT_OF_THE_ROLE;
+                    case PASSWORD -> NOT_OF_THE_ROLE;
+                });
     }
 }

@@ -2,6 +2,7 @@ package potamos.server.accounts;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -17,9 +18,8 @@ import potamos.server.problems.TooMany;
 @Service
 public class Pins {
 
-    private static final String TOO_MANY =
-            "Too many tries with that PIN. Wait a quarter of an hour, or sign in with the password.";
-    private static final int MOST_FAILURES = 5;
+    private static final String TOO_MANY = "Too many tries with that PIN. Wait a while, or sign in with the password.";
+    private static final int FREE_TRIES = 5;
     private static final int SHORTEST = 4;
     private static final int LONGEST = 8;
 
@@ -39,7 +39,7 @@ public class Pins {
     /**
      * Sets one's own PIN.
      *
-     * @param pin 4 to 8 digits, not all the same
+     * @param pin 4 to 8 digits, no run and no repeat
      */
     @Transactional
     public void set(Person person, String pin) {
@@ -50,10 +50,23 @@ public class Pins {
         if (!pin.matches("\\d{" + SHORTEST + "," + LONGEST + "}")) {
             throw Refusal.outside("pin", "digits only", SHORTEST, LONGEST, "digits");
         }
-        if (pin.chars().distinct().count() == 1) {
-            throw Refusal.of("pin", "not the same digit over and over");
+        if (isRun(pin) || isRepeat(pin)) {
+            throw Refusal.of("pin", "no run of digits, and none over and over: those are tried first");
         }
         mapper.setPin(person.id(), encoder.encode(pin));
+    }
+
+    /** Each digit as far from the one before: 1234, 8642, 7777. */
+    private static boolean isRun(String pin) {
+        int step = pin.charAt(1) - pin.charAt(0);
+        return IntStream.range(1, pin.length()).allMatch(i -> pin.charAt(i) - pin.charAt(i - 1) == step);
+    }
+
+    /** The same digits over and over: 1212, 123123. */
+    private static boolean isRepeat(String pin) {
+        return IntStream.rangeClosed(1, pin.length() / 2)
+                .filter(length -> pin.length() % length == 0)
+                .anyMatch(length -> pin.equals(pin.substring(0, length).repeat(pin.length() / length)));
     }
 
     /** Everybody of the kitchen who has a PIN. */
@@ -72,16 +85,14 @@ public class Pins {
      * @throws Refusal on {@code pin} when it is not theirs, or they have none
      */
     public Person sign(Person at, String personId, String pin, String address, Instant now) {
-        String name = "pin " + personId.substring(0, Math.min(36, personId.length()));
-        tries.at(name, MOST_FAILURES, now, TOO_MANY);
+        String here = tries.count("pin", personId, address, FREE_TRIES, now, TOO_MANY);
         boolean right = mapper.pinHash(personId, at.kitchenId())
                 .filter(hash -> encoder.matches(pin, hash))
                 .isPresent();
         if (!right) {
-            tries.failed(name, address, now);
             throw Refusal.of("pin", "that is not the PIN");
         }
-        tries.succeeded(name, now);
+        tries.succeeded(here, now);
         AccountMapper.Account account = mapper.byId(personId, at.kitchenId()).orElseThrow();
         return Accounts.person(account).by(Person.Signature.PIN);
     }

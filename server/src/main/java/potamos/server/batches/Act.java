@@ -20,6 +20,8 @@ import potamos.core.quantity.Volume;
  * @param id        made by the screen, a UUID; sending it again changes nothing
  * @param kind      as events are named: {@code weighed-in}, {@code skimmed}, {@code topped-up}, …
  * @param at        when it happened
+ * @param sentAt    what the sender's clock, by which {@code at} goes, says as it sends; an act from a clock that is wrong is put right by how far it is
+ *                  off. Nothing: {@code at} stands as it is
  * @param part      the bed or a part, for weighing and adding
  * @param corrects  the id of the entry that a {@code corrected} or {@code withdrawn} names
  * @param step      the phase of the procedure, from 0, for what is done before the water
@@ -34,6 +36,7 @@ public record Act(
 
         @NotBlank @Size(max = 30) String kind,
         @NotNull Instant at,
+        Instant sentAt,
         @Size(max = 60) String part,
         Double litres,
         Double kg,
@@ -51,15 +54,25 @@ public record Act(
         @Size(max = 36) String stationId,
         @Size(max = 36) String callId) {
 
+    /** So long may an act be under way; what is further off than that is a clock. */
+    private static final Duration ON_ITS_WAY = Duration.ofSeconds(20);
+
     /**
      * The event that this act is.
      *
      * @param by     initials of the person
      * @param target the event that a correction is of; null otherwise
+     * @param now    the kitchen's clock
      * @throws Refusal with the field that is missing or out of range
      */
-    BatchEvent event(String by, BatchEvent target) {
-        return event(kind, new Stamp(id, at, by), target);
+    BatchEvent event(String by, BatchEvent target, Instant now) {
+        return event(kind, new Stamp(id, happened(now), by, now), target);
+    }
+
+    /** When it happened, on the kitchen's clock. */
+    private Instant happened(Instant now) {
+        Duration off = sentAt == null ? Duration.ZERO : Duration.between(sentAt, now);
+        return off.abs().compareTo(ON_ITS_WAY) < 0 ? at : at.plus(off);
     }
 
     private BatchEvent event(String what, Stamp stamp, BatchEvent target) {
@@ -114,7 +127,7 @@ public record Act(
             throw Refusal.of("corrects", "there is no such entry in this batch");
         }
         String kindOfTarget = EventView.kind(target);
-        BatchEvent replacement = event(kindOfTarget, target.stamp(), null);
+        BatchEvent replacement = event(kindOfTarget, target.stamp().enteredAt(stamp.entered()), null);
         return new BatchEvent.Corrected(stamp, target.stamp().id(), replacement, text());
     }
 

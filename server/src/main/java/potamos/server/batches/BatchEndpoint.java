@@ -19,9 +19,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
+import potamos.core.quantity.Refusal;
 import potamos.core.schedule.Hands;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
@@ -37,6 +39,7 @@ import tools.jackson.databind.json.JsonMapper;
 class BatchEndpoint {
 
     private static final int LATEST = 40;
+    private static final int LONGEST_WORDS = 80;
     private static final Duration HANDS_AHEAD = Duration.ofHours(1);
 
     /** The range at a moment. */
@@ -76,6 +79,7 @@ class BatchEndpoint {
             @Valid @NotNull ChargeRequest charge) {}
 
     private final Batches batches;
+    private final AcceptedPlans plans;
     private final BatchPages pages;
     private final KitchenClock clock;
     private final Hob hob;
@@ -85,10 +89,18 @@ class BatchEndpoint {
     /** After an act every screen of a kitchen asks at once, and all are told the same, written out once; what moves by itself moves on within a second. */
     private final BetweenChanges<byte[]> ranges;
 
-    BatchEndpoint(Batches batches, BatchPages pages, KitchenClock clock, Changes changes, Hob hob, JsonMapper json) {
+    BatchEndpoint(
+            Batches batches,
+            AcceptedPlans plans,
+            BatchPages pages,
+            KitchenClock clock,
+            Changes changes,
+            Hob hob,
+            JsonMapper json) {
         this.hob = hob;
         this.json = json;
         this.batches = batches;
+        this.plans = plans;
         this.pages = pages;
         this.clock = clock;
         this.ranges = new BetweenChanges<>(changes, Duration.ofSeconds(1));
@@ -125,9 +137,16 @@ class BatchEndpoint {
                 .toList();
     }
 
+    /** Up to forty batches, latest first: those numbered below {@code before}, with these words in the formula's name or this number. */
     @GetMapping("/api/batches")
-    List<Summary> latest(@AuthenticationPrincipal Person person) {
-        return batches.latest(person, LATEST).stream()
+    List<Summary> latest(
+            @AuthenticationPrincipal Person person,
+            @RequestParam(defaultValue = "2147483647") int before,
+            @RequestParam(defaultValue = "") String words) {
+        if (words.length() > LONGEST_WORDS) {
+            throw Refusal.outside("words", "too long to look for", 0, LONGEST_WORDS, "characters");
+        }
+        return batches.latest(person, before, words, LATEST).stream()
                 .map(loaded -> new Summary(
                         loaded.row().id(),
                         loaded.row().number(),
@@ -143,7 +162,7 @@ class BatchEndpoint {
 
     @PostMapping("/api/batches")
     ResponseEntity<BatchView.Page> accept(@AuthenticationPrincipal Person person, @Valid @RequestBody Acceptance body) {
-        String id = batches.accept(person, body.id(), body.callId(), body.charge());
+        String id = plans.accept(person, body.id(), body.callId(), body.charge());
         return ResponseEntity.status(HttpStatus.CREATED).body(pages.of(person, id));
     }
 
@@ -154,8 +173,7 @@ class BatchEndpoint {
 
     @PostMapping("/api/batches/{id}/acts")
     BatchView.Page log(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Act act) {
-        batches.log(person, id, act);
-        return pages.of(person, id);
+        return pages.after(person, id, batches.log(person, id, act));
     }
 
     /** Another burner for the vessel. */

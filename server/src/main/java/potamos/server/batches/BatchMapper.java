@@ -39,6 +39,14 @@ interface BatchMapper {
             SELECT id, kitchen_id, number, call_id, vessel_id, burner_id, plan, accepted_by, accepted_at, stage FROM batch
             """;
 
+    /** The same without their plans, which are large and kept in memory. */
+    String BATCHES_WITHOUT_PLANS = """
+            SELECT id, kitchen_id, number, call_id, vessel_id, burner_id, NULL AS plan, accepted_by, accepted_at, stage FROM batch
+            """;
+
+    @Select("SELECT plan FROM batch WHERE id = #{id}")
+    String plan(String id);
+
     @Select("SELECT COALESCE(MAX(number), 0) + 1 FROM batch WHERE kitchen_id = #{kitchenId}")
     int nextNumber(String kitchenId);
 
@@ -63,17 +71,18 @@ interface BatchMapper {
             """)
     Optional<BatchRow> hold(String id, String kitchenId);
 
-    @Select(BATCHES + """
+    @Select(BATCHES_WITHOUT_PLANS + """
              WHERE kitchen_id = #{kitchenId} AND stage NOT IN ('ON_SHELF', 'DONE', 'ABANDONED')
             ORDER BY number
             """)
     List<BatchRow> open(String kitchenId);
 
-    @Select(BATCHES + """
-             WHERE kitchen_id = #{kitchenId}
+    @Select(BATCHES_WITHOUT_PLANS + """
+             WHERE kitchen_id = #{kitchenId} AND number < #{before}
+              AND (#{words} = '' OR number = #{number} OR LOCATE(#{words}, formula_name) > 0)
             ORDER BY number DESC LIMIT #{most}
             """)
-    List<BatchRow> latest(String kitchenId, int most);
+    List<BatchRow> latest(String kitchenId, int before, String words, int number, int most);
 
     @Update("UPDATE batch SET burner_id = #{burnerId} WHERE id = #{id} AND kitchen_id = #{kitchenId}")
     int moveTo(String id, String kitchenId, String burnerId);
@@ -92,6 +101,20 @@ interface BatchMapper {
 
     @Select("SELECT batch_id FROM batch_event WHERE id = #{id}")
     Optional<String> batchOfEvent(String id);
+
+    /** The latest entry of each of these batches that has one. */
+    @Select("""
+            <script>
+            SELECT e.batch_id, e.id FROM batch_event e
+            JOIN (SELECT batch_id, MAX(seq) AS seq FROM batch_event WHERE batch_id IN
+              <foreach collection="batchIds" item="id" open="(" separator="," close=")">#{id}</foreach>
+              GROUP BY batch_id) latest ON latest.batch_id = e.batch_id AND latest.seq = e.seq
+            </script>
+            """)
+    List<Head> latestEvents(List<String> batchIds);
+
+    /** The latest entry of a batch. */
+    record Head(String batchId, String id) {}
 
     /** The id of the latest entry; empty before the first. */
     @Select("SELECT id FROM batch_event WHERE batch_id = #{batchId} ORDER BY seq DESC LIMIT 1")

@@ -161,7 +161,8 @@ final class BatchView {
             double deliveredL,
             double discardedL,
             @NotNull List<EventView> events,
-            Optional<String> lotId) {}
+            Optional<String> lotId,
+            Optional<InsertedView> inserted) {}
 
     static Card card(Batches.Loaded loaded) {
         Plan plan = loaded.plan();
@@ -199,7 +200,8 @@ final class BatchView {
                 state.shelf().left().litres());
     }
 
-    static Page page(Batches.Loaded loaded, Optional<CallRef> call, Optional<String> lotId) {
+    static Page page(
+            Batches.Loaded loaded, Optional<CallRef> call, Optional<String> lotId, Optional<InsertedView> inserted) {
         Plan plan = loaded.plan();
         BatchState state = loaded.state();
         var run = plan.charge().run();
@@ -254,7 +256,8 @@ final class BatchView {
                 state.shelf().delivered().litres(),
                 state.shelf().discarded().plus(state.shelf().spoiled()).litres(),
                 EventView.all(loaded.events()),
-                lotId);
+                lotId,
+                inserted);
     }
 
     private static PotView pot(Plan plan, BatchState state) {

@@ -3,6 +3,7 @@ package potamos.server.batches;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,14 +14,10 @@ import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.Plan;
 import potamos.core.quantity.Refusal;
-import potamos.core.quantity.Volume;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
-import potamos.server.charges.ChargeRequest;
-import potamos.server.charges.Planning;
-import potamos.server.charges.VesselsInUse;
 import potamos.server.coldside.Shelf;
 import potamos.server.devices.Devices;
 import potamos.server.kitchen.Kitchens;
@@ -30,7 +27,7 @@ import potamos.server.problems.Forbidden;
 import potamos.server.problems.NotFound;
 import potamos.server.stations.Calls;
 
-/** Accepts plans and logs acts. Each act is one transaction: the event, what it changes in the tables made from events, and the note to the screens. */
+/** Logs acts, and says how batches stand. Each act is one transaction: the event, what it changes in the tables made from events, and the note to the screens. */
 @Service
 public class Batches {
 
@@ -38,10 +35,8 @@ public class Batches {
     private static final int MOST_EVENTS = 2000;
 
     private final BatchMapper mapper;
-    private final Planning planning;
     private final Calls calls;
     private final Kitchens kitchens;
-    private final VesselsInUse vessels;
     private final Devices devices;
     private final Shelf shelf;
     private final Changes changes;
@@ -51,10 +46,8 @@ public class Batches {
 
     Batches(
             BatchMapper mapper,
-            Planning planning,
             Calls calls,
             Kitchens kitchens,
-            VesselsInUse vessels,
             Devices devices,
             Shelf shelf,
             Changes changes,
@@ -62,10 +55,8 @@ public class Batches {
             Json json,
             Histories histories) {
         this.mapper = mapper;
-        this.planning = planning;
         this.calls = calls;
         this.kitchens = kitchens;
-        this.vessels = vessels;
         this.devices = devices;
         this.shelf = shelf;
         this.changes = changes;
@@ -76,6 +67,9 @@ public class Batches {
 
     /** A batch as it stands, for whoever needs no more. */
     public record Standing(Plan plan, BatchState state) {}
+
+    /** An act that went in among others which happened after it: how the batch stood without it, and with it. */
+    record Inserted(Instant at, BatchState before, BatchState after) {}
 
     /** A batch that somebody has to look after. */
     public record OpenBatch(String id, int number, Standing standing) {}
@@ -89,82 +83,24 @@ public class Batches {
             Optional<Devices.Device> probe) {}
 
     /**
-     * Accepts a plan: freezes it and takes the vessel.
-     *
-     * @param id made by the client; accepting twice with the same one accepts once
-     * @throws Refusal  when the charge does not fit its vessel
-     * @throws Conflict when the vessel is in use or the call is being made already
-     */
-    @Transactional
-    public String accept(Person person, String id, String callId, ChargeRequest request) {
-        person.require(Right.PLAN);
-        String kitchenId = person.kitchenId();
-        if (mapper.byId(id, kitchenId).isPresent()) {
-            return id;
-        }
-        if (request.readyBy() == null) {
-            throw Refusal.of("readyBy", "when is it wanted");
-        }
-        mapper.holdKitchen(kitchenId);
-        Planning.Proposed proposed = planning.propose(kitchenId, request);
-        String vesselId = kitchens.hold(kitchenId, proposed.vessel().id()).id();
-        if (vessels.of(kitchenId).contains(vesselId)) {
-            throw new Conflict(
-                    "vesselId",
-                    proposed.vessel().name() + " is in use. Choose another vessel, or wait until it is strained.");
-        }
-        double called = request.goal() == ChargeRequest.GoalKind.LITRES && request.value() != null
-                ? request.value()
-                : proposed.charge().forecast().yield().mid();
-        if (callId != null) {
-            Calls.Call call = calls.of(person, callId);
-            if (call.status() == Calls.Status.WITHDRAWN || call.status() == Calls.Status.MET) {
-                throw new Conflict(
-                        "callId",
-                        "That call is " + call.status().name().toLowerCase(java.util.Locale.ROOT) + " already.");
-            }
-            if (call.batchId().isPresent()) {
-                throw new Conflict("callId", "That call is being made already.");
-            }
-            called = call.litres();
-        }
-        Plan plan = planning.plan(proposed, request.readyBy(), Volume.ofLitres(called));
-        mapper.insert(new BatchMapper.BatchRow(
-                id,
-                kitchenId,
-                mapper.nextNumber(kitchenId),
-                callId,
-                vesselId,
-                proposed.burner().id(),
-                json.write(plan),
-                person.id(),
-                plan.accepted(),
-                Batch.replay(plan, List.of(), plan.accepted()).stage().name()));
-        changes.note(kitchenId, "batches", id);
-        if (callId != null) {
-            changes.note(kitchenId, "calls", callId);
-        }
-        return id;
-    }
-
-    /**
      * Logs an act. A repeated sending of the same act changes nothing and answers as the first did.
      *
      * @throws Refusal   when it makes no sense, with field, reason and range
      * @throws Forbidden when this person may not do that
      */
     @Transactional
-    public void log(Person person, String batchId, Act act) {
+    public Optional<Inserted> log(Person person, String batchId, Act act) {
         BatchMapper.BatchRow row = hold(person, batchId);
-        if (!known(batchId, act.id())) {
-            List<Logged> logged = histories.of(row.id());
-            BatchEvent target = logged.stream()
-                    .map(Logged::event)
-                    .filter(e -> e.stamp().id().equals(act.corrects()))
-                    .findFirst()
-                    .orElse(null);
-            take(person, row, logged, act.event(person.initials(), target));
+        if (known(batchId, act.id())) {
+            return Optional.empty();
         }
+        List<Logged> logged = histories.of(row.id());
+        BatchEvent target = logged.stream()
+                .map(Logged::event)
+                .filter(e -> e.stamp().id().equals(act.corrects()))
+                .findFirst()
+                .orElse(null);
+        return take(person, row, logged, act.event(person.initials(), target, clock.instant()));
     }
 
     /** The same for an act that is an event already. */
@@ -201,7 +137,7 @@ public class Batches {
         return already.isPresent();
     }
 
-    private void take(Person person, BatchMapper.BatchRow row, List<Logged> logged, BatchEvent event) {
+    private Optional<Inserted> take(Person person, BatchMapper.BatchRow row, List<Logged> logged, BatchEvent event) {
         Instant now = clock.instant();
         Instant at = event.stamp().at();
         if (at.isAfter(now.plus(CLOCKS_MAY_DIFFER))) {
@@ -216,7 +152,7 @@ public class Batches {
         checkDelivery(person, plan, event);
         Instant told = at.isAfter(now) ? at : now;
         List<BatchEvent> events = new ArrayList<>(Logged.events(logged));
-        BatchState after = Batch.accept(plan, events, event, told);
+        Batch.Accepted accepted = Batch.accept(plan, events, event, told);
         mapper.insertEvent(new BatchMapper.EventRow(
                 row.id(),
                 logged.size() + 1,
@@ -228,11 +164,12 @@ public class Batches {
                 person.id(),
                 person.name()));
         events.add(event);
-        project(row, plan, events, after);
+        project(row, plan, events, accepted.state());
         changes.note(person.kitchenId(), "batches", row.id());
         if (event instanceof BatchEvent.Delivered delivered && !delivered.call().isEmpty()) {
             changes.note(person.kitchenId(), "calls", delivered.call());
         }
+        return accepted.before().map(before -> new Inserted(at, before, accepted.state()));
     }
 
     /** A delivery goes to a station of this kitchen, against a call of that station, and never brings what the call leaves out. */
@@ -282,6 +219,20 @@ public class Batches {
         return new Standing(loaded.plan(), loaded.state());
     }
 
+    /** How a batch stood when the last entry was made: the same however often, and by whomever, it is asked. */
+    @Transactional(readOnly = true)
+    Loaded asRecorded(Person person, String batchId) {
+        person.require(Right.READ);
+        BatchMapper.BatchRow row = mapper.byId(batchId, person.kitchenId()).orElseThrow(() -> new NotFound("batch"));
+        Plan plan = histories.plan(row);
+        List<Logged> logged = histories.of(row.id());
+        Instant last = logged.stream()
+                .map(Logged::recordedAt)
+                .max(Comparator.naturalOrder())
+                .orElse(plan.accepted());
+        return new Loaded(row, plan, logged, Batch.replay(plan, Logged.events(logged), last), Optional.empty());
+    }
+
     @Transactional(readOnly = true)
     Loaded whole(Person person, String batchId) {
         person.require(Right.READ);
@@ -312,9 +263,7 @@ public class Batches {
     List<Loaded> open(Person person) {
         person.require(Right.READ);
         Map<String, Devices.Device> probes = devices.probesByVessel(person.kitchenId());
-        return mapper.open(person.kitchenId()).stream()
-                .map(row -> loaded(row, probes))
-                .toList();
+        return loaded(mapper.open(person.kitchenId()), probes);
     }
 
     /** The same for whoever needs no more than how they stand. */
@@ -326,16 +275,27 @@ public class Batches {
     }
 
     @Transactional(readOnly = true)
-    List<Loaded> latest(Person person, int most) {
+    List<Loaded> latest(Person person, int before, String words, int most) {
         person.require(Right.READ);
-        return mapper.latest(person.kitchenId(), most).stream()
-                .map(row -> loaded(row, Map.of()))
+        String sought = words.trim();
+        int number = sought.matches("[0-9]{1,9}") ? Integer.parseInt(sought) : -1;
+        return loaded(mapper.latest(person.kitchenId(), before, sought, number, most), Map.of());
+    }
+
+    private List<Loaded> loaded(List<BatchMapper.BatchRow> rows, Map<String, Devices.Device> probes) {
+        Map<String, List<Logged>> logged =
+                histories.of(rows.stream().map(BatchMapper.BatchRow::id).toList());
+        return rows.stream()
+                .map(row -> loaded(row, logged.get(row.id()), probes))
                 .toList();
     }
 
     private Loaded loaded(BatchMapper.BatchRow row, Map<String, Devices.Device> probes) {
+        return loaded(row, histories.of(row.id()), probes);
+    }
+
+    private Loaded loaded(BatchMapper.BatchRow row, List<Logged> logged, Map<String, Devices.Device> probes) {
         Plan plan = histories.plan(row);
-        List<Logged> logged = histories.of(row.id());
         BatchState state = Batch.replay(plan, Logged.events(logged), clock.instant());
         Optional<Devices.Device> probe =
                 state.stage().holdsVessel() ? Optional.ofNullable(probes.get(row.vesselId())) : Optional.empty();

@@ -2,9 +2,11 @@ package potamos.server.batches;
 
 import jakarta.validation.constraints.NotNull;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import potamos.core.batch.BatchEvent;
 import potamos.server.Json;
 
@@ -14,7 +16,10 @@ import potamos.server.Json;
  * @param seq         order of arrival
  * @param by          initials
  * @param correctedTo the figures that now count
- * @param reason      why it was corrected or withdrawn
+ * @param reason      why it was corrected or withdrawn, the last time; of a correction or a withdrawal, its own
+ * @param late        entered from memory, more than a quarter of an hour after it happened
+ * @param corrects    the number of the entry that a correction or a withdrawal names
+ * @param corrections every one of this entry, in the order of arrival
  */
 record EventView(
         @NotNull String id,
@@ -27,7 +32,10 @@ record EventView(
         @NotNull Figures figures,
         Optional<Figures> correctedTo,
         boolean withdrawn,
-        Optional<String> reason) {
+        Optional<String> reason,
+        boolean late,
+        Optional<Integer> corrects,
+        @NotNull List<CorrectionView> corrections) {
 
     /** Whatever figures an entry has. */
     record Figures(
@@ -43,19 +51,44 @@ record EventView(
             Optional<String> card,
             Optional<Double> value) {}
 
+    /**
+     * A correction of an entry, or its withdrawal.
+     *
+     * @param seq     the number of the correction itself
+     * @param figures what it says instead; empty for a withdrawal
+     */
+    record CorrectionView(
+            int seq,
+            @NotNull Instant recordedAt,
+            @NotNull String by,
+            @NotNull String byName,
+            @NotNull String reason,
+            Optional<Figures> figures) {}
+
     static List<EventView> all(List<Logged> logged) {
-        return logged.stream().map(entry -> of(entry, logged)).toList();
+        Map<String, Integer> numbers = new HashMap<>();
+        Map<String, List<Logged>> corrections = new HashMap<>();
+        for (Logged entry : logged) {
+            numbers.putIfAbsent(entry.event().stamp().id(), entry.seq());
+            target(entry.event())
+                    .ifPresent(id -> corrections
+                            .computeIfAbsent(id, of -> new ArrayList<>())
+                            .add(entry));
+        }
+        return logged.stream()
+                .map(entry -> of(
+                        entry,
+                        target(entry.event()).map(numbers::get),
+                        corrections.getOrDefault(entry.event().stamp().id(), List.of())))
+                .toList();
     }
 
-    private static EventView of(Logged entry, List<Logged> all) {
+    private static EventView of(Logged entry, Optional<Integer> corrects, List<Logged> corrections) {
         BatchEvent event = entry.event();
-        String id = event.stamp().id();
-        Optional<BatchEvent.Corrected> corrected =
-                last(all, e -> e instanceof BatchEvent.Corrected c && c.event().equals(id) ? c : null);
-        Optional<BatchEvent.Withdrawn> withdrawn =
-                last(all, e -> e instanceof BatchEvent.Withdrawn w && w.event().equals(id) ? w : null);
+        Optional<BatchEvent.Corrected> corrected = last(corrections, BatchEvent.Corrected.class);
+        Optional<BatchEvent.Withdrawn> withdrawn = last(corrections, BatchEvent.Withdrawn.class);
         return new EventView(
-                id,
+                event.stamp().id(),
                 entry.seq(),
                 kind(event),
                 event.stamp().at(),
@@ -65,19 +98,49 @@ record EventView(
                 figures(event),
                 corrected.map(c -> figures(c.replacement())),
                 withdrawn.isPresent(),
-                withdrawn
-                        .map(BatchEvent.Withdrawn::reason)
+                reason(event)
+                        .or(() -> withdrawn.map(BatchEvent.Withdrawn::reason))
                         .or(() -> corrected.map(BatchEvent.Corrected::reason))
-                        .filter(reason -> !reason.isEmpty()));
+                        .filter(reason -> !reason.isEmpty()),
+                event.stamp().late(),
+                corrects,
+                corrections.stream().map(EventView::correction).toList());
     }
 
-    private static <T> Optional<T> last(List<Logged> all, Function<BatchEvent, T> pick) {
-        T found = null;
-        for (Logged entry : all) {
-            T picked = pick.apply(entry.event());
-            found = picked == null ? found : picked;
+    /** What a correction or a withdrawal says of itself. */
+    private static Optional<String> reason(BatchEvent event) {
+        if (event instanceof BatchEvent.Corrected corrected) {
+            return Optional.of(corrected.reason());
         }
-        return Optional.ofNullable(found);
+        return event instanceof BatchEvent.Withdrawn withdrawn ? Optional.of(withdrawn.reason()) : Optional.empty();
+    }
+
+    /** Which entry a correction or a withdrawal names. */
+    private static Optional<String> target(BatchEvent event) {
+        if (event instanceof BatchEvent.Corrected corrected) {
+            return Optional.of(corrected.event());
+        }
+        return event instanceof BatchEvent.Withdrawn withdrawn ? Optional.of(withdrawn.event()) : Optional.empty();
+    }
+
+    private static CorrectionView correction(Logged entry) {
+        return new CorrectionView(
+                entry.seq(),
+                entry.recordedAt(),
+                entry.event().stamp().by(),
+                entry.byName(),
+                reason(entry.event()).orElse(""),
+                Optional.of(entry.event())
+                        .filter(BatchEvent.Corrected.class::isInstance)
+                        .map(EventView::figures));
+    }
+
+    private static <T> Optional<T> last(List<Logged> all, Class<T> kind) {
+        return all.stream()
+                .map(Logged::event)
+                .filter(kind::isInstance)
+                .map(kind::cast)
+                .reduce((first, last) -> last);
     }
 
     /** The kind as acts name it. */
@@ -158,7 +221,7 @@ record EventView(
         } else if (event instanceof BatchEvent.Noted e) {
             words = e.words();
         } else if (event instanceof BatchEvent.Corrected e) {
-            words = e.reason();
+            return figures(e.replacement());
         } else if (event instanceof BatchEvent.Withdrawn e) {
             words = e.reason();
         }

@@ -36,7 +36,9 @@ final class RecordCsv {
                     "corrected_celsius",
                     "corrected_below_rim_cm",
                     "withdrawn",
-                    "reason");
+                    "reason",
+                    "corrects_seq",
+                    "late");
             for (EventView event : events) {
                 EventView.Figures first = event.figures();
                 Optional<EventView.Figures> right = event.correctedTo();
@@ -44,7 +46,7 @@ final class RecordCsv {
                         Integer.toString(event.seq()),
                         event.at().toString(),
                         event.recordedAt().toString(),
-                        event.by(),
+                        cell(Optional.of(event.by())),
                         cell(Optional.of(event.byName())),
                         event.kind(),
                         cell(first.part()),
@@ -61,7 +63,9 @@ final class RecordCsv {
                         cell(right.flatMap(EventView.Figures::celsius)),
                         cell(right.flatMap(EventView.Figures::belowRimCm)),
                         Boolean.toString(event.withdrawn()),
-                        cell(event.reason()));
+                        cell(event.reason()),
+                        cell(event.corrects()),
+                        Boolean.toString(event.late()));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -36,9 +36,10 @@ class RecordEndpoint {
         return CourseView.of(batches.whole(person, id));
     }
 
+    /** As it was recorded: exported again, also from another copy of the store, it is the same to the byte until something is entered. */
     @GetMapping(path = "/record.json", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<BatchView.Page> json(@AuthenticationPrincipal Person person, @PathVariable String id) {
-        BatchView.Page page = pages.of(person, id);
+        BatchView.Page page = pages.of(person, batches.asRecorded(person, id));
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment(page.card().number(), "json"))
                 .body(page);

@@ -238,23 +238,34 @@ final class RecordSheet {
         room(ROW * 4);
         y = head(y - 4, MARGIN, "Every entry") - 2;
         for (EventView event : page.events()) {
-            if (event.kind().equals("corrected") || event.kind().equals("withdrawn")) {
+            if (event.corrects().isPresent()) {
                 continue;
             }
-            room(ROW + 4);
+            room(ROW * (1 + event.corrections().size()) + 4);
             ink.text(false, BODY, MARGIN, y - ROW + 4, clock(event.at()));
             ink.text(true, BODY, MARGIN + 40, y - ROW + 4, event.by());
             float x = MARGIN + 72;
             x = entry(x, event.withdrawn(), PaperWords.sentence(event.kind()));
             x = entry(x + 8, event.withdrawn() || event.correctedTo().isPresent(), words.figures(event.figures()));
             x = entry(x + 8, false, event.correctedTo().map(words::figures).orElse(""));
-            String reason = event.reason().orElse("");
-            if (!reason.isEmpty()) {
-                float size = ink.fitting(reason, BODY, Math.max(40, RIGHT - x - 10));
-                ink.text(false, size, x + 10, y - ROW + 4, reason);
+            if (event.late()) {
+                entry(x + 10, false, "entered " + clock(event.recordedAt()) + ", from memory");
             }
+            event.corrections().forEach(this::correction);
             y = rule(y, MARGIN, RIGHT);
         }
+    }
+
+    /** Every correction of an entry on a line of its own below it: when it was made, by whom, what it says, and why. */
+    private void correction(EventView.CorrectionView correction) {
+        y -= ROW - 2;
+        String says = correction
+                .figures()
+                .map(f -> "corrected to " + words.figures(f))
+                .orElse("withdrawn");
+        String line = clock(correction.recordedAt()) + " " + correction.byName() + ": " + says
+                + (correction.reason().isEmpty() ? "" : ", " + correction.reason());
+        ink.text(false, ink.fitting(line, 9, RIGHT - MARGIN - 72), MARGIN + 72, y - ROW + 4, line);
     }
 
     private float entry(float x, boolean struck, String words) {
@@ -288,13 +299,16 @@ final class RecordSheet {
             float scale = width / Math.max(photo.width(), photo.height());
             float high = photo.height() * scale;
             float left = MARGIN + column * (width + gap);
-            ink.picture(photo.jpeg(), left, y - high, photo.width() * scale, high);
-            ink.text(
-                    false,
-                    9,
-                    left,
-                    y - high - 12,
-                    PaperWords.sentence(photo.subject()) + ", " + clock(photo.at()) + ", " + photo.initials());
+            String what = PaperWords.sentence(photo.subject()) + ", " + clock(photo.at()) + ", " + photo.initials();
+            if (photo.withdrawn().isPresent()) {
+                Photos.Withdrawal gone = photo.withdrawn().get();
+                ink.text(false, 9, left, y - 12, what);
+                ink.text(false, 9, left, y - 24, "taken out " + clock(gone.at()) + ", " + gone.byName() + ":");
+                ink.text(false, 9, left, y - 36, ink.fitted(9, gone.reason(), width));
+            } else {
+                ink.picture(photo.jpeg().get(), left, y - high, photo.width() * scale, high);
+                ink.text(false, 9, left, y - high - 12, what);
+            }
         }
     }
 

@@ -291,6 +291,10 @@ public class Planning {
     private Planner.Proposal times(
             Kitchens.Kitchen kitchen, Charge charge, CoolingCurve curve, Instant readyBy, Instant startAt) {
         Instant now = clock.instant();
+        Planner.unlessFarAhead("readyBy", readyBy, now);
+        if (startAt != null) {
+            Planner.unlessFarAhead("startAt", startAt, now);
+        }
         List<Timeline.Part> parts = Planner.parts(charge, curve, kitchen.limits());
         List<Planner.Shift> shifts = new ArrayList<>();
         LocalDate last = readyBy.atZone(kitchen.zone()).toLocalDate();

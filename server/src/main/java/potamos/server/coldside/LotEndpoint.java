@@ -1,6 +1,5 @@
 package potamos.server.coldside;
 
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.time.Duration;
@@ -9,14 +8,16 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import potamos.core.quantity.Refusal;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
@@ -59,27 +60,40 @@ class LotEndpoint {
             @NotNull List<String> allergens,
             @NotNull String deliveredBy) {}
 
+    private static final int LOTS_AT_ONCE = 100;
+    private static final int MOST_LOTS = 100_000;
+
     private final LotMapper mapper;
     private final Kitchens kitchens;
     private final KitchenClock clock;
+    /** Where people reach this kitchen, as it was told; what a request says of itself could send a scanned label anywhere. */
+    private final String publicAddress;
 
-    LotEndpoint(LotMapper mapper, Kitchens kitchens, KitchenClock clock) {
+    LotEndpoint(
+            LotMapper mapper,
+            Kitchens kitchens,
+            KitchenClock clock,
+            @Value("${potamos.address}") String publicAddress) {
+        this.publicAddress = publicAddress;
         this.mapper = mapper;
         this.kitchens = kitchens;
         this.clock = clock;
     }
 
+    /** Up to a hundred lots with something left, from the given place on: first what has to go first, at the end what is past its day. */
     @GetMapping("/api/lots")
-    List<LotView> onShelf(@AuthenticationPrincipal Person person) {
+    List<LotView> onShelf(@AuthenticationPrincipal Person person, @RequestParam(defaultValue = "0") int from) {
         person.require(Role.Right.READ);
+        Refusal.unlessWithin("from", from, 0, MOST_LOTS, "lots");
         LocalDate today = today(person);
-        return mapper.onShelf(person.kitchenId()).stream()
+        return mapper.onShelf(person.kitchenId(), today, from, LOTS_AT_ONCE).stream()
                 .map(row -> view(row, today, List.of()))
                 .toList();
     }
 
     @GetMapping("/api/lots/{id}")
     LotView one(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        person.requireALook();
         LotMapper.LotRow row = mapper.byId(id, person.kitchenId()).orElseThrow(() -> new NotFound("lot"));
         List<LotMapper.DeliveryRow> deliveries = mapper.deliveriesOfLot(id, person.kitchenId());
         if (person.stationId() != null) {
@@ -95,15 +109,9 @@ class LotEndpoint {
     }
 
     @GetMapping(path = "/api/lots/{id}/label.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<byte[]> label(
-            @AuthenticationPrincipal Person person, @PathVariable String id, HttpServletRequest request)
-            throws IOException {
+    ResponseEntity<byte[]> label(@AuthenticationPrincipal Person person, @PathVariable String id) throws IOException {
         person.require(Role.Right.READ);
         LotMapper.LotRow row = mapper.byId(id, person.kitchenId()).orElseThrow(() -> new NotFound("lot"));
-        String address = ServletUriComponentsBuilder.fromContextPath(request)
-                .path("/lots/" + id)
-                .build()
-                .toUriString();
         Kitchens.Kitchen kitchen = kitchens.of(person.kitchenId());
         byte[] pdf = Label.of(
                 kitchen.name(),
@@ -113,7 +121,7 @@ class LotEndpoint {
                 row.madeAt().atZone(kitchen.zone()).toLocalDate(),
                 row.useBy(),
                 words(row.allergens()),
-                address,
+                publicAddress + "/lots/" + id,
                 person.units());
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"label-" + row.code() + ".pdf\"")
@@ -122,9 +130,7 @@ class LotEndpoint {
 
     @GetMapping("/api/deliveries")
     List<DeliveryView> deliveries(@AuthenticationPrincipal Person person) {
-        if (person.stationId() == null) {
-            person.require(Role.Right.READ);
-        }
+        person.requireALook();
         Instant since = clock.instant().minus(LOOK_BACK);
         return mapper.deliveries(person.kitchenId(), person.stationId(), since).stream()
                 .map(LotEndpoint::view)

@@ -102,8 +102,14 @@ interface LotMapper {
     @Delete("DELETE FROM lot WHERE batch_id = #{batchId}")
     void forgetLots(String batchId);
 
-    @Select(LOTS + " WHERE l.kitchen_id = #{kitchenId} AND l.left_litres > 0.01 ORDER BY l.use_by, l.made_at LIMIT 200")
-    List<LotRow> onShelf(String kitchenId);
+    /** What can still be used, first what has to go first; after it the rests past their day, the latest first. */
+    @Select(LOTS + """
+             WHERE l.kitchen_id = #{kitchenId} AND l.left_litres > 0.01
+            ORDER BY l.use_by < #{today}, IF(l.use_by < #{today}, -DATEDIFF(l.use_by, '2000-01-01'), DATEDIFF(l.use_by, '2000-01-01')),
+                     l.made_at, l.id
+            LIMIT #{most} OFFSET #{from}
+            """)
+    List<LotRow> onShelf(String kitchenId, LocalDate today, int from, int most);
 
     @Select(LOTS + " WHERE l.id = #{id} AND l.kitchen_id = #{kitchenId}")
     Optional<LotRow> byId(String id, String kitchenId);

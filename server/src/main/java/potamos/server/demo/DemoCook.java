@@ -23,6 +23,7 @@ import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
+import potamos.server.batches.AcceptedPlans;
 import potamos.server.batches.Batches;
 import potamos.server.charges.ChargeRequest;
 
@@ -38,10 +39,12 @@ class DemoCook {
     private static final int LOOKS_LEFT_OUT = 5;
 
     private final Batches batches;
+    private final AcceptedPlans plans;
     private final KitchenClock clock;
     private Random chance = new Random(1);
 
-    DemoCook(Batches batches, KitchenClock clock) {
+    DemoCook(Batches batches, AcceptedPlans plans, KitchenClock clock) {
+        this.plans = plans;
         this.batches = batches;
         this.clock = clock;
     }
@@ -58,7 +61,7 @@ class DemoCook {
         chance = new Random(seed);
         String id = UUID.randomUUID().toString();
         ChargeRequest request = ChargeRequest.forLitres(formula, litres, vessel, readyBy, start);
-        batches.accept(person, id, call, request);
+        plans.accept(person, id, call, request);
         return id;
     }
 

@@ -3,6 +3,7 @@ package potamos.server.devices;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -73,7 +74,16 @@ interface DeviceMapper {
             """)
     void insertReadings(List<Intake.Reading> readings);
 
-    /** A late reading does not stand for the present. */
+    /** Those of these that are in use. */
+    @Select("""
+            <script>
+            SELECT id FROM device WHERE revoked_at IS NULL AND id IN
+            <foreach collection="ids" item="id" open="(" separator="," close=")">#{id}</foreach>
+            </script>
+            """)
+    Set<String> inUse(Set<String> ids);
+
+    /** A late reading does not stand for the present; one from a time that has not come, of a clock that was ahead once, stands for nothing. */
     @Update("""
             <script>
             UPDATE device d JOIN (
@@ -82,10 +92,10 @@ interface DeviceMapper {
             </foreach>
             ) n ON n.id = d.id
             SET d.last_at = n.at, d.last_value = n.value
-            WHERE d.last_at IS NULL OR n.at > d.last_at
+            WHERE d.last_at IS NULL OR n.at > d.last_at OR d.last_at > #{notAfter}
             </script>
             """)
-    void latest(List<Intake.Reading> readings);
+    void latest(List<Intake.Reading> readings, Instant notAfter);
 
     @Select("""
             SELECT at, value FROM device_reading

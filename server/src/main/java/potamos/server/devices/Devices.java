@@ -34,7 +34,10 @@ public class Devices {
     /** A device that has not reported for so long is said to be silent. */
     private static final Duration SILENT_AFTER = Duration.ofSeconds(90);
 
-    private static final Duration CLOCKS_MAY_DIFFER = Duration.ofMinutes(2);
+    static final Duration CLOCKS_MAY_DIFFER = Duration.ofMinutes(2);
+    /** A device without a connection may keep its readings for long, and one without a battery begins at the beginning of time. */
+    private static final Duration LONGEST_AGO = Duration.ofDays(366);
+
     private static final int DELETED_AT_ONCE = 500;
 
     private final DeviceMapper mapper;
@@ -196,6 +199,7 @@ public class Devices {
     Taken take(Caller caller, List<Sample> samples) {
         Refusal.unlessWithin("readings", samples.size(), 1, MOST_READINGS, "readings");
         Instant latest = clock.instant().plus(CLOCKS_MAY_DIFFER);
+        Instant earliest = clock.instant().minus(LONGEST_AGO);
         Kind kind = caller.kind();
         List<Sample> good = new ArrayList<>();
         List<NotTaken> notTaken = new ArrayList<>();
@@ -206,6 +210,8 @@ public class Devices {
                 notTaken.add(new NotTaken(i, "no such thing is read in a kitchen", kind.low, kind.high, kind.unit));
             } else if (sample.at().isAfter(latest)) {
                 notTaken.add(new NotTaken(i, "that time has not come yet: set the device's clock", 0, 0, ""));
+            } else if (sample.at().isBefore(earliest)) {
+                notTaken.add(new NotTaken(i, "longer ago than a year: set the device's clock", 0, 0, ""));
             } else if (moments.add(sample.at())) {
                 good.add(sample);
             }
@@ -213,8 +219,18 @@ public class Devices {
         if (good.isEmpty()) {
             return new Taken(0, samples.size() - notTaken.size(), notTaken);
         }
-        int fresh = intake.write(caller.deviceId(), good);
+        int fresh = written(caller, good);
         return new Taken(fresh, samples.size() - notTaken.size() - fresh, notTaken);
+    }
+
+    /** A device may have been taken out on another instance since it was last looked up here. */
+    private int written(Caller caller, List<Sample> samples) {
+        try {
+            return intake.write(caller.deviceId(), samples);
+        } catch (NotFound gone) {
+            callers.invalidateAll();
+            throw gone;
+        }
     }
 
     /** Takes a reading in from a device of this very program. */
@@ -225,6 +241,11 @@ public class Devices {
     /** Readings of a device over a stretch of time, oldest first. */
     List<Sample> readings(Person person, String id, Instant from, Instant to) {
         person.require(Right.READ);
+        if (from.isAfter(to)
+                || from.isBefore(to.minus(LONGEST_AGO))
+                || to.isAfter(clock.instant().plus(LONGEST_AGO))) {
+            throw Refusal.of("from", "up to a year, before its end");
+        }
         return mapper.readings(mapper.own(id, person.kitchenId()).orElseThrow(() -> new NotFound("device")), from, to);
     }
 

@@ -14,11 +14,14 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.LinkedBlockingQueue;
+import java.util.stream.Collectors;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import potamos.core.probe.Sample;
+import potamos.server.KitchenClock;
+import potamos.server.problems.NotFound;
 import potamos.server.problems.TooMany;
 
 /**
@@ -40,13 +43,15 @@ class Intake {
 
     private final DeviceMapper mapper;
     private final TransactionTemplate transaction;
+    private final KitchenClock clock;
     private final BlockingQueue<Delivery> waiting = new LinkedBlockingQueue<>(MOST_WAITING);
     private final Thread writer = new Thread(this::writeOn, "device-intake");
 
     /** Taken out of what waits, and not written yet. */
     private Delivery first;
 
-    Intake(DeviceMapper mapper, PlatformTransactionManager transactions) {
+    Intake(DeviceMapper mapper, PlatformTransactionManager transactions, KitchenClock clock) {
+        this.clock = clock;
         this.mapper = mapper;
         this.transaction = new TransactionTemplate(transactions);
         writer.setDaemon(true);
@@ -124,9 +129,13 @@ class Intake {
 
     private void write(List<Delivery> together) {
         try {
-            List<Integer> fresh = transaction.execute(status -> store(together));
-            for (int i = 0; i < together.size(); i++) {
-                together.get(i).fresh().complete(fresh.get(i));
+            List<Delivery> ofDevicesInUse = inUse(together);
+            if (ofDevicesInUse.isEmpty()) {
+                return;
+            }
+            List<Integer> fresh = transaction.execute(status -> store(ofDevicesInUse));
+            for (int i = 0; i < ofDevicesInUse.size(); i++) {
+                ofDevicesInUse.get(i).fresh().complete(fresh.get(i));
             }
         } catch (DataIntegrityViolationException one) {
             // One of them cannot be written, as when its device has just gone; the others are not to suffer for it.
@@ -135,9 +144,23 @@ class Intake {
             } else {
                 together.forEach(delivery -> write(List.of(delivery)));
             }
-        } catch (RuntimeException failed) {
+        } catch (RuntimeException | Error failed) {
+            // Whoever waits is told, and the next write is tried: a writer that ends would leave all devices waiting
+            // for ever.
             together.forEach(delivery -> delivery.fresh().completeExceptionally(failed));
         }
+    }
+
+    /** Those of devices that nobody has taken out; the others are told. */
+    private List<Delivery> inUse(List<Delivery> together) {
+        Set<String> known =
+                mapper.inUse(together.stream().map(Delivery::deviceId).collect(Collectors.toSet()));
+        together.stream()
+                .filter(delivery -> !known.contains(delivery.deviceId()))
+                .forEach(delivery -> delivery.fresh().completeExceptionally(new NotFound("device")));
+        return together.stream()
+                .filter(delivery -> known.contains(delivery.deviceId()))
+                .toList();
     }
 
     /** How many of each delivery were new. */
@@ -163,7 +186,7 @@ class Intake {
         if (!toWrite.isEmpty()) {
             mapper.insertReadings(toWrite);
         }
-        mapper.latest(List.copyOf(latest.values()));
+        mapper.latest(List.copyOf(latest.values()), clock.instant().plus(Devices.CLOCKS_MAY_DIFFER));
         return fresh;
     }
 }

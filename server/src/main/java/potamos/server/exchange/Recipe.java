@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -38,9 +39,26 @@ public final class Recipe {
     /** What a recipe is written out for. */
     private static final double BED_KG = 10;
 
-    private static final Pattern INGREDIENT = Pattern.compile(
-            "^\\s*([0-9]+(?:[.,][0-9]+)?)\\s*(kg|g|l|ml|litres?|liters?|lb|oz|pieces?)?\\s+(?:of\\s+)?(.+?)\\s*$",
-            Pattern.CASE_INSENSITIVE);
+    private static final String PIECE = "piece";
+
+    private static final Pattern NUMBER = Pattern.compile("[0-9]++(?:[.,][0-9]++)?+");
+
+    /** Units as recipes write them, and what they are here. */
+    private static final Map<String, String> UNITS = Map.ofEntries(
+            Map.entry("kg", "kg"),
+            Map.entry("g", "g"),
+            Map.entry("lb", "lb"),
+            Map.entry("oz", "oz"),
+            Map.entry("ml", "mL"),
+            Map.entry("l", "L"),
+            Map.entry("litre", "L"),
+            Map.entry("litres", "L"),
+            Map.entry("liter", "L"),
+            Map.entry("liters", "L"),
+            Map.entry("piece", PIECE),
+            Map.entry("pieces", PIECE));
+
+    private static final int LONGEST_LINE = 200;
 
     private Recipe() {}
 
@@ -264,21 +282,27 @@ public final class Recipe {
         }
     }
 
+    /** {@code 2.5 kg of carrots}, {@code 5kg bones}, {@code 3 leeks}; taken apart word by word, for what is sent here may be made to take long. */
     private static Optional<Line> line(String text) {
-        Matcher matcher = INGREDIENT.matcher(text);
-        if (text.length() > 200 || !matcher.matches()) {
+        String stripped = text.strip();
+        Matcher number = NUMBER.matcher(stripped);
+        if (stripped.length() > LONGEST_LINE || !number.lookingAt()) {
             return Optional.empty();
         }
-        double value = Double.parseDouble(matcher.group(1).replace(',', '.'));
-        String unit = matcher.group(2) == null
-                ? "piece"
-                : switch (matcher.group(2).toLowerCase(Locale.ROOT)) {
-                    case "l", "litre", "litres", "liter", "liters" -> "L";
-                    case "ml" -> "mL";
-                    case "piece", "pieces" -> "piece";
-                    default -> matcher.group(2).toLowerCase(Locale.ROOT);
-                };
-        return Optional.of(new Line(text, value, unit, matcher.group(3).toLowerCase(Locale.ROOT)));
+        double value = Double.parseDouble(number.group().replace(',', '.'));
+        String after = stripped.substring(number.end());
+        List<String> words = new ArrayList<>(List.of(after.strip().split("\\s+")));
+        String unit = words.size() > 1 ? UNITS.get(words.get(0).toLowerCase(Locale.ROOT)) : null;
+        if (unit != null) {
+            words.remove(0);
+        } else if (after.isEmpty() || !Character.isWhitespace(after.charAt(0))) {
+            return Optional.empty();
+        }
+        if (words.size() > 1 && words.get(0).equalsIgnoreCase("of")) {
+            words.remove(0);
+        }
+        String name = String.join(" ", words).toLowerCase(Locale.ROOT);
+        return Optional.of(new Line(text, value, unit == null ? PIECE : unit, name));
     }
 
     private static Optional<BedKind> bed(String name) {

@@ -256,7 +256,14 @@ class EquipmentEndpoint {
                 body.dayOfMaking());
         Kitchens.Kitchen old = kitchens.of(person.kitchenId());
         kitchens.change(new Kitchens.Kitchen(
-                old.id(), old.name(), old.units(), old.zone(), old.air(), old.opens(), old.closes(), limits));
+                old.id(),
+                old.name(),
+                old.units(),
+                old.zone(),
+                old.air(),
+                old.opens(),
+                old.closes(),
+                limits.asOf(old.name(), old.limits())));
         changes.note(person.kitchenId(), "kitchen", "");
     }
 

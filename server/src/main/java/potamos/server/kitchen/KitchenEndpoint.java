@@ -15,6 +15,7 @@ import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Shape;
 import potamos.server.Json;
 import potamos.server.accounts.Person;
+import potamos.server.accounts.Role;
 
 /** What a kitchen is and what stands in it. */
 @RestController
@@ -168,6 +169,7 @@ class KitchenEndpoint {
 
     @GetMapping
     KitchenView kitchen(@AuthenticationPrincipal Person person) {
+        person.require(Role.Right.READ);
         String id = person.kitchenId();
         Kitchens.Kitchen kitchen = kitchens.of(id);
         return new KitchenView(

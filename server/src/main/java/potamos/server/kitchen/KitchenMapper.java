@@ -31,6 +31,9 @@ interface KitchenMapper {
     /** A vessel, burner or container: its figures are the core's own value, written down. */
     record ThingRow(String id, String kitchenId, String name, int position, String figures) {}
 
+    @Insert("INSERT IGNORE INTO first_run (once) VALUES (1)")
+    int takeFirstRun();
+
     @Select("SELECT COUNT(*) FROM kitchen")
     int count();
 

@@ -53,6 +53,16 @@ public class Kitchens {
     /** A piece of equipment with its id. */
     public record Thing<T>(String id, String name, T figures) {}
 
+    /** Takes the first run, which can be taken once; whoever comes at the same time waits for the outcome. */
+    public boolean beginFirstRun() {
+        return mapper.takeFirstRun() > 0;
+    }
+
+    /** Limits that were changed before a changed profile had a name of its own get it now. */
+    private static LimitProfile named(LimitProfile limits, String kitchen) {
+        return limits.asOf(kitchen, limits);
+    }
+
     /** Whether no kitchen has been made yet. */
     public boolean none() {
         return mapper.count() == 0;
@@ -120,7 +130,7 @@ public class Kitchens {
                         row.airSpeedMs()),
                 row.opens(),
                 row.closes(),
-                json.read(row.limits(), LimitProfile.class));
+                named(json.read(row.limits(), LimitProfile.class), row.name()));
     }
 
     @Transactional

@@ -1,6 +1,7 @@
 package potamos.server.live;
 
 import java.util.List;
+import java.util.Set;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -21,6 +22,16 @@ public interface Changes {
 
     @Select("SELECT seq, kitchen_id, topic, ref FROM change_log WHERE seq > #{after} ORDER BY seq LIMIT 1000")
     List<Change> after(long after);
+
+    /** Those of these sessions that nobody has ended and that have not run out. */
+    @Select("""
+            <script>
+            SELECT SESSION_ID FROM SPRING_SESSION
+            WHERE EXPIRY_TIME > #{nowMs} AND CREATION_TIME > #{createdAfterMs} AND SESSION_ID IN
+            <foreach collection="ids" item="id" open="(" separator="," close=")">#{id}</foreach>
+            </script>
+            """)
+    Set<String> sessionsAlive(Set<String> ids, long nowMs, long createdAfterMs);
 
     @Delete("DELETE FROM change_log WHERE at < NOW(3) - INTERVAL 1 DAY")
     void forgetOld();

@@ -150,6 +150,15 @@ public final class Ink implements Closeable {
         }
     }
 
+    /** As much of some words as fits into a width. */
+    public String fitted(float size, String words, float width) {
+        String fitting = words;
+        while (!fitting.isEmpty() && width(size, fitting) > width) {
+            fitting = fitting.substring(0, fitting.length() - 1);
+        }
+        return fitting;
+    }
+
     public float width(float size, String words) {
         try {
             return font.getStringWidth(drawable(words)) / 1000 * size;

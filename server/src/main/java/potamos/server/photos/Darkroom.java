@@ -9,6 +9,9 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.Iterator;
 import java.util.Set;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -17,16 +20,21 @@ import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageInputStream;
 import javax.imageio.stream.ImageOutputStream;
+import org.springframework.stereotype.Component;
 import potamos.core.quantity.Refusal;
+import potamos.server.problems.TooMany;
 
 /**
  * Draws a picture anew as a JPEG of a record's size. What else the file held, where it was taken and on which device, does not come along, nor anything
  * that was hidden behind the picture.
  */
-final class Darkroom {
+@Component
+class Darkroom {
 
     private static final int LARGEST_BYTES = 8 * 1024 * 1024;
     static final int LONGEST_EDGE = 1600;
+    /** A third of a page's width at 200 dots to the inch. */
+    private static final int PRINT_EDGE = 480;
 
     /** A small file can unpack to a picture that fills the memory; its size is read before it is unpacked. */
     private static final long MOST_PIXELS = 40_000_000;
@@ -34,7 +42,10 @@ final class Darkroom {
     private static final Set<String> FORMATS = Set.of("JPEG", "png");
     private static final float QUALITY = 0.82f;
 
-    private Darkroom() {}
+    private static final int LONGEST_WAIT_S = 8;
+
+    /** An unpacked picture takes a tenth of the memory there is, so one is unpacked at a time. */
+    private final Semaphore light = new Semaphore(1, true);
 
     /** A developed picture. */
     record Print(byte[] jpeg, int width, int height) {}
@@ -44,11 +55,37 @@ final class Darkroom {
      *
      * @param file JPEG or PNG, up to 8 MB and 40 million pixels
      * @throws Refusal on {@code photo} when it is neither, too large, or broken
+     * @throws TooMany when others have been waiting for the darkroom for too long
      */
-    static Print develop(byte[] file) {
+    Print develop(byte[] file) {
         if (file.length > LARGEST_BYTES) {
             throw Refusal.outside("photo", "too large", 0, LARGEST_BYTES / 1e6, "MB");
         }
+        return alone(() -> drawn(file, LONGEST_EDGE));
+    }
+
+    /** The same picture at the size in which paper shows it. */
+    byte[] smaller(byte[] jpeg) {
+        return alone(() -> drawn(jpeg, PRINT_EDGE)).jpeg();
+    }
+
+    private Print alone(Supplier<Print> work) {
+        try {
+            if (!light.tryAcquire(LONGEST_WAIT_S, TimeUnit.SECONDS)) {
+                throw new TooMany("Many photos are being worked on just now; try again in a moment.", LONGEST_WAIT_S);
+            }
+        } catch (InterruptedException stopping) {
+            Thread.currentThread().interrupt();
+            throw new TooMany("The server is stopping.", LONGEST_WAIT_S);
+        }
+        try {
+            return work.get();
+        } finally {
+            light.release();
+        }
+    }
+
+    private static Print drawn(byte[] file, int longestEdge) {
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
             ImageReader reader = readers.hasNext() ? readers.next() : null;
@@ -64,9 +101,10 @@ final class Darkroom {
                 ImageReadParam how = reader.getDefaultReadParam();
                 // Of a large picture only every second or third point is unpacked; twice what is kept is enough to draw
                 // it well.
-                int step = Math.max(1, Math.max(reader.getWidth(0), reader.getHeight(0)) / (2 * LONGEST_EDGE));
+                int longest = Math.max(reader.getWidth(0), reader.getHeight(0));
+                int step = Math.max(1, (longest + 2 * longestEdge - 1) / (2 * longestEdge));
                 how.setSourceSubsampling(step, step, 0, 0);
-                return print(reader.read(0, how));
+                return print(reader.read(0, how), longestEdge);
             } finally {
                 reader.dispose();
             }
@@ -75,8 +113,8 @@ final class Darkroom {
         }
     }
 
-    private static Print print(BufferedImage picture) throws IOException {
-        double scale = Math.min(1, (double) LONGEST_EDGE / Math.max(picture.getWidth(), picture.getHeight()));
+    private static Print print(BufferedImage picture, int longestEdge) throws IOException {
+        double scale = Math.min(1, (double) longestEdge / Math.max(picture.getWidth(), picture.getHeight()));
         int width = (int) Math.max(1, Math.round(picture.getWidth() * scale));
         int height = (int) Math.max(1, Math.round(picture.getHeight() * scale));
         BufferedImage drawn = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);

@@ -1,17 +1,20 @@
 package potamos.server.photos;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import java.time.Duration;
+import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -32,12 +35,23 @@ class PhotoEndpoint {
             @NotNull String byName,
             @NotNull Instant at,
             int width,
-            int height) {}
+            int height,
+            Optional<WithdrawalView> withdrawn) {}
+
+    /** Why a photo is in the record no more. */
+    record WithdrawalView(
+            @NotNull String byName,
+            @NotNull Instant at,
+            @NotNull String reason) {}
+
+    record Withdrawing(@NotBlank @Size(max = 300) String reason) {}
 
     private final Photos photos;
+    private final Darkroom darkroom;
 
-    PhotoEndpoint(Photos photos) {
+    PhotoEndpoint(Photos photos, Darkroom darkroom) {
         this.photos = photos;
+        this.darkroom = darkroom;
     }
 
     @GetMapping
@@ -50,17 +64,18 @@ class PhotoEndpoint {
                         row.takenByName(),
                         row.takenAt(),
                         row.width(),
-                        row.height()))
+                        row.height(),
+                        Photos.withdrawal(row).map(w -> new WithdrawalView(w.byName(), w.at(), w.reason()))))
                 .toList();
     }
 
-    /** A photo never changes, so whoever may see it keeps it. */
+    /** A photo never changes, so a screen need not fetch it again; but it asks each time, so whoever has signed out finds nothing kept. */
     @GetMapping(path = "/{id}", produces = MediaType.IMAGE_JPEG_VALUE)
     ResponseEntity<byte[]> one(
             @AuthenticationPrincipal Person person, @PathVariable String batchId, @PathVariable String id) {
         return ResponseEntity.ok()
-                .cacheControl(
-                        CacheControl.maxAge(Duration.ofDays(30)).cachePrivate().immutable())
+                .cacheControl(CacheControl.noCache().cachePrivate())
+                .eTag(id)
                 .body(photos.jpeg(person, batchId, id));
     }
 
@@ -79,12 +94,17 @@ class PhotoEndpoint {
             @RequestParam Photos.Subject subject,
             @RequestBody byte[] file) {
         photos.check(person, id);
-        photos.keep(person, batchId, id, subject, Darkroom.develop(file));
+        photos.keep(person, batchId, id, subject, darkroom.develop(file));
     }
 
-    @DeleteMapping("/{id}")
+    /** Takes a photo out of the record, with a reason. It stays in the store. */
+    @PostMapping("/{id}/withdrawal")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove(@AuthenticationPrincipal Person person, @PathVariable String batchId, @PathVariable String id) {
-        photos.remove(person, batchId, id);
+    void withdraw(
+            @AuthenticationPrincipal Person person,
+            @PathVariable String batchId,
+            @PathVariable String id,
+            @Valid @RequestBody Withdrawing body) {
+        photos.withdraw(person, batchId, id, body.reason());
     }
 }

@@ -2,6 +2,8 @@ package potamos.server.photos;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.quantity.Refusal;
@@ -9,6 +11,7 @@ import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
 import potamos.server.live.Changes;
+import potamos.server.problems.Conflict;
 import potamos.server.problems.NotFound;
 
 /** Photos beside the record of a batch. */
@@ -22,7 +25,10 @@ public class Photos {
     private final Changes changes;
     private final KitchenClock clock;
 
-    Photos(PhotoMapper mapper, Changes changes, KitchenClock clock) {
+    private final Darkroom darkroom;
+
+    Photos(PhotoMapper mapper, Changes changes, KitchenClock clock, Darkroom darkroom) {
+        this.darkroom = darkroom;
         this.mapper = mapper;
         this.changes = changes;
         this.clock = clock;
@@ -38,16 +44,44 @@ public class Photos {
 
     List<PhotoMapper.Row> of(Person person, String batchId) {
         person.require(Right.READ);
+        mapper.ownBatch(batchId, person.kitchenId()).orElseThrow(() -> new NotFound("batch"));
         return mapper.of(batchId, person.kitchenId());
     }
 
-    /** A photo as paper shows it. */
-    public record Print(String subject, Instant at, String initials, int width, int height, byte[] jpeg) {}
+    /**
+     * A photo as paper shows it. The picture is fetched when it is drawn, one after another: forty of them at once fill the memory.
+     *
+     * @param jpeg the picture at print size
+     */
+    public record Print(
+            String subject,
+            Instant at,
+            String initials,
+            int width,
+            int height,
+            Optional<Withdrawal> withdrawn,
+            Supplier<byte[]> jpeg) {}
+
+    /** Who took a photo out of the record, when, and why. */
+    public record Withdrawal(String byName, Instant at, String reason) {}
 
     /** All photos of a batch, oldest first. */
     public List<Print> prints(Person person, String batchId) {
-        person.require(Right.READ);
-        return mapper.prints(batchId, person.kitchenId());
+        return of(person, batchId).stream()
+                .map(row -> new Print(
+                        row.subject(),
+                        row.takenAt(),
+                        row.initials(),
+                        row.width(),
+                        row.height(),
+                        withdrawal(row),
+                        () -> darkroom.smaller(jpeg(person, batchId, row.id()))))
+                .toList();
+    }
+
+    static Optional<Withdrawal> withdrawal(PhotoMapper.Row row) {
+        return Optional.ofNullable(row.withdrawnAt())
+                .map(at -> new Withdrawal(row.withdrawnByName(), at, row.withdrawnReason()));
     }
 
     byte[] jpeg(Person person, String batchId, String id) {
@@ -78,11 +112,13 @@ public class Photos {
         }
     }
 
+    /** Takes a photo out of the record: it is shown no more, and who did so and why stands in its place. */
     @Transactional
-    public void remove(Person person, String batchId, String id) {
+    public void withdraw(Person person, String batchId, String id, String reason) {
         person.require(Right.JUDGE);
-        if (mapper.delete(id, batchId, person.kitchenId()) == 0) {
-            throw new NotFound("photo");
+        mapper.own(id, batchId, person.kitchenId()).orElseThrow(() -> new NotFound("photo"));
+        if (mapper.withdraw(id, person.id(), clock.instant(), reason.trim()) == 0) {
+            throw new Conflict("id", "This photo has been taken out of the record already.");
         }
         changes.note(person.kitchenId(), "photos", batchId);
     }

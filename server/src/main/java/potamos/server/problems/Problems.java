@@ -9,8 +9,11 @@ import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
@@ -29,6 +32,8 @@ import tools.jackson.core.JacksonException;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 public class Problems {
 
+    private static final String A_MOMENT = "a moment between the years 2000 and 2200";
+
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
     /**
@@ -40,6 +45,16 @@ public class Problems {
      * @param unit   of both
      */
     public record FieldProblem(String reason, Double low, Double high, String unit) {}
+
+    /**
+     * A problem as it is written where no endpoint is reached yet.
+     *
+     * @param detail words of ours, without quotes
+     */
+    public static String written(int status, String type, String detail) {
+        return "{\"type\":\"urn:potamos:problem:%s\",\"status\":%d,\"detail\":\"%s\",\"fields\":{}}"
+                .formatted(type, status, detail);
+    }
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> refusal(Refusal refusal) {
@@ -70,9 +85,10 @@ public class Problems {
             String path = json.getPath().stream()
                     .map(step -> step.getPropertyName() == null ? "" + step.getIndex() : step.getPropertyName())
                     .collect(Collectors.joining("."));
-            String reason = json.getOriginalMessage().contains("Unrecognized property")
+            String said = json.getOriginalMessage();
+            String reason = said.contains("Unrecognized property")
                     ? "nobody knows this field"
-                    : "not of the kind that belongs here";
+                    : said.contains(A_MOMENT) ? A_MOMENT : "not of the kind that belongs here";
             fields.put(path.isEmpty() ? "body" : path, new FieldProblem(reason, null, null, null));
         }
         return problem(HttpStatus.BAD_REQUEST, "unreadable", "The request could not be read.", fields);
@@ -116,6 +132,29 @@ public class Problems {
         return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
                 .header(HttpHeaders.RETRY_AFTER, Long.toString(tooMany.retryAfterS()))
                 .body(detail);
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> busy(Busy busy) {
+        ProblemDetail detail = detail(HttpStatus.SERVICE_UNAVAILABLE, "busy", busy.getMessage(), Map.of());
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                .header(HttpHeaders.RETRY_AFTER, Long.toString(busy.retryAfterS()))
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(detail);
+    }
+
+    /** Two of the same at the same moment, of which the other was first. */
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> there(DuplicateKeyException there) {
+        return problem(HttpStatus.CONFLICT, "conflict", "Something with that id or name is there already.", Map.of());
+    }
+
+    /** What gets so far and cannot be kept is a hole in what was checked, and not the store's fault. */
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> unkeepable(DataIntegrityViolationException unkeepable) {
+        LOG.warn("Refused by the tables alone: {}", unkeepable.getMessage());
+        return problem(
+                HttpStatus.UNPROCESSABLE_CONTENT, "refused", "Something in this cannot be kept as it is.", Map.of());
     }
 
     @ExceptionHandler({DataAccessException.class, TransactionException.class})

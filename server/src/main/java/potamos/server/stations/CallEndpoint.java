@@ -81,6 +81,7 @@ class CallEndpoint {
 
     @GetMapping("/menu")
     Menu menu(@AuthenticationPrincipal Person person) {
+        person.requireALook();
         return new Menu(
                 formulas.all(person.kitchenId()).stream()
                         .map(f -> new MenuItem(f.slug(), f.name(), f.family().name(), List.copyOf(f.allergens())))

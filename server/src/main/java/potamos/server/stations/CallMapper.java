@@ -49,8 +49,9 @@ interface CallMapper {
             INSERT INTO station_call (id, kitchen_id, station_id, formula_slug, litres, ready_by, without, note, asked_by, asked_at)
             VALUES (#{id}, #{kitchenId}, #{stationId}, #{formulaSlug}, #{litres}, #{readyBy}, #{without}, #{note}, #{askedBy},
                     #{askedAt})
+            ON DUPLICATE KEY UPDATE id = station_call.id
             """)
-    void insert(
+    int insert(
             String id,
             String kitchenId,
             String stationId,

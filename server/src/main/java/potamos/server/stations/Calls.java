@@ -12,6 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.Allergen;
+import potamos.core.schedule.Planner;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
@@ -26,7 +27,6 @@ import potamos.server.problems.NotFound;
 public class Calls {
 
     private static final Duration LOOK_BACK = Duration.ofDays(2);
-    private static final Duration LONGEST_AHEAD = Duration.ofDays(60);
     private static final double LEAST_L = 0.5;
     private static final double MOST_L = 300;
 
@@ -112,9 +112,7 @@ public class Calls {
         if (!readyBy.isAfter(now)) {
             throw Refusal.of("readyBy", "that time is already past");
         }
-        if (readyBy.isAfter(now.plus(LONGEST_AHEAD))) {
-            throw Refusal.of("readyBy", "no more than sixty days ahead");
-        }
+        Planner.unlessFarAhead("readyBy", readyBy, now);
         if (note.length() > 300) {
             throw Refusal.outside("note", "too long", 0, 300, "characters");
         }
@@ -122,9 +120,7 @@ public class Calls {
             throw Refusal.of(
                     "without", formula.name() + " contains " + allergen.name().toLowerCase(java.util.Locale.ROOT));
         });
-        if (mapper.byId(id, person.kitchenId()).isPresent()) {
-            return;
-        }
+        // Sent twice, also at once, it is asked once; the second finds the first.
         mapper.insert(
                 id,
                 person.kitchenId(),
@@ -136,14 +132,15 @@ public class Calls {
                 note.trim(),
                 person.id(),
                 now);
+        mapper.byId(id, person.kitchenId())
+                .filter(row -> row.stationId().equals(station))
+                .orElseThrow(() -> new Conflict("id", "Another call has this id."));
         changes.note(person.kitchenId(), "calls", id);
     }
 
     /** Calls from two days ago on; a station sees only its own. */
     public List<Call> all(Person person) {
-        if (person.stationId() == null) {
-            person.require(Role.Right.READ);
-        }
+        person.requireALook();
         return mapper
                 .since(person.kitchenId(), person.stationId(), clock.instant().minus(LOOK_BACK))
                 .stream()
@@ -153,6 +150,7 @@ public class Calls {
 
     /** One call, if it is this person's to see. */
     public Call of(Person person, String id) {
+        person.requireALook();
         return mapper.byId(id, person.kitchenId())
                 .filter(row -> person.stationId() == null || person.stationId().equals(row.stationId()))
                 .map(Calls::call)

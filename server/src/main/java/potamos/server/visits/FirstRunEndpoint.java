@@ -60,7 +60,8 @@ class FirstRunEndpoint {
     @ResponseStatus(HttpStatus.CREATED)
     @Transactional
     public void firstRun(@Valid @RequestBody FirstRun body) {
-        if (!kitchens.none()) {
+        // Of several that are sent at once each waits here for the one before.
+        if (!kitchens.beginFirstRun() || !kitchens.none()) {
             throw new Conflict("kitchen", "This kitchen has been made already. Sign in.");
         }
         String id = kitchens.add(

@@ -30,6 +30,10 @@ class SessionEndpoint {
             @NotBlank @Size(max = 60) String signIn,
             @NotBlank @Size(max = 72) String password) {}
 
+    record PasswordChoice(
+            @NotBlank @Size(max = 72) String soFar,
+            @NotBlank @Size(max = 72) String password) {}
+
     record UnitsChoice(@NotBlank String units) {}
 
     private final Accounts accounts;
@@ -58,6 +62,21 @@ class SessionEndpoint {
         return visits.view(person, request);
     }
 
+    /** Chooses one's own password; whoever else is signed in as this person is signed out. */
+    @PutMapping("/password")
+    SessionView choose(
+            @AuthenticationPrincipal Person person,
+            @Valid @RequestBody PasswordChoice choice,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        Person chosen =
+                accounts.choose(person, choice.soFar(), choice.password(), request.getRemoteAddr(), clock.instant());
+        visits.endOthers(person.id(), request);
+        request.changeSessionId();
+        visits.remember(chosen, request, response);
+        return visits.view(chosen, request);
+    }
+
     @PutMapping("/units")
     SessionView units(
             @AuthenticationPrincipal Person person,
@@ -71,7 +90,10 @@ class SessionEndpoint {
 
     @DeleteMapping
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void signOut(HttpServletRequest request) {
+    void signOut(HttpServletRequest request, HttpServletResponse response) {
+        // What the browser has kept of the kitchen goes with the visit. Acts that are still to be sent lie in a store
+        // that this does not empty.
+        response.setHeader("Clear-Site-Data", "\"cache\"");
         SecurityContextHolder.clearContext();
         if (request.getSession(false) != null) {
             request.getSession(false).invalidate();

@@ -16,6 +16,8 @@ import potamos.server.accounts.Role;
  * @param kitchen   its name
  * @param timeZone  in which its clocks run
  * @param shared    whether this is a tablet that several share, each signing with a PIN
+ * @param startedAgain when the watchdog started the server again; empty when it has run since somebody started it
+ * @param passwordSetBy who set the password that this person has come with and is to change; empty otherwise
  * @param demo      sign-ins of the demo; empty outside it
  */
 record SessionView(
@@ -25,6 +27,8 @@ record SessionView(
         Optional<String> kitchen,
         Optional<String> timeZone,
         boolean shared,
+        Optional<Instant> startedAgain,
+        Optional<String> passwordSetBy,
         @NotNull List<DemoSignIns.DemoSignIn> demo) {
 
     /** The person as the pages see them. */

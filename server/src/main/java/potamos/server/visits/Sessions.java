@@ -11,17 +11,16 @@ import org.springframework.session.SessionRepository;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
 import org.springframework.session.jdbc.config.annotation.web.http.EnableJdbcHttpSession;
 import org.springframework.transaction.support.TransactionOperations;
+import potamos.server.KitchenClock;
+import potamos.server.accounts.SessionLife;
 
 /**
  * Sessions lie in the database, and are written when something of them changes. That somebody was here is noted once a minute and not with every
  * request: a screen asks several times a second while a finger drags, and each note would wait for the disk.
  */
 @Configuration
-@EnableJdbcHttpSession(maxInactiveIntervalInSeconds = Sessions.LONGEST_IDLE_S, cleanupCron = "0 7 * * * *")
+@EnableJdbcHttpSession(cleanupCron = "0 7 * * * *")
 class Sessions {
-
-    /** A long shift, and the way home. */
-    static final int LONGEST_IDLE_S = 14 * 3600;
 
     private static final Duration NOTED_EVERY = Duration.ofMinutes(1);
 
@@ -33,11 +32,13 @@ class Sessions {
 
     @Bean
     @Primary
-    SessionRepository<? extends Session> calmSessions(JdbcIndexedSessionRepository stored) {
-        return new Calm<>(stored);
+    SessionRepository<? extends Session> calmSessions(JdbcIndexedSessionRepository stored, KitchenClock clock) {
+        stored.setDefaultMaxInactiveInterval(SessionLife.LONGEST);
+        return new Calm<>(stored, clock);
     }
 
-    private record Calm<S extends Session>(SessionRepository<S> stored) implements SessionRepository<Visit<S>> {
+    private record Calm<S extends Session>(SessionRepository<S> stored, KitchenClock clock)
+            implements SessionRepository<Visit<S>> {
 
         @Override
         public Visit<S> createSession() {
@@ -52,7 +53,15 @@ class Sessions {
         @Override
         public Visit<S> findById(String id) {
             S session = stored.findById(id);
-            return session == null ? null : new Visit<>(session);
+            if (session == null) {
+                return null;
+            }
+            // However busy it was, it ends.
+            if (session.getCreationTime().plus(SessionLife.LONGEST).isBefore(clock.machine())) {
+                stored.deleteById(id);
+                return null;
+            }
+            return new Visit<>(session);
         }
 
         @Override

@@ -62,7 +62,8 @@ class TabletEndpoint {
     @PostMapping("/shared")
     SessionView share(
             @AuthenticationPrincipal Person person, HttpServletRequest request, HttpServletResponse response) {
-        person.require(Right.ACT);
+        // A tablet on which several sign is part of how a kitchen is set up.
+        person.require(Right.SET_UP);
         visits.share(request);
         return become(person.by(Signature.NOBODY), request, response);
     }
@@ -86,7 +87,18 @@ class TabletEndpoint {
             throw new Forbidden("A PIN signs only at a tablet that is shared. Sign in with your password.");
         }
         Person signed = pins.sign(person, signing.personId(), signing.pin(), request.getRemoteAddr(), clock.instant());
+        visits.touch(request);
         return become(signed, request, response);
+    }
+
+    /** Says that somebody still touches this tablet; what was signed stands for another two minutes. */
+    @PutMapping("/signature")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void touch(@AuthenticationPrincipal Person person, HttpServletRequest request) {
+        // A signature that has ended has become nobody's before it comes here, and is not brought back.
+        if (person.signature() == Signature.PIN) {
+            visits.touch(request);
+        }
     }
 
     /** Steps back from a shared tablet: it may be looked at, and nothing done, until somebody signs. */

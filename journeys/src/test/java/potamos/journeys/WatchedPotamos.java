@@ -1,0 +1,138 @@
+package potamos.journeys;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+import potamos.server.PrivateDatabase;
+
+/** A demo kitchen run as a kitchen runs: by the watchdog, with a database that outlives a power cut. Its parts can be killed. */
+final class WatchedPotamos implements AutoCloseable {
+    private static final Duration LONGEST_START = Duration.ofMinutes(3);
+
+    private final Path home;
+    private final int port;
+    private final Process watchdog;
+    private final HttpClient client =
+            HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(2)).build();
+
+    private WatchedPotamos(Path home, int port, Process watchdog) {
+        this.home = home;
+        this.port = port;
+        this.watchdog = watchdog;
+    }
+
+    static WatchedPotamos start(String name) {
+        Path root = PrivateDatabase.root();
+        int port = RunningPotamos.freePort();
+        try {
+            // A space in the name is what somebody's folder may well have; the database's account has to get there, as
+            // in a kitchen.
+            Path home = Files.createTempDirectory("potamos " + name + " ");
+            Files.setPosixFilePermissions(home, PosixFilePermissions.fromString("rwx--x--x"));
+            List<String> command = new ArrayList<>(List.of(
+                    root.resolve("bin/watchdog").toString(),
+                    home.toString(),
+                    Integer.toString(port),
+                    "--",
+                    ProcessHandle.current().info().command().orElse("java"),
+                    "-Xmx512m",
+                    "-XX:TieredStopAtLevel=1",
+                    "-jar",
+                    root.resolve("server/target/potamos-server-0.1.0-app.jar").toString(),
+                    "--potamos.demo=true",
+                    "--potamos.demo-moment=2026-03-03T10:10:00Z"));
+            Process watchdog = new ProcessBuilder(command).inheritIO().start();
+            WatchedPotamos potamos = new WatchedPotamos(home, port, watchdog);
+            potamos.awaitStart();
+            return potamos;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private void awaitStart() {
+        long end = System.nanoTime() + LONGEST_START.toNanos();
+        while (!Files.exists(home.resolve("ready"))) {
+            if (!watchdog.isAlive() || System.nanoTime() > end) {
+                throw new IllegalStateException("the kitchen did not start; see " + home);
+            }
+            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(200));
+        }
+    }
+
+    String url() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    Path home() {
+        return home;
+    }
+
+    void killApplication() {
+        kill("app.pid");
+    }
+
+    void killDatabase() {
+        kill("db/mariadb.pid");
+    }
+
+    private void kill(String pidFile) {
+        try {
+            long pid = Long.parseLong(Files.readString(home.resolve(pidFile)).trim());
+            ProcessHandle.of(pid).ifPresent(process -> {
+                process.destroyForcibly();
+                // Being told of the end of somebody else's process takes longer than the watchdog needs to start
+                // another.
+                while (process.isAlive()) {
+                    Thread.onSpinWait();
+                }
+            });
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Seconds until the kitchen answers again what needs its database. */
+    double awaitAnswer() {
+        long start = System.nanoTime();
+        HttpRequest request = HttpRequest.newBuilder(URI.create(url() + "/api/session"))
+                .timeout(Duration.ofSeconds(5))
+                .build();
+        while (System.nanoTime() - start < LONGEST_START.toNanos()) {
+            try {
+                if (client.send(request, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) {
+                    return (System.nanoTime() - start) / 1e9;
+                }
+            } catch (IOException notYet) {
+                // Nobody listens yet.
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IllegalStateException(e);
+            }
+            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(50));
+        }
+        throw new IllegalStateException("the kitchen did not come back; see " + home);
+    }
+
+    /** Stops it as Ctrl-C does, and wants nothing left running. */
+    @Override
+    public void close() {
+        watchdog.destroy();
+        watchdog.onExit().orTimeout(60, TimeUnit.SECONDS).join();
+        if (Files.exists(home.resolve("app.pid")) || Files.exists(home.resolve("db/mariadb.pid"))) {
+            throw new IllegalStateException("the watchdog has left something running; see " + home);
+        }
+        PrivateDatabase.delete(home);
+    }
+}

@@ -1,0 +1,109 @@
+package potamos.server.batches;
+
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import potamos.core.batch.Batch;
+import potamos.core.batch.Plan;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Volume;
+import potamos.server.Json;
+import potamos.server.accounts.Person;
+import potamos.server.accounts.Role.Right;
+import potamos.server.charges.ChargeRequest;
+import potamos.server.charges.Planning;
+import potamos.server.charges.VesselsInUse;
+import potamos.server.kitchen.Kitchens;
+import potamos.server.live.Changes;
+import potamos.server.problems.Conflict;
+import potamos.server.stations.Calls;
+
+/** Where a batch begins: a plan that somebody has accepted. */
+@Service
+public class AcceptedPlans {
+
+    private final BatchMapper mapper;
+    private final Planning planning;
+    private final Calls calls;
+    private final Kitchens kitchens;
+    private final VesselsInUse vessels;
+    private final Changes changes;
+    private final Json json;
+
+    AcceptedPlans(
+            BatchMapper mapper,
+            Planning planning,
+            Calls calls,
+            Kitchens kitchens,
+            VesselsInUse vessels,
+            Changes changes,
+            Json json) {
+        this.mapper = mapper;
+        this.planning = planning;
+        this.calls = calls;
+        this.kitchens = kitchens;
+        this.vessels = vessels;
+        this.changes = changes;
+        this.json = json;
+    }
+
+    /**
+     * Accepts a plan: freezes it and takes the vessel.
+     *
+     * @param id made by the client; accepting twice with the same one accepts once
+     * @throws Refusal  when the charge does not fit its vessel
+     * @throws Conflict when the vessel is in use or the call is being made already
+     */
+    @Transactional
+    public String accept(Person person, String id, String callId, ChargeRequest request) {
+        person.require(Right.PLAN);
+        String kitchenId = person.kitchenId();
+        if (request.readyBy() == null) {
+            throw Refusal.of("readyBy", "when is it wanted");
+        }
+        // Sent twice at once, the second waits here and then finds what the first has made.
+        mapper.holdKitchen(kitchenId);
+        if (mapper.byId(id, kitchenId).isPresent()) {
+            return id;
+        }
+        Planning.Proposed proposed = planning.propose(kitchenId, request);
+        String vesselId = kitchens.hold(kitchenId, proposed.vessel().id()).id();
+        if (vessels.of(kitchenId).contains(vesselId)) {
+            throw new Conflict(
+                    "vesselId",
+                    proposed.vessel().name() + " is in use. Choose another vessel, or wait until it is strained.");
+        }
+        double called = request.goal() == ChargeRequest.GoalKind.LITRES && request.value() != null
+                ? request.value()
+                : proposed.charge().forecast().yield().mid();
+        if (callId != null) {
+            Calls.Call call = calls.of(person, callId);
+            if (call.status() == Calls.Status.WITHDRAWN || call.status() == Calls.Status.MET) {
+                throw new Conflict(
+                        "callId",
+                        "That call is " + call.status().name().toLowerCase(java.util.Locale.ROOT) + " already.");
+            }
+            if (call.batchId().isPresent()) {
+                throw new Conflict("callId", "That call is being made already.");
+            }
+            called = call.litres();
+        }
+        Plan plan = planning.plan(proposed, request.readyBy(), Volume.ofLitres(called));
+        mapper.insert(new BatchMapper.BatchRow(
+                id,
+                kitchenId,
+                mapper.nextNumber(kitchenId),
+                callId,
+                vesselId,
+                proposed.burner().id(),
+                json.write(plan),
+                person.id(),
+                plan.accepted(),
+                Batch.replay(plan, List.of(), plan.accepted()).stage().name()));
+        changes.note(kitchenId, "batches", id);
+        if (callId != null) {
+            changes.note(kitchenId, "calls", callId);
+        }
+        return id;
+    }
+}
