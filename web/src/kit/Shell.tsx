@@ -191,7 +191,7 @@ function useUndo() {
       fresh && last
         ? async () => {
             forgetLast()
-            await log(last.batchId, act('withdrawn', { corrects: last.act.id, words: 'undone' }))
+            await log(last.batchId, act('withdrawn', { corrects: last.act.id, reason: 'undone' }))
           }
         : undefined,
     [fresh, last],

@@ -115,6 +115,38 @@ export const costName: Record<string, string> = {
   NOTHING: '',
 }
 
+/** What a sheet asks for, by what it becomes. */
+export const askedName: Record<string, string> = {
+  'weighed-in': 'On the scale',
+  filled: 'Water drawn',
+  skimmed: 'Liquor lost with the scum',
+  'topped-up': 'Water added',
+  'level-read': 'Below the rim',
+  'temperature-read': 'In the liquor',
+  'brix-read': 'Refractometer',
+  strained: 'Litres out',
+  reduced: 'Left after reducing',
+  degreased: 'Fat lifted',
+  'cooling-read': 'In the stock',
+  reheated: 'Reheated to',
+  stored: 'Put away',
+}
+
+/** A figure of an entry, where it is told right. */
+export const figureName: Record<string, string> = {
+  kg: 'Weight',
+  litres: 'Volume',
+  belowRimCm: 'Below the rim',
+  celsius: 'Temperature',
+  value: 'On the card',
+  brix: 'Refractometer',
+  longerMin: 'Longer',
+  passes: 'Strainers',
+  pressed: 'Solids pressed',
+  tray: 'Tray, 0 for all',
+  words: 'Remark, lot or place',
+}
+
 export const eventName: Record<string, string> = {
   'weighed-in': 'Weighed in',
   began: 'Begun',

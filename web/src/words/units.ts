@@ -1,6 +1,6 @@
 /** Kitchen units: the server always speaks metric; people read and type in theirs. Conversions are exact. */
 export type Units = 'metric' | 'us'
-export type Dimension = 'litres' | 'kg' | 'celsius' | 'cm' | 'minutes' | 'brix'
+export type Dimension = 'litres' | 'kg' | 'celsius' | 'cm' | 'minutes' | 'brix' | 'mark' | 'count'
 
 const L_PER_GAL = 3.785411784
 const KG_PER_LB = 0.45359237
@@ -24,6 +24,8 @@ const scales: Record<Units, Record<Dimension, Scale>> = {
     cm: same('cm', 0.5),
     minutes: same('min', 1),
     brix: same('°Bx', 0.1),
+    mark: same('', 0.5),
+    count: same('', 1),
   },
   us: {
     litres: { unit: 'gal', to: (v) => v / L_PER_GAL, from: (v) => v * L_PER_GAL, step: 0.05 },
@@ -32,6 +34,8 @@ const scales: Record<Units, Record<Dimension, Scale>> = {
     cm: { unit: 'in', to: (v) => v / CM_PER_IN, from: (v) => v * CM_PER_IN, step: 0.25 },
     minutes: same('min', 1),
     brix: same('°Bx', 0.1),
+    mark: same('', 0.5),
+    count: same('', 1),
   },
 }
 

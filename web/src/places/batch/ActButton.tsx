@@ -6,12 +6,8 @@ import { Note } from '../../kit/Note'
 import { useMay, useUnits } from '../../kit/session'
 import { lossWords } from '../../words/en'
 import { fromNow } from '../../words/time'
-import { asksFirst, dueWords, kindOf, logAll, usual, type Due } from './acts'
+import { dueWords, kindOf, logAll, usual, type Due } from './acts'
 import { ActSheet } from './ActSheet'
-
-// What a kitchen usually draws and adds; the figure can be told right on the batch page.
-const FILL_C = 12
-const TOP_UP_C = 85
 
 /** Whether the button of the next act takes the focus on, as when the one before was tapped by the keyboard. */
 let handOn = false
@@ -40,13 +36,13 @@ export function ActButton({ card, due, now }: { card: Card; due: Due; now: numbe
     )
   }
   const tap = async () => {
-    if (asksFirst(due)) {
+    if (due.asks) {
       setSheet(true)
       return
     }
     setProblem(undefined)
     handOn = document.activeElement === button.current
-    const outcome = await logAll(card.id, usual(due, FILL_C, TOP_UP_C))
+    const outcome = await logAll(card.id, usual(due))
     if (outcome.kind === 'refused') {
       handOn = false
       setProblem(outcome.problem)

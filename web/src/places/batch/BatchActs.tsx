@@ -9,7 +9,7 @@ import { useMay, useTimes, useUnits } from '../../kit/session'
 import { costName } from '../../words/en'
 import { fromNow } from '../../words/time'
 import { ActButton, amountWords } from './ActButton'
-import { asksFirst, dueKey, dueWords, kindOf, logAll, usual, type Due } from './acts'
+import { dueKey, dueWords, kindOf, logAll, usual, type Due } from './acts'
 import { Deliver } from '../coldside/Deliver'
 import { StandsOn } from './StandsOn'
 
@@ -42,8 +42,8 @@ export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: string) =
           <Button onClick={() => onAsk('skimmed')}>Skimmed</Button>
           <Button onClick={() => onAsk('topped-up')}>Water in</Button>
           <Button onClick={() => onAsk('tasted')}>Taste</Button>
-          <Button onClick={() => onAsk('card:set')}>Set</Button>
-          <Button onClick={() => onAsk('card:ladle')}>Ladle</Button>
+          <Button onClick={() => onAsk('card:SET')}>Set</Button>
+          <Button onClick={() => onAsk('card:LADLE')}>Ladle</Button>
           <Button onClick={() => onAsk('brix-read')}>°Bx</Button>
           {card.stage === 'SIMMER' && may('JUDGE') && (
             <Button onClick={() => onAsk('judged-enough')}>Judge</Button>
@@ -72,8 +72,8 @@ function Later({
   const { clock } = useTimes()
   const late = new Date(due.lateAt).getTime() < now
   const tap = () => {
-    if (asksFirst(due) || ['SKIM', 'TOP_UP', 'FILL'].includes(due.kind)) onAsk(kindOf(due))
-    else void logAll(page.card.id, usual(due, page.fillC, page.topUpC))
+    if (due.asks || ['SKIM', 'TOP_UP', 'FILL'].includes(due.kind)) onAsk(kindOf(due))
+    else void logAll(page.card.id, usual(due))
   }
   return (
     <li className="border-rule flex min-h-[56px] items-center gap-3 border-b">

@@ -94,8 +94,8 @@ describe('a batch at its simmer', () => {
     fireEvent.click(await screen.findByRole('radio', { name: /^5/ }))
     fireEvent.click(screen.getByRole('button', { name: 'Log' }))
     const both = await logged(sent, 2)
-    expect(both[0]).toMatchObject({ kind: 'card-read', card: 'set', value: 4 })
-    expect(both[1]).toMatchObject({ kind: 'card-read', card: 'ladle', value: 5 })
+    expect(both[0]).toMatchObject({ kind: 'card-read', card: 'SET', value: 4 })
+    expect(both[1]).toMatchObject({ kind: 'card-read', card: 'LADLE', value: 5 })
   })
 
   it('logs nothing from a card before a place on it is chosen', async () => {
@@ -140,7 +140,8 @@ describe('a batch at its simmer', () => {
   it('leaves a hand at the keyboard where the next act stands', async () => {
     const before = answer<Page>('batch-cool')
     const due = before.card.due.find((d) => d.kind === 'READ_COOLING')!
-    const start = { ...due, kind: 'BEGIN_COOLING' as const }
+    const becomes = [{ kind: 'cooling-began', figures: {} }]
+    const start = { ...due, kind: 'BEGIN_COOLING' as const, asks: false, becomes }
     const page = { ...before, card: { ...before.card, due: [start, due] } }
     const after = { ...before, card: { ...before.card, due: [due] } }
     open('batch-cool', () => page, person(), { [`POST /api/batches/${before.card.id}/acts`]: after })

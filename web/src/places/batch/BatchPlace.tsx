@@ -8,7 +8,7 @@ import { Failed, Heading, Loading } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { stageName } from '../../words/en'
 import { duration } from '../../words/time'
-import { asksFirst, kindOf, logAll, usual } from './acts'
+import { kindOf, logAll, usual } from './acts'
 import { ActSheet } from './ActSheet'
 import { BatchActs } from './BatchActs'
 import { BatchCooling } from './BatchCooling'
@@ -125,8 +125,8 @@ function useBatchKeys(page: Page, ask: (kind: string) => void) {
       return {
         n: () => {
           if (!next) return
-          if (asksFirst(next)) ask(kindOf(next))
-          else void logAll(card.id, usual(next, page.fillC, page.topUpC))
+          if (next.asks) ask(kindOf(next))
+          else void logAll(card.id, usual(next))
         },
         l: () => ask('level-read'),
         t: () => ask(card.strainedL === undefined ? 'temperature-read' : 'cooling-read'),
@@ -134,7 +134,7 @@ function useBatchKeys(page: Page, ask: (kind: string) => void) {
         w: () => ask(card.pot.filled ? 'topped-up' : 'filled'),
         j: () => ask('judged-enough'),
       }
-    }, [may, card, page.fillC, page.topUpC, ask]),
+    }, [may, card, ask]),
   )
 }
 

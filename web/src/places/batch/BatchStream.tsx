@@ -11,10 +11,9 @@ export function BatchStream({ page, colour }: { page: Page; colour: string }) {
   const { card } = page
   const plannedHeat = page.planned.find((s) => s.stage === 'BRING_UP')?.from
   const lit = new Date(card.simmer.lit ?? plannedHeat ?? page.acceptedAt).getTime()
-  const solids = Math.max(0, card.pot.contentsL - card.pot.liquorL)
   const plan = page.forecast.course.map((p) => ({
     at: lit + p.minute * 60_000,
-    litres: Math.max(0, p.litres - (solids || page.plannedBedKg / 1.1)),
+    litres: p.liquorL,
     celsius: p.celsius,
   }))
   const done = page.course.map((p) => ({

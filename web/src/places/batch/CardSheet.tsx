@@ -17,17 +17,17 @@ interface Props {
 }
 
 const cards = {
-  shade: {
+  SHADE: {
     title: 'Judge the shade',
     says: 'Hold the card against the palest and the darkest piece; the darkest decides when it comes out.',
     Card: ShadeCard,
   },
-  set: {
+  SET: {
     title: 'Spoonful on a cold plate',
     says: 'A minute in the freezer, then tilt the plate.',
     Card: SetCard,
   },
-  ladle: {
+  LADLE: {
     title: 'A ladle against the light',
     says: 'White ladle, top of the pot, in good light.',
     Card: LadleCard,
@@ -41,17 +41,16 @@ export function CardSheet({ page, due, card, onClose }: Props & { card: CardName
   const { title, says, Card } = cards[card]
   const [value, setValue] = useState<number>()
   const { problem, send } = useSend(page, onClose)
-  const target = card === 'shade' ? (page.card.oven?.shade ?? due?.amount) : undefined
+  const target = card === 'SHADE' ? (page.card.oven?.shade ?? due?.amount) : undefined
+  const longer = card === 'SHADE' && value !== undefined ? page.card.oven?.longerMin[value - 1] : undefined
   return (
     <Sheet title={title} open onClose={onClose}>
       <p className="text-18 mt-0 mb-4">{says}</p>
       <Card value={value} onValue={setValue} target={target} />
       <div className="mt-5 grid gap-3">
-        {card === 'shade' && target !== undefined && value !== undefined && (
+        {longer !== undefined && (
           <p className="text-18 m-0">
-            {value >= Math.floor(target)
-              ? 'It is there: take it out.'
-              : `Not there yet: look again in about ${Math.ceil(target - value) * 5} min.`}
+            {longer === 0 ? 'It is there: take it out.' : `Not there yet: look again in about ${longer} min.`}
           </p>
         )}
         <Button

@@ -1,5 +1,6 @@
 import { useState, type FormEvent } from 'react'
 import type { Problem, Schemas } from '../../api/client'
+import { eventKinds } from '../../api/kinds'
 import { act } from '../../api/outbox'
 import type { Page } from '../../api/queries'
 import { Button } from '../../kit/Button'
@@ -8,18 +9,29 @@ import { NumberField } from '../../kit/NumberField'
 import { useTimes, useUnits } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
-import { eventName } from '../../words/en'
+import { Ticks } from './Ticks'
+import { eventName, figureName } from '../../words/en'
+import type { Dimension } from '../../words/units'
 import { logAll } from './acts'
 
-const fields = [
-  ['kg', 'kg', 'Weight'],
-  ['litres', 'litres', 'Volume'],
-  ['belowRimCm', 'cm', 'Below the rim'],
-  ['celsius', 'celsius', 'Temperature'],
-  ['value', 'brix', 'Refractometer'],
-] as const
+type Figures = Schemas['Figures']
+type Told = Figures[keyof Figures]
+type Asked = (typeof eventKinds)[keyof typeof eventKinds]['figures'][number]
 
-/** Telling an entry right. Both stay in the record, with who and why. */
+/** What a figure of a quantity is typed as. What is not here says which thing an entry is about: such an entry is taken back and logged anew. */
+const typed: Partial<Record<Asked['quantity'], Dimension | 'words' | 'yes'>> = {
+  LITRES: 'litres',
+  KILOGRAMS: 'kg',
+  CELSIUS: 'celsius',
+  CENTIMETRES: 'cm',
+  MINUTES: 'minutes',
+  MARK: 'mark',
+  COUNT: 'count',
+  WORDS: 'words',
+  YES: 'yes',
+}
+
+/** Telling an entry right. Both stay in the record, with who and why; what is not changed here stays as it was told. */
 export function CorrectSheet({
   page,
   event,
@@ -31,25 +43,24 @@ export function CorrectSheet({
 }) {
   const units = useUnits()
   const { clock } = useTimes()
-  const first = event.correctedTo ?? event.figures
-  const [values, setValues] = useState<Record<string, number | undefined>>({
-    kg: first.kg,
-    litres: first.litres,
-    belowRimCm: first.belowRimCm,
-    celsius: first.celsius,
-    value: first.value,
-  })
+  const told = event.correctedTo ?? event.figures
+  const [changes, setChanges] = useState<Partial<Record<Asked['name'], Told | undefined>>>({})
   const [reason, setReason] = useState('')
   const [problem, setProblem] = useState<Problem>()
-  const send = async (kind: 'corrected' | 'withdrawn') => {
-    const body = kind === 'withdrawn' ? {} : { ...values, part: first.part }
-    const outcome = await logAll(page.card.id, [act(kind, { corrects: event.id, words: reason, ...body })])
+  const kindOfEvent = eventKinds[event.kind as keyof typeof eventKinds]
+  const asked: readonly Asked[] = kindOfEvent?.correctable
+    ? kindOfEvent.figures.filter((figure) => typed[figure.quantity] !== undefined)
+    : []
+  const changed = Object.entries(changes).filter(([name, value]) => value !== told[name as Asked['name']])
+  const missing = Object.values(changes).some((value) => value === undefined)
+  const send = async (what: Schemas['Act']) => {
+    const outcome = await logAll(page.card.id, [what])
     if (outcome.kind === 'refused') setProblem(outcome.problem)
     else onClose()
   }
   const submit = (submitted: FormEvent) => {
     submitted.preventDefault()
-    void send('corrected')
+    void send(act('corrected', { corrects: event.id, reason, ...Object.fromEntries(changed) }))
   }
   return (
     <Sheet
@@ -58,21 +69,40 @@ export function CorrectSheet({
       onClose={onClose}
     >
       <form onSubmit={submit} className="grid gap-5">
-        {fields
-          .filter(([name]) => first[name] !== undefined)
-          .map(([name, dimension, label]) => (
+        {asked.map((figure) => {
+          const value = figure.name in changes ? changes[figure.name] : told[figure.name]
+          const set = (next: Told | undefined) => setChanges({ ...changes, [figure.name]: next })
+          const label =
+            figureName[figure.name === 'value' && told.card === undefined ? 'brix' : figure.name] ??
+            figure.name
+          const kind = typed[figure.quantity]!
+          if (kind === 'words')
+            return <TextField key={figure.name} label={label} value={(value as string) ?? ''} onValue={set} />
+          if (kind === 'yes')
+            return (
+              <Ticks
+                key={figure.name}
+                options={[label]}
+                value={value ? [label] : []}
+                onValue={(ticked) => set(ticked.length > 0)}
+              />
+            )
+          return (
             <NumberField
-              key={name}
+              key={figure.name}
               label={label}
-              dimension={dimension}
+              dimension={kind === 'mark' && told.card === undefined ? 'brix' : kind}
               units={units.units}
-              value={values[name]}
-              onValue={(value) => setValues({ ...values, [name]: value })}
+              value={value as number | undefined}
+              onValue={set}
               problem={
-                values[name] === undefined ? { reason: 'a number is needed here' } : problem?.fields[name]
+                figure.name in changes && value === undefined
+                  ? { reason: 'a number is needed here' }
+                  : problem?.fields[figure.name]
               }
             />
-          ))}
+          )
+        })}
         <TextField
           label="Why"
           value={reason}
@@ -80,11 +110,21 @@ export function CorrectSheet({
           hint="Misread, wrong vessel, wrong scale …"
           required
         />
-        {problem && !fields.some(([name]) => problem.fields[name]) && <Note>{problem.message}.</Note>}
-        <Button type="submit" tone="act" large disabled={reason.trim() === ''}>
-          Correct the record
-        </Button>
-        <Button onClick={() => void send('withdrawn')} disabled={reason.trim() === ''}>
+        {problem && !asked.some((figure) => problem.fields[figure.name]) && <Note>{problem.message}.</Note>}
+        {asked.length > 0 && (
+          <Button
+            type="submit"
+            tone="act"
+            large
+            disabled={reason.trim() === '' || changed.length === 0 || missing}
+          >
+            Correct the record
+          </Button>
+        )}
+        <Button
+          onClick={() => void send(act('withdrawn', { corrects: event.id, reason }))}
+          disabled={reason.trim() === ''}
+        >
           It did not happen
         </Button>
       </form>

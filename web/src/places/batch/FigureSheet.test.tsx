@@ -38,7 +38,7 @@ describe('a level', () => {
 
   it('far from what is likely is asked about, and logged as it was read when it stands', async () => {
     const { page, sent, onClose } = open('level-read')
-    const odd = Math.round(page.likely['LEVEL_BELOW_RIM_CM']!.high) + 4
+    const odd = Math.round(page.likely['level-read']!.high) + 4
     type('Below the rim', odd.toFixed(1))
     press('Log')
     expect(screen.getByText(/far from what is likely here/).textContent).toContain(

@@ -10,7 +10,7 @@ import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
 import { eventName } from '../../words/en'
 import { amount, type Dimension } from '../../words/units'
-import { likely, logAll, question, type Due, type Question } from './acts'
+import { likely, logAll, question, type Due } from './acts'
 import { Advice } from './Advice'
 import { BrixField } from './BrixField'
 import { LevelField } from './LevelField'
@@ -69,7 +69,9 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
     }
     setBusy(true)
     setProblem(undefined)
-    const outcome = await logAll(page.card.id, [act(kind, fields(asked, page, value, words))])
+    const outcome = await logAll(page.card.id, [
+      act(kind, { ...asked.beside, ...(words && { words }), [asked.field]: value }),
+    ])
     setBusy(false)
     if (outcome.kind === 'refused') setProblem(outcome.problem)
     else onClose()
@@ -121,17 +123,6 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
       </form>
     </Sheet>
   )
-}
-
-function fields(asked: Question, page: Page, value: number, words: string) {
-  const celsius = { filled: page.fillC, 'topped-up': page.topUpC }[asked.kind]
-  return {
-    celsius,
-    [asked.field]: value,
-    part: asked.part,
-    words: words || undefined,
-    passes: asked.kind === 'strained' ? page.passes : undefined,
-  }
 }
 
 function DiscardInstead({ page, onClose }: { page: Page; onClose: () => void }) {

@@ -1,5 +1,5 @@
 interface Props {
-  label: string
+  label?: string
   options: string[]
   value: string[]
   onValue: (value: string[]) => void
@@ -9,7 +9,7 @@ interface Props {
 export function Ticks({ label, options, value, onValue }: Props) {
   return (
     <fieldset className="m-0 border-0 p-0">
-      <legend className="text-15 mb-1 p-0 font-semibold">{label}</legend>
+      {label && <legend className="text-15 mb-1 p-0 font-semibold">{label}</legend>}
       <div className="flex flex-wrap gap-2">
         {options.map((option) => {
           const on = value.includes(option)

@@ -4,7 +4,7 @@ import { beginName, dueName, endName, lossWords } from '../../words/en'
 import { answer } from '../../testing/kitchen'
 import contract from '../../../openapi.json'
 import { phases } from '../formulas/phases'
-import { asksFirst, dueWords, kindOf, question, usual, type Due } from './acts'
+import { dueWords, kindOf, question, usual, type Due } from './acts'
 
 const kinds = contract.components.schemas.DueView.properties.kind.enum as Due['kind'][]
 
@@ -19,14 +19,15 @@ function due(kind: Due['kind'], more: Partial<Due> = {}): Due {
     costsFrom: now,
     amount: 2,
     cost: 'TIME',
+    asks: false,
+    becomes: [],
     ...more,
   }
 }
 
 describe('acts that are due', () => {
-  it.each(kinds)('%s has a name and becomes an event', (kind) => {
-    if (kind !== 'BEGIN' && kind !== 'END') expect(dueName[kind]).toBeTruthy()
-    expect(kindOf(due(kind))).not.toBe('noted')
+  it.each(kinds.filter((kind) => kind !== 'BEGIN' && kind !== 'END'))('%s has a name', (kind) => {
+    expect(dueName[kind]).toBeTruthy()
   })
 
   it.each(
@@ -66,66 +67,55 @@ describe('acts that are due', () => {
     expect(dueWords(due('ADD', { parts: ['A', 'B', 'C', 'D'].map(part) }))).toBe('Sachet in')
   })
 
-  it('logs the usual amounts at a tap', () => {
-    expect(usual(due('FILL', { amount: 20 }), 11, 80)[0]).toMatchObject({
-      kind: 'filled',
-      litres: 20,
-      celsius: 11,
-    })
-    expect(usual(due('TOP_UP', { amount: 0.02 }), 11, 80)[0]).toMatchObject({ litres: 0.1, celsius: 80 })
-    expect(usual(due('BEGIN', { step: 3 }), 11, 80)[0]).toMatchObject({ kind: 'began', step: 3 })
-    expect(usual(due('KELP_OUT', { parts: [{ id: 'kelp', name: 'Kelp', kg: 1 }] }), 11, 80)[0]).toMatchObject(
-      {
-        kind: 'taken-out',
-        part: 'kelp',
-      },
-    )
-    expect(usual(due('FIRST_FOAM', { amount: 0.1 }), 11, 80).map((a) => a.kind)).toEqual([
-      'first-foam',
-      'skimmed',
+  it('logs at a tap what the server proposes, each as an act of its own', () => {
+    const becomes = [
+      { kind: 'added', figures: { part: 'onion', kg: 0.4 } },
+      { kind: 'added', figures: { part: 'carrot', kg: 0.2 } },
+    ]
+    const acts = usual(due('ADD', { becomes }))
+    expect(acts).toMatchObject([
+      { kind: 'added', part: 'onion', kg: 0.4 },
+      { kind: 'added', part: 'carrot', kg: 0.2 },
     ])
+    expect(new Set(acts.map((a) => a.id)).size).toBe(2)
   })
 
-  it('gives every act of one tap an id of its own', () => {
-    const parts = ['a', 'b', 'c'].map((id) => ({ id, name: id, kg: 1 }))
-    const ids = usual(due('ADD', { parts }), 11, 80).map((a) => a.id)
-    expect(new Set(ids).size).toBe(3)
+  it('opens the sheet of what it becomes, and of a card that very card', () => {
+    expect(kindOf(due('STRAIN', { becomes: [{ kind: 'strained', figures: {} }] }))).toBe('strained')
+    const becomes = [{ kind: 'card-read', figures: { card: 'SHADE' as const, value: 5.5 } }]
+    expect(kindOf(due('JUDGE_SHADE', { becomes }))).toBe('card:SHADE')
   })
 
-  it('asks first where only a person can tell', () => {
-    for (const kind of [
-      'READ_LEVEL',
-      'JUDGE',
-      'STRAIN',
-      'JUDGE_SHADE',
-      'SET_TEST',
-      'TASTE',
-      'REDUCE',
-    ] as const)
-      expect(asksFirst(due(kind))).toBe(true)
-    for (const kind of ['SKIM', 'TURN', 'BURNER_OFF', 'PASS', 'HOLD'] as const)
-      expect(asksFirst(due(kind))).toBe(false)
-  })
-
-  it('asks for the figure that an act carries, beginning with what the model expects', () => {
+  it('asks for the figure that an act carries, beginning with what is proposed', () => {
     const page = answer<Page>('batch-simmer')
+    const level = page.usual.find((proposal) => proposal.kind === 'level-read')!
     expect(question('level-read', page)).toMatchObject({
       field: 'belowRimCm',
-      start: page.card.pot.belowRimCm,
+      start: level.figures.belowRimCm,
     })
-    expect(question('strained', page, due('STRAIN', { amount: 11.5 }))).toMatchObject({
+    const becomes = [{ kind: 'strained', figures: { litres: 11.5, passes: 3, pressed: false } }]
+    expect(question('strained', page, due('STRAIN', { becomes }))).toMatchObject({
       field: 'litres',
       start: 11.5,
+      beside: { passes: 3 },
     })
-    expect(question('reduced', page, due('REDUCE', { amount: 4 }))).toMatchObject({ start: 4 })
     expect(question('noted', page)).toBeUndefined()
+  })
+
+  it('begins with what a probe says, unless it has fallen silent', () => {
+    const page = answer<Page>('batch-simmer')
+    const probe = { name: 'Probe 1', celsius: 93.25, at: page.card.since, silent: false }
+    const with_ = (silent: boolean) => ({ ...page, card: { ...page.card, probe: { ...probe, silent } } })
+    expect(question('temperature-read', with_(false))?.start).toBe(93.25)
+    const proposed = page.usual.find((proposal) => proposal.kind === 'temperature-read')!.figures.celsius
+    expect(question('temperature-read', with_(true))?.start).toBe(proposed)
   })
 
   it('every act on the demo range can be tapped', () => {
     for (const card of answer<{ batches: Card[] }>('range').batches)
       for (const one of card.due) {
         expect(dueWords(one)).not.toMatch(/^[A-Z_]+$/)
-        if (!asksFirst(one)) expect(usual(one, 12, 85).length).toBeGreaterThan(0)
+        expect(usual(one).length).toBeGreaterThan(0)
       }
   })
 })

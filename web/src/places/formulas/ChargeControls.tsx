@@ -21,6 +21,7 @@ const fieldOf: Record<GoalKind, string> = {
   BED: 'bedKg',
   WATER: 'waterL',
   VESSEL: 'vessel',
+  LEVEL: 'levelCm',
 }
 
 /** What is given, where, and by which school. */
@@ -31,6 +32,7 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
     BED: Math.round(charge.bedKg * 2) / 2,
     WATER: Math.round(charge.waterL * 2) / 2,
     VESSEL: undefined,
+    LEVEL: Math.round(charge.levels.filledCm * 2) / 2,
   }
   const fieldProblem = problem?.fields[fieldOf[wish.goal]] ?? problem?.fields.value
   return (
@@ -45,7 +47,7 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
               ...wish,
               goal,
               value: start[goal],
-              vessel: goal === 'VESSEL' ? charge.vessel.id : wish.vessel,
+              vessel: goal === 'VESSEL' || goal === 'LEVEL' ? charge.vessel.id : wish.vessel,
             })
           }
           options={[
@@ -53,6 +55,7 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
             ...(charge.bed.length ? [{ value: 'BED' as const, name: 'Bed' }] : []),
             { value: 'VESSEL', name: 'Full pot' },
             { value: 'WATER', name: charge.bed.length ? 'Water' : 'Stock' },
+            { value: 'LEVEL', name: 'Line' },
           ]}
         />
       </div>
@@ -64,9 +67,10 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
               BED: 'Bed in hand',
               WATER: charge.bed.length ? 'Water to draw' : 'Stock in hand',
               VESSEL: '',
+              LEVEL: 'Water line, above the bottom',
             }[wish.goal]
           }
-          dimension={wish.goal === 'BED' ? 'kg' : 'litres'}
+          dimension={({ BED: 'kg', LEVEL: 'cm' } as const)[wish.goal as 'BED' | 'LEVEL'] ?? 'litres'}
           units={units.units}
           value={wish.value}
           step={1}

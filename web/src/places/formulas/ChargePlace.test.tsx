@@ -122,11 +122,11 @@ describe('a charge', () => {
     await expect.poll(() => address().get('goal')).toBe('BED')
   })
 
-  it('moves the water line by the keys and asks for that much water', async () => {
+  it('moves the water line by the keys and asks for what fills it so high', async () => {
     const { charge, sent } = open('charge-white')
     fireEvent.keyDown(await screen.findByRole('slider', { name: 'Water line' }), { key: 'ArrowUp' })
-    await expect.poll(() => asked(sent).at(-1)?.goal).toBe('WATER')
-    expect(asked(sent).at(-1)!.value as number).toBeGreaterThan(charge.waterL)
+    await expect.poll(() => asked(sent).at(-1)?.goal).toBe('LEVEL')
+    expect(asked(sent).at(-1)!.value as number).toBeGreaterThan(charge.levels.filledCm)
   })
 
   it('lets the address follow once the hand rests, and asks for nothing again when it does', async () => {
@@ -136,7 +136,7 @@ describe('a charge', () => {
     fireEvent.keyDown(line, { key: 'ArrowUp' })
     await expect.poll(() => asked(sent)).toHaveLength(2)
     expect(address().toString()).toBe(before)
-    await expect.poll(() => address().get('goal')).toBe('WATER')
+    await expect.poll(() => address().get('goal')).toBe('LEVEL')
     expect(Number(address().get('value'))).toBe(asked(sent)[1]!.value)
     expect(asked(sent)).toHaveLength(2)
   })

@@ -1,6 +1,5 @@
 import type { Charge } from '../../api/queries'
 import { Cutaway } from '../../graphics/Cutaway'
-import { litresAt } from '../../graphics/vessel'
 import { useUnits } from '../../kit/session'
 import { bodyName } from '../../words/en'
 import { duration, durationSpread } from '../../words/time'
@@ -26,12 +25,8 @@ export function ChargePot({
 }) {
   const units = useUnits()
   const { vessel, levels, forecast } = charge
-  const filledL = litresAt(vessel, levels.filledCm)
-  const drag = (cm: number) => {
-    // Water and contents keep their ratio along a charge, so the level asks for so much water.
-    const water = (charge.waterL / filledL) * litresAt(vessel, cm)
-    onWish({ ...wish, goal: 'WATER', value: Math.max(0.5, Math.round(water * 10) / 10), vessel: vessel.id })
-  }
+  const drag = (cm: number) =>
+    onWish({ ...wish, goal: 'LEVEL', value: Math.round(cm * 10) / 10, vessel: vessel.id })
   const bare = forecast.bedBareAtMin
   return (
     <section aria-label="The pot" className="grid content-start justify-items-center gap-4">

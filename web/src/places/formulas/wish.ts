@@ -39,7 +39,7 @@ export const schoolFields = [
 ] as const
 export type SchoolField = (typeof schoolFields)[number]
 
-const goals: GoalKind[] = ['LITRES', 'BED', 'VESSEL', 'WATER']
+const goals: GoalKind[] = ['LITRES', 'BED', 'VESSEL', 'WATER', 'LEVEL']
 
 export function readWish(params: URLSearchParams, litres = 10): Wish {
   const goal = (params.get('goal') ?? 'LITRES') as GoalKind

@@ -112,7 +112,7 @@ describe('the range', () => {
     await expect.poll(() => sent.filter((s) => s.method === 'POST').length).toBe(1)
     expect(sent.find((s) => s.method === 'POST')!.body).toMatchObject({
       kind: 'card-read',
-      card: 'shade',
+      card: 'SHADE',
       value: 6,
     })
   })

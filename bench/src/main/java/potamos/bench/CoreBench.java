@@ -15,9 +15,11 @@ import potamos.core.Samples;
 import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
+import potamos.core.batch.ChoreEvent;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
 import potamos.core.batch.Plan;
+import potamos.core.batch.PotEvent;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Goal;
@@ -94,20 +96,20 @@ public class CoreBench {
     /** A pot that is read every minute, with a skim and a top-up now and then. */
     private static List<BatchEvent> longDay() {
         List<BatchEvent> day = new ArrayList<>();
-        day.add(new BatchEvent.WeighedIn(Samples.at(0), BatchEvent.BED, Mass.ofKg(12), ""));
-        day.add(new BatchEvent.Filled(Samples.at(1), Volume.ofLitres(20), Temperature.ofCelsius(12)));
-        day.add(new BatchEvent.HeatOn(Samples.at(2)));
-        day.add(new BatchEvent.FirstFoam(Samples.at(45)));
-        day.add(new BatchEvent.SimmerReached(Samples.at(50)));
-        day.add(new BatchEvent.Judged(Samples.at(51), false, Duration.ofHours(8)));
+        day.add(new ChoreEvent.WeighedIn(Samples.at(0), BatchEvent.BED, Mass.ofKg(12), ""));
+        day.add(new PotEvent.Filled(Samples.at(1), Volume.ofLitres(20), Temperature.ofCelsius(12)));
+        day.add(new PotEvent.HeatOn(Samples.at(2)));
+        day.add(new PotEvent.FirstFoam(Samples.at(45)));
+        day.add(new PotEvent.SimmerReached(Samples.at(50)));
+        day.add(new PotEvent.Judged(Samples.at(51), false, Duration.ofHours(8)));
         for (int i = day.size(); i < EVENTS; i++) {
             BatchEvent.Stamp stamp = Samples.at(52 + i);
             day.add(
                     switch (i % 5) {
-                        case 0 -> new BatchEvent.Skimmed(stamp, Volume.ofLitres(0.02));
-                        case 1 -> new BatchEvent.ToppedUp(stamp, Volume.ofLitres(0.1), Temperature.ofCelsius(85));
-                        case 2 -> new BatchEvent.LevelRead(stamp, Length.ofCm(9));
-                        default -> new BatchEvent.TemperatureRead(stamp, Temperature.ofCelsius(92 + i % 3));
+                        case 0 -> new PotEvent.Skimmed(stamp, Volume.ofLitres(0.02));
+                        case 1 -> new PotEvent.ToppedUp(stamp, Volume.ofLitres(0.1), Temperature.ofCelsius(85));
+                        case 2 -> new PotEvent.LevelRead(stamp, Length.ofCm(9));
+                        default -> new PotEvent.TemperatureRead(stamp, Temperature.ofCelsius(92 + i % 3));
                     });
         }
         return day;

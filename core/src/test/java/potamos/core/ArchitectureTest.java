@@ -1,12 +1,15 @@
 package potamos.core;
 
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.List;
 
 /** The core stays plain: it knows nobody above it, and keeps to the dialect that could be compiled for a browser. */
 @AnalyzeClasses(packages = "potamos.core", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -52,4 +55,43 @@ class ArchitectureTest {
             .callMethod(Math.class, "rint", double.class)
             .orShould()
             .callMethod(Math.class, "round", double.class);
+
+    /** As docs/architecture.md draws them; each knows those before it alone. */
+    private static final List<String> FROM_THE_GROUND = List.of(
+            "quantity",
+            "safety",
+            "vessel",
+            "heat",
+            "liquor",
+            "formula",
+            "flow",
+            "charge",
+            "cooling",
+            "batch",
+            "schedule",
+            "probe");
+
+    @ArchTest
+    static void arrowsPointDown(JavaClasses core) {
+        for (int i = 0; i < FROM_THE_GROUND.size(); i++) {
+            String[] above = FROM_THE_GROUND.subList(i + 1, FROM_THE_GROUND.size()).stream()
+                    .map(name -> "potamos.core." + name + "..")
+                    .toArray(String[]::new);
+            noClasses()
+                    .that()
+                    .resideInAPackage("potamos.core." + FROM_THE_GROUND.get(i) + "..")
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage(above)
+                    .allowEmptyShould(true)
+                    .check(core);
+        }
+    }
+
+    @ArchTest
+    static final ArchRule everyPackageHasItsPlace = classes()
+            .should()
+            .resideInAnyPackage(FROM_THE_GROUND.stream()
+                    .map(name -> "potamos.core." + name + "..")
+                    .toArray(String[]::new));
 }

@@ -108,7 +108,7 @@ public final class Samples {
                 charge,
                 US,
                 cooling,
-                null,
+                List.of(new Plan.Filled(cooling.container().name(), cooling.count(), cooling.each())),
                 curve,
                 timeline,
                 EIGHT.plus(Duration.ofHours(14)),

@@ -66,8 +66,10 @@ public final class Kills {
     private Outcome run(int application, int database) {
         List<String> batches = idsIn(new Client("ilse").get("/api/batches"));
         CountDownLatch left = new CountDownLatch(CLIENTS);
+        List<Client> clients = new ArrayList<>();
         for (int i = 0; i < CLIENTS; i++) {
             Client client = new Client(PEOPLE.get(i % PEOPLE.size()));
+            clients.add(client);
             int first = i;
             Thread thread = new Thread(() -> {
                 client.logOn(batches, first);
@@ -94,7 +96,8 @@ public final class Kills {
         on = false;
         try {
             if (!left.await(60, TimeUnit.SECONDS)) {
-                throw new IllegalStateException("an act was never acknowledged");
+                throw new IllegalStateException("an act was never acknowledged; last answers: "
+                        + clients.stream().map(client -> client.heard).toList());
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
@@ -133,6 +136,7 @@ public final class Kills {
     private final class Client {
         private final String name;
         private final CookieManager cookies = new CookieManager();
+        private volatile String heard = "";
         private final HttpClient http = HttpClient.newBuilder()
                 .cookieHandler(cookies)
                 .version(HttpClient.Version.HTTP_1_1)
@@ -192,14 +196,17 @@ public final class Kills {
                                 .POST(HttpRequest.BodyPublishers.ofString(json))
                                 .build(),
                         HttpResponse.BodyHandlers.ofString());
+                heard = answer.statusCode() + " at " + Instant.now();
                 if (answer.statusCode() < 300) {
                     return true;
                 }
                 if (answer.statusCode() == 503 || answer.statusCode() == 429) {
                     return false;
                 }
+                heard += ", and no more: " + answer.body();
                 throw new IllegalStateException(path + " answered " + answer.statusCode() + ": " + answer.body());
             } catch (IOException away) {
+                heard = away + " at " + Instant.now();
                 return false;
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();

@@ -57,7 +57,7 @@ final class RunningPotamos implements AutoCloseable {
                 "-Xmx512m",
                 "-XX:TieredStopAtLevel=1",
                 "-jar",
-                root.resolve("server/target/potamos-server-0.1.0-app.jar").toString()));
+                root.resolve("server/target/potamos-server-app.jar").toString()));
         command.addAll(arguments);
         ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
         builder.environment().put("POTAMOS_DB_URL", database.url());

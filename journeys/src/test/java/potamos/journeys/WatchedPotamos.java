@@ -49,7 +49,7 @@ final class WatchedPotamos implements AutoCloseable {
                     "-Xmx512m",
                     "-XX:TieredStopAtLevel=1",
                     "-jar",
-                    root.resolve("server/target/potamos-server-0.1.0-app.jar").toString(),
+                    root.resolve("server/target/potamos-server-app.jar").toString(),
                     "--potamos.demo=true",
                     "--potamos.demo-moment=2026-03-03T10:10:00Z"));
             Process watchdog = new ProcessBuilder(command).inheritIO().start();
@@ -103,10 +103,10 @@ final class WatchedPotamos implements AutoCloseable {
         }
     }
 
-    /** Seconds until the kitchen answers again what needs its database. */
+    /** Seconds until the kitchen is well again, its database included. */
     double awaitAnswer() {
         long start = System.nanoTime();
-        HttpRequest request = HttpRequest.newBuilder(URI.create(url() + "/api/session"))
+        HttpRequest request = HttpRequest.newBuilder(URI.create(url() + "/actuator/health"))
                 .timeout(Duration.ofSeconds(5))
                 .build();
         while (System.nanoTime() - start < LONGEST_START.toNanos()) {

@@ -7,16 +7,27 @@ import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.Components;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.BooleanSchema;
+import io.swagger.v3.oas.models.media.IntegerSchema;
+import io.swagger.v3.oas.models.media.NumberSchema;
+import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.security.SecurityScheme;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.springdoc.core.customizers.GlobalOpenApiCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.web.csrf.CsrfToken;
+import potamos.core.batch.EventKind;
+import potamos.core.batch.Figure;
+import potamos.core.batch.JudgingCard;
 import potamos.server.accounts.Person;
 
 /** The published contract of the HTTP interface, from which the pages' client is made. */
@@ -47,6 +58,61 @@ class Contract {
                 return schema;
             }
         };
+    }
+
+    /** What figures acts and entries have is told by their kinds, in the core. */
+    @Bean
+    GlobalOpenApiCustomizer figuresOfEvents() {
+        return contract -> {
+            Map<String, Schema> schemas = contract.getComponents().getSchemas();
+            Schema<?> figures = new ObjectSchema().additionalProperties(false);
+            Schema<?> act = schemas.get("Act");
+            act.additionalProperties(false);
+            for (Figure<?> figure : EventKind.everyFigure()) {
+                figures.addProperty(figure.name(), schema(figure));
+                act.addProperty(figure.name(), schema(figure));
+            }
+            schemas.put("Figures", figures);
+            contract.addExtension(
+                    "x-event-kinds",
+                    EventKind.all().stream().map(Contract::told).toList());
+        };
+    }
+
+    /** A kind of event for whoever makes forms of it. */
+    private static Map<String, Object> told(EventKind<?> kind) {
+        return Map.of(
+                "name",
+                kind.name(),
+                "trust",
+                kind.trust().name(),
+                "correctable",
+                kind.correctable(),
+                "figures",
+                kind.figures().stream()
+                        .map(figure -> Map.of(
+                                "name", figure.name(),
+                                "quantity", figure.quantity().name(),
+                                "least", figure.least(),
+                                "most", figure.most(),
+                                "unit", figure.unit()))
+                        .toList());
+    }
+
+    private static Schema<?> schema(Figure<?> figure) {
+        Class<?> wire = figure.quantity().wire();
+        if (figure.quantity() == Figure.Quantity.CARD) {
+            Schema<String> card = new StringSchema();
+            Stream.of(JudgingCard.values()).map(JudgingCard::name).forEach(card::addEnumItemObject);
+            return card;
+        }
+        if (wire == Boolean.class) {
+            return new BooleanSchema();
+        }
+        if (wire == String.class) {
+            return new StringSchema();
+        }
+        return wire == Integer.class ? new IntegerSchema() : new NumberSchema().format("double");
     }
 
     @Bean

@@ -2,11 +2,13 @@ package potamos.server;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Component;
 import potamos.core.batch.BatchEvent;
+import potamos.core.batch.Figures;
 import potamos.core.cooling.Medium;
 import potamos.core.formula.Part;
 import potamos.core.formula.Phase;
@@ -28,7 +30,7 @@ import tools.jackson.databind.node.ObjectNode;
 public class Json {
 
     /** Sealed families whose members are told apart by a {@code kind}. */
-    private static final List<Class<?>> FAMILIES = List.of(
+    static final List<Class<?>> FAMILIES = List.of(
             BatchEvent.class,
             Shape.class,
             Medium.class,
@@ -45,9 +47,7 @@ public class Json {
         JsonMapper.Builder builder = JsonMapper.builder();
         for (Class<?> family : FAMILIES) {
             builder.addMixIn(family, Kind.class);
-            for (Class<?> member : family.getPermittedSubclasses()) {
-                builder.registerSubtypes(new NamedType(member, kindOf(member)));
-            }
+            members(family).forEach(member -> builder.registerSubtypes(new NamedType(member, StoredNames.of(member))));
         }
         builder.addMixIn(BatchEvent.Stamp.class, Stored.class);
         return builder.build();
@@ -61,9 +61,20 @@ public class Json {
         Instant entered();
     }
 
-    /** The kind of a member as it is written: {@code topped-up} for {@code ToppedUp}. */
-    public static String kindOf(Class<?> member) {
-        return member.getSimpleName().replaceAll("(?<!^)([A-Z])", "-$1").toLowerCase(java.util.Locale.ROOT);
+    /** The records of a family, those of the families within it included. */
+    static Stream<Class<?>> members(Class<?> family) {
+        return Stream.of(family.getPermittedSubclasses())
+                .flatMap(member -> member.isInterface() ? members(member) : Stream.of(member));
+    }
+
+    /** A phase as it is stored and published: {@code roast}, {@code bring-up}. */
+    public static String kindOf(Phase phase) {
+        return StoredNames.of(phase.getClass());
+    }
+
+    /** A shape as it is stored and published: {@code kettle}. */
+    public static String kindOf(Shape shape) {
+        return StoredNames.of(shape.getClass());
     }
 
     public String write(Object value) {
@@ -75,8 +86,9 @@ public class Json {
         return mapper.writerFor(family).writeValueAsString(value);
     }
 
+    /** What was stored, also by an earlier version. */
     public <T> T read(String json, Class<T> type) {
-        return mapper.readValue(json, type);
+        return mapper.treeToValue(Upcasting.of(mapper, mapper.readTree(json)), type);
     }
 
     /**
@@ -114,8 +126,15 @@ public class Json {
             // What is exported twice is the same twice, and maps have no order of their own.
             return builder -> builder.disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
                     .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
+                    .addMixIn(Figures.class, ByName.class)
                     .addModule(bounds);
         }
+    }
+
+    /** Figures stand under their names, with nothing around them. */
+    private interface ByName {
+        @com.fasterxml.jackson.annotation.JsonValue
+        java.util.Map<String, Object> byName();
     }
 
     /** A number that is one: {@code "NaN"} passes for a number elsewhere, and {@code 1e999} for infinity. */

@@ -21,6 +21,9 @@ class ArchitectureTest {
     static final ArchRule sqlStandsInMappers = noClasses()
             .that()
             .areNotAnnotatedWith(Mapper.class)
+            // The locks of jobs bring SQL of their own.
+            .and()
+            .doNotHaveFullyQualifiedName("potamos.server.Jobs")
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("java.sql..", "org.springframework.jdbc..");

@@ -18,11 +18,13 @@ class ContractTest {
     void theContractOfThePagesIsTheServers() throws IOException {
         JsonMapper json = JsonMapper.builder().build();
         JsonNode served = Visitor.stranger().get("/api/openapi.json").body();
-        Path current = PrivateDatabase.root().resolve("server/target/openapi.json");
-        Files.writeString(current, json.writerWithDefaultPrettyPrinter().writeValueAsString(served));
-        JsonNode kept = json.readTree(Files.readString(PrivateDatabase.root().resolve("web/openapi.json")));
+        Path contract = PrivateDatabase.root().resolve("web/openapi.json");
+        if (Boolean.getBoolean("contract.taken")) {
+            Files.writeString(contract, json.writerWithDefaultPrettyPrinter().writeValueAsString(served) + "\n");
+        }
+        JsonNode kept = json.readTree(Files.readString(contract));
         assertThat(served.equals(kept))
-                .as("the HTTP interface changed: copy server/target/openapi.json to web/openapi.json")
+                .as("the HTTP interface changed: ./potamos contract takes it over")
                 .isTrue();
     }
 }

@@ -19,6 +19,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.jdbc.core.JdbcTemplate;
 import potamos.core.batch.BatchEvent;
+import potamos.core.batch.PotEvent;
 import potamos.core.quantity.Volume;
 import potamos.server.accounts.Accounts;
 import potamos.server.accounts.Person;
@@ -170,7 +171,7 @@ class FaultsTest {
         int entries = 990 - before;
         for (int i = 0; i < entries; i++) {
             BatchEvent.Stamp stamp = new BatchEvent.Stamp(newId(), start.plusMillis(100L * i), person.initials());
-            batches.log(person, batch.id(), new BatchEvent.Skimmed(stamp, Volume.ofLitres(0.0005)));
+            batches.log(person, batch.id(), new PotEvent.Skimmed(stamp, Volume.ofLitres(0.0005)));
         }
         List<CompletableFuture<HttpResponse<byte[]>>> last = IntStream.range(0, 10)
                 .mapToObj(i -> cook.postLater(

@@ -86,6 +86,18 @@ class HandOverTest {
     }
 
     @Test
+    void whatIsStillToBePreparedIsToldByItsPhase() {
+        TestBatch raw = TestBatch.accepted(cook, 6);
+        raw.log("weighed-in", "\"part\": \"bed\", \"kg\": 9");
+        assertThat(raw.stage()).isEqualTo("PREPARE");
+        String id = newId();
+        assertThat(cook.post("/api/hand-overs", giving(id, "", pot(raw.id(), hand("TO"))))
+                        .status())
+                .isEqualTo(201);
+        assertThat(latest(id).at("/pots/0/pending/0/phase").asString()).isEqualTo("rinse");
+    }
+
+    @Test
     void theSameGivingSentTwiceIsKeptOnce() {
         String id = newId();
         String giving = giving(id, "twice", pot(batch.id(), hand("TO")));

@@ -83,7 +83,7 @@ class JudgingTest {
     void aReadingThatCanHardlyBeIsTakenAndAnImpossibleOneIsNot() {
         TestBatch batch = TestBatch.accepted(cook, 12).simmering();
         TestBatch.wait(20);
-        JsonNode likely = batch.page().at("/likely/LEVEL_BELOW_RIM_CM");
+        JsonNode likely = batch.page().at("/likely/level-read");
         double odd = likely.at("/low").asDouble() - 2;
         assertThat(likely.at("/low").asDouble()).isLessThan(likely.at("/high").asDouble());
         assertThat(batch.log("level-read", "\"belowRimCm\": " + odd)

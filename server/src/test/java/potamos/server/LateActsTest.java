@@ -78,13 +78,13 @@ class LateActsTest {
         String id = UUID.randomUUID().toString();
         batch.tryLog(id, "skimmed", "\"litres\": 0.1");
         Visitor chef = Visitor.signedIn("tomaz");
-        batch.log("corrected", "\"corrects\": \"%s\", \"litres\": 0.2, \"words\": \"misread\"".formatted(id));
+        batch.log("corrected", "\"corrects\": \"%s\", \"litres\": 0.2, \"reason\": \"misread\"".formatted(id));
         chef.post(
                 batch.path(),
                 TestBatch.act(
                         UUID.randomUUID().toString(),
                         "corrected",
-                        "\"corrects\": \"%s\", \"litres\": 0.3, \"words\": \"counted again\"".formatted(id)));
+                        "\"corrects\": \"%s\", \"litres\": 0.3, \"reason\": \"counted again\"".formatted(id)));
         JsonNode corrections = entry(batch.page(), "skimmed").path("corrections");
         assertThat(corrections
                         .valueStream()

@@ -60,7 +60,7 @@ class RecordTest {
                 .isEqualTo(200);
         batch.log(
                 "corrected",
-                "\"corrects\": \"%s\", \"celsius\": 74.0, \"words\": \"thermometer misread\"".formatted(level));
+                "\"corrects\": \"%s\", \"celsius\": 74.0, \"reason\": \"thermometer misread\"".formatted(level));
         String paper = paper(batch, cook);
         assertThat(paper)
                 .contains("White chicken stock", "Steps, planned and as done", "Where every litre went")

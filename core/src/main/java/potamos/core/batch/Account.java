@@ -25,15 +25,15 @@ record Account(
         Run run,
         PotModel pot,
         Map<String, Mass> put,
-        Optional<BatchEvent.Strained> strained,
+        Optional<FinishEvent.Strained> strained,
         Optional<Volume> reduced) {
 
     Ledger ledger() {
         Bed bed = pot.bed();
         boolean press =
-                strained.map(BatchEvent.Strained::pressed).orElse(run.strain().pressed());
+                strained.map(FinishEvent.Strained::pressed).orElse(run.strain().pressed());
         int passes =
-                strained.map(BatchEvent.Strained::passes).orElse(run.strain().passes());
+                strained.map(FinishEvent.Strained::passes).orElse(run.strain().passes());
         Volume fat = Losses.renderedFat(bed);
         List<Ledger.Entry> entries = new ArrayList<>(List.of(
                 new Ledger.Entry(Ledger.Cause.WATER, pot.drawn()),
@@ -53,8 +53,10 @@ record Account(
     private Ledger closed(List<Ledger.Entry> entries) {
         double fraction = run.reduction().toFraction();
         if (strained.isEmpty()) {
-            Volume before = Ledger.predicted(entries).yield().orNone();
-            Volume boiled = reduced.isEmpty() ? before.times(1 - fraction) : pot.reduced();
+            Ledger before = Ledger.predicted(entries);
+            Volume boiled = reduced.isEmpty()
+                    ? run.reduction().boiledAway(before.yield(), before.of(Ledger.Cause.STRAINERS))
+                    : pot.reduced();
             entries.add(new Ledger.Entry(Ledger.Cause.REDUCED, boiled));
             return Ledger.predicted(entries);
         }

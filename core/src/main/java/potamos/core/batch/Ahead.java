@@ -4,11 +4,14 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import potamos.core.flow.Losses;
 import potamos.core.flow.Run;
+import potamos.core.flow.TopUpPolicy;
 import potamos.core.quantity.Volume;
 
 /**
- * How a pot goes on from a moment to the end of its simmer as it was last judged, with the plan's top-ups; from a lit pot only. The steps are found with
+ * How a pot goes on from a moment to the end of its simmer as it was last judged, with the plan's top-ups, and on through its rest if asked; from a lit pot only. The steps are found with
  * one replay and can be gone with others, so that all of them are told at the same moments.
  */
 final class Ahead {
@@ -17,60 +20,88 @@ final class Ahead {
     private static final Duration LONGEST_BRING_UP = Duration.ofHours(6);
     private static final double NEARLY_K = 0.2;
 
+    /** How far ahead. */
+    enum Until {
+        END_OF_SIMMER,
+        STRAINED
+    }
+
     private enum Coming {
         TIME,
         SIMMER,
-        TOP_UP
+        TOP_UP,
+        OFF
     }
 
     private record Step(Instant at, Coming what) {}
 
     private final Run run;
+    private final TopUpPolicy topUps;
+    private final double skimLPerMin;
     private final List<Step> steps = new ArrayList<>();
 
     private Ahead(Run run) {
         this.run = run;
+        this.topUps = TopUpPolicy.of(run);
+        double simmerMin = run.simmer().usual().toSeconds() / 60.0;
+        this.skimLPerMin = Losses.skimmed(run.bed(), run.preparation(), 1).litres() / Math.max(1, simmerMin);
     }
 
     /**
      * Runs a replayed pot on.
      *
-     * @param state of that replay, now
+     * @param pot        where the replay has left it, now
+     * @param stage      that it stands at
+     * @param plannedEnd of the simmer, once there is one
+     * @param until      where to stop
      */
-    static Ahead of(Plan plan, Replay replay, BatchState state) {
-        Ahead ahead = new Ahead(plan.charge().run());
-        if (replay.pot().holding()) {
-            ahead.goOn(replay.pot(), state);
+    static Ahead of(Run run, PotModel pot, Stage stage, Optional<Instant> plannedEnd, Until until) {
+        Ahead ahead = new Ahead(run);
+        if (pot.holding()) {
+            ahead.goOn(pot, stage, plannedEnd);
+            if (until == Until.STRAINED && !ahead.steps.isEmpty()) {
+                ahead.rest(pot);
+            }
         }
         return ahead;
     }
 
-    private void goOn(PotModel pot, BatchState state) {
-        Instant at = state.now();
-        if (state.stage() == Stage.BRING_UP) {
+    private void goOn(PotModel pot, Stage stage, Optional<Instant> plannedEnd) {
+        Instant at = pot.clock();
+        if (stage == Stage.BRING_UP) {
             Instant latest = at.plus(LONGEST_BRING_UP);
             while (pot.celsius() < run.simmerAt().celsius() - NEARLY_K && at.isBefore(latest)) {
                 at = at.plus(STEP);
                 take(pot, new Step(at, Coming.TIME));
             }
             take(pot, new Step(at, Coming.SIMMER));
-        } else if (state.stage() != Stage.SIMMER) {
+        } else if (stage != Stage.SIMMER) {
             return;
         }
-        Instant end = state.simmer().plannedEnd().orElse(at.plus(run.simmer().usual()));
-        Instant lastTopUp = LastTopUp.before(end);
-        boolean hold = run.simmer().topUp().hold();
-        boolean toppedUpForTheLastTime = !hold || LastTopUp.done(state) || !at.isBefore(lastTopUp);
+        Instant end = plannedEnd.orElse(at.plus(run.simmer().usual()));
+        // One that has been forgotten for longer than it may wait is not counted on any more.
+        boolean forgotten = at.isAfter(topUps.last(end).plus(TopUpPolicy.MAY_WAIT));
+        boolean lastDone = forgotten || LastTopUp.done(topUps, plannedEnd, pot.toppedUpAt());
         while (at.isBefore(end)) {
             Instant next = at.plus(STEP);
             at = next.isAfter(end) ? end : next;
             take(pot, new Step(at, Coming.TIME));
-            boolean last = !toppedUpForTheLastTime && !at.isBefore(lastTopUp);
-            boolean dropped = pot.down().cm() >= run.simmer().topUp().drop().cm();
-            if (last || !toppedUpForTheLastTime && dropped) {
+            double left = Duration.between(at, end).toSeconds() / 60.0;
+            if (topUps.now(left, pot.downCm(), lastDone)) {
+                lastDone = topUps.isLast(left);
                 take(pot, new Step(at, Coming.TOP_UP));
             }
-            toppedUpForTheLastTime |= last;
+        }
+        take(pot, new Step(at, Coming.OFF));
+    }
+
+    /** Off the heat it still steams. */
+    private void rest(PotModel pot) {
+        Instant end = pot.clock().plus(Duration.ofSeconds((long) (run.restMin() * 60)));
+        for (Instant at = pot.clock(); at.isBefore(end); ) {
+            Instant next = at.plus(STEP);
+            at = next.isAfter(end) ? end : next;
+            take(pot, new Step(at, Coming.TIME));
         }
     }
 
@@ -85,12 +116,16 @@ final class Ahead {
     }
 
     private void go(PotModel pot, Step step) {
+        double minutes = Duration.between(pot.clock(), step.at()).toSeconds() / 60.0;
         pot.runTo(step.at());
-        if (step.what() == Coming.SIMMER) {
-            pot.simmer();
-        } else if (step.what() == Coming.TOP_UP) {
-            Volume toMark = Volume.ofLitres(pot.downL()).orNone();
-            pot.topUp(toMark, run.simmer().topUp().water(), step.at());
+        switch (step.what()) {
+            case TIME -> pot.takeOut(Volume.ofLitres(pot.simmering() ? skimLPerMin * minutes : 0));
+            case SIMMER -> pot.simmer();
+            case OFF -> pot.off();
+            case TOP_UP -> {
+                Volume toMark = Volume.ofLitres(pot.downL()).orNone();
+                pot.topUp(toMark, run.simmer().topUp().water(), step.at());
+            }
         }
     }
 }

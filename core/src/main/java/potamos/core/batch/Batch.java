@@ -18,16 +18,16 @@ public final class Batch {
      * @param events as logged, in the order of arrival
      * @param now    the moment; events after it still count, for they are known
      */
-    public static BatchState replay(Plan plan, List<BatchEvent> events, Instant now) {
+    public static BatchState replay(Plan plan, List<? extends BatchEvent> events, Instant now) {
         Replay replay = new Replay(plan);
-        for (BatchEvent event : History.believed(events)) {
+        for (Fact event : History.believed(events)) {
             replay.apply(event);
         }
         return replay.stateAt(now);
     }
 
     /** What is now believed to have happened: corrections applied, withdrawn entries left out, in the order of the clock. */
-    public static List<BatchEvent> believed(List<BatchEvent> events) {
+    public static List<Fact> believed(List<? extends BatchEvent> events) {
         return History.believed(events);
     }
 
@@ -45,9 +45,9 @@ public final class Batch {
      *
      * @throws Refusal with the field, the reason and the range when it does not
      */
-    public static Accepted accept(Plan plan, List<BatchEvent> events, BatchEvent next, Instant now) {
+    public static Accepted accept(Plan plan, List<? extends BatchEvent> events, BatchEvent next, Instant now) {
         BatchState before = replay(plan, events, now);
-        List<BatchEvent> since = since(events, next);
+        List<Fact> since = since(events, next);
         try {
             Guards.check(plan, events, before, next, now);
         } catch (Refusal asThingsAre) {
@@ -63,15 +63,26 @@ public final class Batch {
     }
 
     /** What is believed to have happened after an event; nothing for one that tells of another. */
-    private static List<BatchEvent> since(List<BatchEvent> events, BatchEvent next) {
-        boolean ofAnother = next instanceof BatchEvent.Corrected
-                || next instanceof BatchEvent.Withdrawn
-                || next instanceof BatchEvent.Noted;
+    private static List<Fact> since(List<? extends BatchEvent> events, BatchEvent next) {
+        boolean ofAnother = next instanceof Amendment || next instanceof LookEvent.Noted;
         return ofAnother
                 ? List.of()
                 : History.believed(events).stream()
-                        .filter(e -> !(e instanceof BatchEvent.Noted))
+                        .filter(e -> !(e instanceof LookEvent.Noted))
                         .filter(e -> e.stamp().at().isAfter(next.stamp().at()))
                         .toList();
+    }
+
+    /**
+     * A correction of an entry: what is not named stays as it is believed now.
+     *
+     * @param event   the id of the entry
+     * @param changes the figures that are told right
+     * @throws Refusal when there is no such entry, it cannot be corrected, or a figure makes no sense
+     */
+    public static Amendment.Corrected correction(
+            List<? extends BatchEvent> events, String event, Figures changes, BatchEvent.Stamp stamp, String reason) {
+        Fact believed = History.asBelieved(events, Guards.target(events, event));
+        return Amendment.Corrected.of(believed, changes, stamp, reason);
     }
 }

@@ -22,7 +22,8 @@ import potamos.core.quantity.Volume;
  * @param weighed   masses by part
  * @param pot       the pot while it is in use
  * @param simmer    times of the simmer
- * @param ledger    litres; the yield is predicted until it is measured
+ * @param ledger    litres so far; the yield is what would come out if it were strained now, until it is measured
+ * @param expected  litres out if it goes on as planned
  * @param prep      what is done before the water
  * @param strained  litres measured out of the pot
  * @param finish    what is done to the strained stock before it is cold
@@ -33,6 +34,7 @@ import potamos.core.quantity.Volume;
  * @param takenOut  kinds of the bed lifted out again, and when
  * @param course    the pot as replayed, for a curve
  * @param path      the stages it went through so far, each with when it came there
+ * @param happened  when something of a kind happened last
  */
 public record BatchState(
         Stage stage,
@@ -43,6 +45,7 @@ public record BatchState(
         Simmer simmer,
         Prep prep,
         Ledger ledger,
+        Volume expected,
         Optional<Volume> strained,
         Finish finish,
         List<CardReading> cards,
@@ -52,7 +55,8 @@ public record BatchState(
         Map<String, Instant> added,
         Map<String, Instant> takenOut,
         List<CoursePoint> course,
-        List<Entered> path) {
+        List<Entered> path,
+        Map<EventKind<?>, Instant> happened) {
 
     public BatchState {
         weighed = Map.copyOf(weighed);
@@ -62,6 +66,12 @@ public record BatchState(
         path = List.copyOf(path);
         cards = List.copyOf(cards);
         brix = List.copyOf(brix);
+        happened = Map.copyOf(happened);
+    }
+
+    /** When something of a kind happened last. */
+    public Optional<Instant> last(EventKind<?> kind) {
+        return Optional.ofNullable(happened.get(kind));
     }
 
     /** Litres to be cooled: as strained, or as reduced where they are reduced afterwards; empty until then. */
@@ -72,12 +82,12 @@ public record BatchState(
     }
 
     /** The last reading of a card. */
-    public Optional<CardReading> card(BatchEvent.Card card) {
+    public Optional<CardReading> card(JudgingCard card) {
         return cards.stream().filter(c -> c.card() == card).reduce((first, second) -> second);
     }
 
     /** A card that the stock or its bones were held against. */
-    public record CardReading(Instant at, BatchEvent.Card card, double value) {}
+    public record CardReading(Instant at, JudgingCard card, double value) {}
 
     /** What the refractometer said, °Bx. */
     public record BrixReading(Instant at, double degrees) {}
@@ -92,13 +102,9 @@ public record BatchState(
     /**
      * What is done before the water.
      *
-     * @param chores       in the order of the procedure
-     * @param turned       when the bones were last turned
-     * @param waterChanged when a soak last had fresh water
-     * @param burnerOff    when the burner was put out for flaming
+     * @param chores in the order of the procedure
      */
-    public record Prep(
-            List<Chore> chores, Optional<Instant> turned, Optional<Instant> waterChanged, Optional<Instant> burnerOff) {
+    public record Prep(List<Chore> chores) {
         public Prep {
             chores = List.copyOf(chores);
         }
@@ -122,7 +128,7 @@ public record BatchState(
             boolean toReduce,
             Optional<Volume> reduced,
             Optional<Volume> degreased,
-            Optional<BatchEvent.Strained> strained) {}
+            Optional<FinishEvent.Strained> strained) {}
 
     /**
      * The pot.
@@ -165,7 +171,6 @@ public record BatchState(
      * @param lastSkim   last skimming
      * @param skims      so far
      * @param held       when a warm steep began
-     * @param tasted     when it was last tasted
      */
     public record Simmer(
             Optional<Instant> lit,
@@ -175,8 +180,7 @@ public record BatchState(
             Optional<Instant> ended,
             Optional<Instant> lastSkim,
             int skims,
-            Optional<Instant> held,
-            Optional<Instant> tasted) {}
+            Optional<Instant> held) {}
 
     /**
      * Cooling so far.

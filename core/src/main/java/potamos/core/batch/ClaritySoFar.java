@@ -29,11 +29,11 @@ public record ClaritySoFar(Clarity planned, Clarity soFar) {
                         strain.transfer(),
                         state.finish()
                                 .strained()
-                                .map(BatchEvent.Strained::passes)
+                                .map(FinishEvent.Strained::passes)
                                 .orElse(strain.passes()),
                         state.finish()
                                 .strained()
-                                .map(BatchEvent.Strained::pressed)
+                                .map(FinishEvent.Strained::pressed)
                                 .orElse(strain.pressed()))));
     }
 }

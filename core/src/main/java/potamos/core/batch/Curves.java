@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import potamos.core.flow.Luck;
 import potamos.core.flow.Run;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Temperature;
@@ -35,13 +36,15 @@ public record Curves(List<Point> points, Instant now) {
     public record Point(Instant at, Band levelCm, Band celsius, Band gelatinGPerL) {}
 
     /** The curves of a batch, from its events and the moment. */
-    public static Curves of(Plan plan, List<BatchEvent> events, Instant now) {
-        List<BatchEvent> believed = History.believed(events);
+    public static Curves of(Plan plan, List<? extends BatchEvent> events, Instant now) {
+        List<Fact> believed = History.believed(events);
         Replay book = replayed(plan, Luck.BOOK, believed);
-        Ahead ahead = Ahead.of(plan, book, book.stateAt(now));
+        BatchState state = book.stateAt(now);
+        Ahead ahead = Ahead.of(
+                plan.charge().run(), book.pot(), state.stage(), state.simmer().plannedEnd(), Ahead.Until.END_OF_SIMMER);
         List<BatchState.CoursePoint> mid = book.pot().course();
         List<List<BatchState.CoursePoint>> others = new ArrayList<>();
-        for (Luck luck : Luck.eachAlone(plan.charge().run().vessel().kappa())) {
+        for (Luck luck : Luck.ofThePot(plan.charge().run().vessel().kappa())) {
             Replay other = replayed(plan, luck, believed);
             other.stateAt(now);
             ahead.go(other);
@@ -64,7 +67,7 @@ public record Curves(List<Point> points, Instant now) {
         return new Curves(thinned(points), now);
     }
 
-    private static Replay replayed(Plan plan, Luck luck, List<BatchEvent> believed) {
+    private static Replay replayed(Plan plan, Luck luck, List<Fact> believed) {
         Replay replay = new Replay(plan, luck);
         believed.forEach(replay::apply);
         return replay;

@@ -7,15 +7,15 @@ import java.util.List;
 /**
  * Something that a batch needs a person to do.
  *
- * @param kind   what
- * @param step   the phase of the procedure that it belongs to, from 0; −1 where it belongs to none
- * @param parts  which parts, for weighing and adding; those that go in together are one act
- * @param due    when; past when it is overdue
- * @param late   when waiting starts to cost something
- * @param amount how much, in the unit of the kind: kg, L, °C, minutes, a place on a card; 0 where it has none
- * @param cost   what waiting costs
+ * @param kind    what
+ * @param step    the phase of the procedure that it belongs to, from 0; −1 where it belongs to none
+ * @param due     when; past when it is overdue
+ * @param late    when waiting starts to cost something
+ * @param amount  how much, in the unit of the kind: kg, L, °C, a place on a card; 0 where it has none
+ * @param cost    what waiting costs
+ * @param becomes what is logged when it is done, one after another
  */
-public record DueAct(Kind kind, int step, List<String> parts, Instant due, Instant late, double amount, Cost cost) {
+public record DueAct(Kind kind, int step, Instant due, Instant late, double amount, Cost cost, List<Proposal> becomes) {
 
     /** However short its grace, a late act is pressed for so long before what it costs is said to be lost. */
     private static final Duration LEAST_PATIENCE = Duration.ofMinutes(5);
@@ -23,52 +23,88 @@ public record DueAct(Kind kind, int step, List<String> parts, Instant due, Insta
     private static final int NO_STEP = -1;
 
     public DueAct {
-        parts = List.copyOf(parts);
+        becomes = List.copyOf(becomes);
     }
 
-    /** An act on the whole batch. */
-    static DueAct of(Kind kind, Instant due, Duration grace, double amount, Cost cost) {
-        return of(kind, List.of(), due, grace, amount, cost);
+    /** An act that is as much as what it becomes. */
+    static DueAct of(Kind kind, Instant due, Duration grace, Cost cost, List<Proposal> becomes) {
+        double amount = becomes.stream().mapToDouble(Proposal::amount).sum();
+        return of(kind, amount, due, grace, cost, becomes);
     }
 
-    /** An act on parts. */
-    static DueAct of(Kind kind, List<String> parts, Instant due, Duration grace, double amount, Cost cost) {
-        return new DueAct(kind, NO_STEP, parts, due, due.plus(grace), amount, cost);
+    /** An act whose amount is not a figure of what it becomes. */
+    static DueAct of(Kind kind, double amount, Instant due, Duration grace, Cost cost, List<Proposal> becomes) {
+        return new DueAct(kind, NO_STEP, due, due.plus(grace), amount, cost, becomes);
     }
 
-    /** What there is to do. */
+    /** Which parts, for weighing, adding and taking out; those that go in together are one act. */
+    public List<String> parts() {
+        return becomes.stream().flatMap(proposal -> proposal.part().stream()).toList();
+    }
+
+    /** How an act is done. */
+    private enum Way {
+        /** A person reads or decides something before it can be logged. */
+        ASKS,
+        /** It may be done a little before its time where that clears the way. */
+        EARLY
+    }
+
+    /** What there is to do, and for how many minutes both hands are in it; 0 for what one hand does in passing. */
     public enum Kind {
-        WEIGH,
-        BEGIN,
-        END,
-        TURN,
-        JUDGE_SHADE,
-        CHANGE_WATER,
-        BURNER_OFF,
-        BLANCH,
-        FILL,
-        LIGHT,
-        HOLD,
-        KELP_OUT,
-        FIRST_FOAM,
-        TURN_DOWN,
-        SKIM,
-        READ_LEVEL,
-        READ_TEMPERATURE,
-        TOP_UP,
-        ADD,
-        TASTE,
-        SET_TEST,
-        JUDGE,
-        FLAKES_IN,
-        PASS,
-        STRAIN,
-        REDUCE,
-        DEGREASE,
-        BEGIN_COOLING,
-        READ_COOLING,
-        RESCUE,
-        STORE
+        WEIGH(8, Way.ASKS),
+        BEGIN(0),
+        END(0),
+        TURN(5, Way.EARLY),
+        JUDGE_SHADE(0, Way.ASKS),
+        CHANGE_WATER(2, Way.EARLY),
+        BURNER_OFF(0),
+        BLANCH(12),
+        FILL(5, Way.EARLY),
+        LIGHT(0),
+        HOLD(0),
+        KELP_OUT(0),
+        FIRST_FOAM(3),
+        TURN_DOWN(0),
+        SKIM(3),
+        READ_LEVEL(0, Way.ASKS),
+        READ_TEMPERATURE(0, Way.ASKS),
+        TOP_UP(2, Way.EARLY),
+        ADD(0),
+        TASTE(0, Way.ASKS),
+        SET_TEST(0, Way.ASKS),
+        JUDGE(0, Way.ASKS),
+        FLAKES_IN(0),
+        PASS(12),
+        STRAIN(12, Way.ASKS),
+        REDUCE(5, Way.ASKS),
+        DEGREASE(5),
+        BEGIN_COOLING(6),
+        READ_COOLING(0, Way.ASKS),
+        RESCUE(6, Way.ASKS),
+        STORE(10, Way.ASKS);
+
+        private final int handsMin;
+        private final List<Way> ways;
+
+        Kind(int handsMin, Way... ways) {
+            this.handsMin = handsMin;
+            this.ways = List.of(ways);
+        }
+
+        /** How long both hands are in it. */
+        public Duration hands() {
+            return Duration.ofMinutes(handsMin);
+        }
+
+        /** Whether a person reads or decides something before it can be logged. */
+        public boolean asks() {
+            return ways.contains(Way.ASKS);
+        }
+
+        public boolean mayBeEarly() {
+            return ways.contains(Way.EARLY);
+        }
     }
 
     /** What is lost while it waits, worst first. */

@@ -8,10 +8,7 @@ import java.util.List;
 import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.cooling.CoolingVerdict;
-import potamos.core.flow.Ledger;
-import potamos.core.flow.Losses;
 import potamos.core.formula.Phase;
-import potamos.core.quantity.Volume;
 
 /** What a batch needs next, in the order in which it is lost by waiting. */
 public final class DueActs {
@@ -28,12 +25,14 @@ public final class DueActs {
     private final Plan plan;
     private final BatchState state;
     private final Instant now;
+    private final Proposals usual;
     private final List<DueAct> acts = new ArrayList<>();
 
     private DueActs(Plan plan, BatchState state) {
         this.plan = plan;
         this.state = state;
         this.now = state.now();
+        this.usual = new Proposals(plan, state);
     }
 
     /** Acts of a batch from now on: overdue ones first by what waiting costs, then the rest by time. */
@@ -49,18 +48,19 @@ public final class DueActs {
 
     private void collect() {
         switch (state.stage()) {
-            case WEIGH_IN -> add(Kind.WEIGH, BatchEvent.BED, planned(Stage.WEIGH_IN), SOON, bedKg(), Cost.TIME);
+            case WEIGH_IN -> add(Kind.WEIGH, planned(Stage.WEIGH_IN), SOON, Cost.TIME, usual.weigh());
             case PREPARE -> {
                 DueChores.Found chores = DueChores.of(plan, state, begins());
                 acts.addAll(chores.acts());
                 fill(chores.done());
             }
-            case BLANCH -> add(Kind.BLANCH, state.since(), SOON, 0, Cost.CLARITY);
+            case BLANCH -> add(Kind.BLANCH, state.since(), SOON, Cost.CLARITY, Proposal.of(ChoreEvent.Blanched.KIND));
             case FILL -> {
                 if (state.course().isEmpty()) {
                     fill(begins());
                 } else {
-                    add(Kind.LIGHT, filledAt().plus(plan.charge().formula().coldSteep()), SOON, 0, Cost.TIME);
+                    Instant light = filledAt().plus(plan.charge().formula().coldSteep());
+                    add(Kind.LIGHT, light, SOON, Cost.TIME, Proposal.of(PotEvent.HeatOn.KIND));
                 }
             }
             case BRING_UP, SIMMER -> acts.addAll(DuePot.of(plan, state));
@@ -74,7 +74,7 @@ public final class DueActs {
             case STORE -> {
                 boolean fat = degrease(true);
                 Instant put = fat ? state.since().plus(LIFTING_FAT) : state.since();
-                add(Kind.STORE, put, SOON, litresLeft(), Cost.SAFETY);
+                add(Kind.STORE, put, SOON, Cost.SAFETY, usual.store());
             }
             default -> {}
         }
@@ -87,7 +87,7 @@ public final class DueActs {
     }
 
     private void fill(Instant when) {
-        add(Kind.FILL, when, SOON, plan.charge().water().litres(), Cost.TIME);
+        add(Kind.FILL, when, SOON, Cost.TIME, usual.fill());
     }
 
     private Instant filledAt() {
@@ -99,29 +99,26 @@ public final class DueActs {
                 .filter(flakes -> !state.added().containsKey(flakes))
                 .ifPresent(flakes -> add(
                         Kind.FLAKES_IN,
-                        flakes,
                         state.simmer().ended().orElseThrow(),
                         Duration.ofMinutes(2),
-                        Infusion.share(plan.charge(), flakes).orElseThrow().kg(),
-                        Cost.FLAVOUR));
+                        Cost.FLAVOUR,
+                        usual.add(flakes)));
     }
 
     private void strain(Cost cost) {
         degrease(false);
         int before = plan.charge().run().strain().passes() - 1;
         if (state.finish().passes() < before) {
-            add(Kind.PASS, restEnds(), SOON, state.finish().passes() + 1.0, cost);
+            Proposal pass = Proposal.of(FinishEvent.Passed.KIND);
+            acts.add(DueAct.of(Kind.PASS, state.finish().passes() + 1.0, restEnds(), SOON, cost, List.of(pass)));
         }
-        add(Kind.STRAIN, restEnds(), SOON, expectedStrained(), cost);
+        add(Kind.STRAIN, restEnds(), SOON, cost, usual.strain());
     }
 
     private void reduce() {
         Instant done =
                 state.since().plus(Duration.ofSeconds((long) (plan.charge().boilDownMin() * 60)));
-        double fraction = plan.charge().formula().reducesTo();
-        double from =
-                state.strained().map(Volume::litres).orElse(state.pot().liquor().litres());
-        add(Kind.REDUCE, done, Duration.ofMinutes(5), from * fraction, Cost.YIELD);
+        add(Kind.REDUCE, done, Duration.ofMinutes(5), Cost.YIELD, usual.reduce());
     }
 
     /** Fat that is to be lifted hot before straining, or as a lid from the cold stock. */
@@ -130,20 +127,21 @@ public final class DueActs {
                 plan.charge().formula().phases(Phase.Degrease.class).stream().anyMatch(phase -> phase.cold() == cold);
         boolean ahead = planned && state.finish().degreased().isEmpty();
         if (ahead) {
-            double fat = Losses.renderedFat(plan.charge().run().bed()).litres();
-            add(Kind.DEGREASE, cold ? state.since() : restEnds(), SOON, fat, Cost.CLARITY);
+            add(Kind.DEGREASE, cold ? state.since() : restEnds(), SOON, Cost.CLARITY, usual.degrease());
         }
         return ahead;
     }
 
     private void cool() {
         if (state.cooling().began().isEmpty()) {
-            add(Kind.BEGIN_COOLING, state.since(), SOON, litresLeft(), Cost.SAFETY);
+            Proposal begin = Proposal.of(ColdEvent.CoolingBegan.KIND);
+            double litres = usual.litresLeft().litres();
+            acts.add(DueAct.of(Kind.BEGIN_COOLING, litres, state.since(), SOON, Cost.SAFETY, List.of(begin)));
         }
         CoolingVerdict.Outcome outcome =
                 state.cooling().verdict().map(CoolingVerdict::overall).orElse(CoolingVerdict.Outcome.WAITING);
         if (outcome == CoolingVerdict.Outcome.FAILED || outcome == CoolingVerdict.Outcome.WILL_FAIL) {
-            add(Kind.RESCUE, now, Duration.ZERO, 0, Cost.SAFETY);
+            add(Kind.RESCUE, now, Duration.ZERO, Cost.SAFETY, usual.reheat());
         }
         var readings = state.cooling().readings();
         Instant from = readings.isEmpty()
@@ -152,24 +150,7 @@ public final class DueActs {
         boolean warm = readings.isEmpty()
                 || readings.get(readings.size() - 1).temperature().celsius() > WARM_C;
         Duration every = readings.isEmpty() ? Duration.ZERO : warm ? COOLING_EVERY : COLD_EVERY;
-        add(Kind.READ_COOLING, from.plus(every), SOON, 0, Cost.SAFETY);
-    }
-
-    /** Litres that the last strainer should give; what is boiled away afterwards is still in them. */
-    private double expectedStrained() {
-        Ledger ledger = state.ledger();
-        boolean later = state.finish().reduced().isEmpty()
-                && !plan.charge().run().reduction().beforeStraining();
-        double boiled = later ? ledger.of(Ledger.Cause.REDUCED).litres() : 0;
-        return Math.max(0, ledger.yield().litres() + boiled);
-    }
-
-    private double litresLeft() {
-        return state.out().orElse(Volume.ZERO).minus(state.shelf().spoiled()).litres();
-    }
-
-    private double bedKg() {
-        return plan.charge().run().raw().kg();
+        add(Kind.READ_COOLING, from.plus(every), SOON, Cost.SAFETY, usual.cooling());
     }
 
     private Instant planned(Stage stage) {
@@ -180,11 +161,7 @@ public final class DueActs {
         return Infusion.restEnds(plan.charge(), state.simmer().ended().orElseThrow(), state.added());
     }
 
-    private void add(Kind kind, String part, Instant due, Duration grace, double amount, Cost cost) {
-        acts.add(DueAct.of(kind, List.of(part), due, grace, amount, cost));
-    }
-
-    private void add(Kind kind, Instant due, Duration grace, double amount, Cost cost) {
-        acts.add(DueAct.of(kind, due, grace, amount, cost));
+    private void add(Kind kind, Instant due, Duration grace, Cost cost, Proposal becomes) {
+        acts.add(DueAct.of(kind, due, grace, cost, List.of(becomes)));
     }
 }

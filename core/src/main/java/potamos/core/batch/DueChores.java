@@ -23,11 +23,9 @@ final class DueChores {
     /** A roast is looked at before its time: one tray is ahead of the others, and black comes quickly. */
     private static final double FIRST_LOOK = 0.85;
 
-    /** How much longer, when the shade is not there yet, for each step of the card that is missing. */
-    private static final Duration A_SHADE_MORE = Duration.ofMinutes(5);
-
     private final Plan plan;
     private final BatchState state;
+    private final Proposals usual;
     private final List<DueAct> acts = new ArrayList<>();
     private Instant next;
 
@@ -35,6 +33,7 @@ final class DueChores {
         this.plan = plan;
         this.state = state;
         this.next = from;
+        this.usual = new Proposals(plan, state);
     }
 
     /**
@@ -59,14 +58,15 @@ final class DueChores {
         }
         Duration takes = Chores.takes(plan.charge(), phase);
         if (phase instanceof Phase.Flame) {
-            if (state.prep().burnerOff().isEmpty()) {
-                act(Kind.BURNER_OFF, chore, next, Duration.ZERO, 0, Cost.SAFETY);
+            if (state.last(ChoreEvent.BurnerOff.KIND).isEmpty()) {
+                act(Kind.BURNER_OFF, chore, next, Duration.ZERO, Cost.SAFETY, Proposal.of(ChoreEvent.BurnerOff.KIND));
             }
             end(chore, next.plus(takes), SOON, 0, Cost.FLAVOUR);
         } else if (!Chores.timed(phase)) {
             end(chore, next.plus(takes), SOON, toReduceTo(phase), Cost.TIME);
         } else if (chore.began().isEmpty()) {
-            act(Kind.BEGIN, chore, next, SOON, 0, Cost.TIME);
+            Proposal begin = Proposal.of(ChoreEvent.Began.KIND).with(ChoreEvent.Began.STEP, chore.step());
+            act(Kind.BEGIN, chore, next, SOON, Cost.TIME, begin);
             next = next.plus(takes);
         } else {
             underWay(chore, phase, chore.began().get(), takes);
@@ -78,9 +78,16 @@ final class DueChores {
         if (phase instanceof Phase.Roast roast) {
             roasting(chore, roast, began, planned);
         } else if (phase instanceof Phase.Soak soak) {
-            Instant fresh = later(began, state.prep().waterChanged()).plus(soak.changeWaterEvery());
+            Instant fresh =
+                    later(began, state.last(ChoreEvent.WaterChanged.KIND)).plus(soak.changeWaterEvery());
             if (!soak.changeWaterEvery().isZero() && fresh.isBefore(planned.minus(NEARLY_DONE))) {
-                act(Kind.CHANGE_WATER, chore, fresh, WATER_SOON, 0, Cost.CLARITY);
+                act(
+                        Kind.CHANGE_WATER,
+                        chore,
+                        fresh,
+                        WATER_SOON,
+                        Cost.CLARITY,
+                        Proposal.of(ChoreEvent.WaterChanged.KIND));
             }
             end(chore, planned, Duration.ofMinutes(30), 0, Cost.TIME);
         } else if (phase instanceof Phase.CookTomato || phase instanceof Phase.Brown) {
@@ -91,24 +98,21 @@ final class DueChores {
     }
 
     private void roasting(BatchState.Chore chore, Phase.Roast roast, Instant began, Instant planned) {
-        Optional<BatchState.CardReading> shade =
-                state.card(BatchEvent.Card.SHADE).filter(c -> !c.at().isBefore(began));
+        Optional<BatchState.CardReading> shade = state.card(JudgingCard.SHADE).filter(c -> !c.at().isBefore(began));
         boolean there = shade.filter(read -> read.value() >= roast.shade()).isPresent();
-        Instant done = shade.map(read -> there
-                        ? read.at()
-                        : later(planned, Optional.of(read.at().plus(A_SHADE_MORE.multipliedBy((long)
-                                Math.ceil(roast.shade() - read.value()))))))
+        Instant done = shade.map(read ->
+                        there ? read.at() : later(planned, Optional.of(read.at().plus(roast.longerAt(read.value())))))
                 .orElse(planned);
-        Instant turn = later(began, state.prep().turned().filter(t -> t.isAfter(began)))
+        Instant turn = later(began, state.last(ChoreEvent.Turned.KIND).filter(t -> t.isAfter(began)))
                 .plus(roast.turnEvery());
         if (!there && !roast.turnEvery().isZero() && turn.isBefore(done.minus(NEARLY_DONE))) {
-            act(Kind.TURN, chore, turn, TURN_SOON, 0, Cost.FLAVOUR);
+            act(Kind.TURN, chore, turn, TURN_SOON, Cost.FLAVOUR, Proposal.of(ChoreEvent.Turned.KIND));
         }
         if (!there) {
             Duration toFirstLook =
                     Duration.ofSeconds((long) (Duration.between(began, done).toSeconds() * FIRST_LOOK));
             Instant look = shade.isPresent() ? done : began.plus(toFirstLook);
-            act(Kind.JUDGE_SHADE, chore, look, TURN_SOON, roast.shade(), Cost.FLAVOUR);
+            act(Kind.JUDGE_SHADE, chore, look, TURN_SOON, Cost.FLAVOUR, usual.card(JudgingCard.SHADE, roast.shade()));
         }
         end(chore, done, TURN_SOON, roast.shade(), Cost.FLAVOUR);
     }
@@ -122,12 +126,13 @@ final class DueChores {
     }
 
     private void end(BatchState.Chore chore, Instant due, Duration grace, double amount, Cost cost) {
-        act(Kind.END, chore, due, grace, amount, cost);
+        Proposal done = Proposal.of(ChoreEvent.Finished.KIND).with(ChoreEvent.Finished.STEP, chore.step());
+        acts.add(new DueAct(Kind.END, chore.step(), due, due.plus(grace), amount, cost, List.of(done)));
         next = due.isAfter(state.now()) ? due : state.now();
     }
 
-    private void act(Kind kind, BatchState.Chore chore, Instant due, Duration grace, double amount, Cost cost) {
-        acts.add(new DueAct(kind, chore.step(), List.of(), due, due.plus(grace), amount, cost));
+    private void act(Kind kind, BatchState.Chore chore, Instant due, Duration grace, Cost cost, Proposal becomes) {
+        acts.add(new DueAct(kind, chore.step(), due, due.plus(grace), becomes.amount(), cost, List.of(becomes)));
     }
 
     private static Instant later(Instant at, Optional<Instant> other) {

@@ -9,13 +9,11 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
-import potamos.core.charge.Measure;
-import potamos.core.flow.Losses;
 import potamos.core.flow.Solids;
+import potamos.core.flow.TopUpPolicy;
 import potamos.core.formula.Family;
 import potamos.core.formula.Phase;
 import potamos.core.liquor.Body;
-import potamos.core.quantity.Mass;
 
 /** What a pot over the fire needs: on its way to the simmer, and while it simmers. */
 final class DuePot {
@@ -42,12 +40,14 @@ final class DuePot {
     private final Plan plan;
     private final BatchState state;
     private final Instant now;
+    private final Proposals usual;
     private final List<DueAct> acts = new ArrayList<>();
 
     private DuePot(Plan plan, BatchState state) {
         this.plan = plan;
         this.state = state;
         this.now = state.now();
+        this.usual = new Proposals(plan, state);
     }
 
     static List<DueAct> of(Plan plan, BatchState state) {
@@ -65,10 +65,13 @@ final class DuePot {
         Optional<Phase.Steep> steep = Replay.warmSteep(plan);
         boolean skimmed = !plan.charge().run().simmer().skim().early().isZero();
         if (state.simmer().foam().isEmpty() && skimmed) {
-            add(Kind.FIRST_FOAM, expectedAt(simmerC - FOAM_BELOW_SIMMER_K), FOAM_SOON, skimL(), Cost.CLARITY);
+            List<Proposal> foam = List.of(Proposal.of(PotEvent.FirstFoam.KIND), usual.skim());
+            acts.add(DueAct.of(
+                    Kind.FIRST_FOAM, expectedAt(simmerC - FOAM_BELOW_SIMMER_K), FOAM_SOON, Cost.CLARITY, foam));
         }
         steep.ifPresent(this::warmSteep);
-        add(Kind.TURN_DOWN, expectedAt(simmerC), Duration.ofMinutes(5), simmerC, Cost.CLARITY);
+        List<Proposal> down = List.of(Proposal.of(PotEvent.SimmerReached.KIND));
+        acts.add(DueAct.of(Kind.TURN_DOWN, simmerC, expectedAt(simmerC), Duration.ofMinutes(5), Cost.CLARITY, down));
     }
 
     /** Held below the simmer; kelp comes out at its end, or it turns bitter. */
@@ -76,17 +79,18 @@ final class DuePot {
         Instant reached =
                 state.simmer().held().orElseGet(() -> expectedAt(steep.at().celsius()));
         if (state.simmer().held().isEmpty()) {
-            add(Kind.HOLD, reached, Duration.ofMinutes(3), steep.at().celsius(), Cost.FLAVOUR);
+            List<Proposal> held = List.of(Proposal.of(PotEvent.Held.KIND));
+            double at = steep.at().celsius();
+            acts.add(DueAct.of(Kind.HOLD, at, reached, Duration.ofMinutes(3), Cost.FLAVOUR, held));
         }
         Infusion.kelp(plan.charge().formula())
                 .filter(kelp -> !state.takenOut().containsKey(kelp))
-                .ifPresent(kelp -> acts.add(DueAct.of(
+                .ifPresent(kelp -> add(
                         Kind.KELP_OUT,
-                        List.of(kelp),
                         reached.plus(steep.takes()),
                         Duration.ofMinutes(3),
-                        0,
-                        Cost.FLAVOUR)));
+                        Cost.FLAVOUR,
+                        usual.takeOut(kelp)));
     }
 
     /** When the pot is expected at a temperature: from the plan's bring-up, shifted to where the pot is now, holds that are ahead included. */
@@ -117,21 +121,21 @@ final class DuePot {
         Instant reached = state.simmer().reached().orElseThrow();
         Instant end = state.simmer().plannedEnd().orElseThrow();
         skim(simmer.skim(), reached, end);
-        topUp(simmer.topUp(), end);
+        topUp(end);
         partsStillOut().forEach((intoTheSimmer, parts) -> {
             Instant due = end.minus(simmer.usual().minus(intoTheSimmer));
-            double kg = parts.stream().mapToDouble(part -> mass(part).kg()).sum();
-            acts.add(DueAct.of(Kind.ADD, parts, due, SOON, kg, Cost.FLAVOUR));
+            List<Proposal> in = parts.stream().map(usual::add).toList();
+            acts.add(DueAct.of(Kind.ADD, due, SOON, Cost.FLAVOUR, in));
         });
         Instant levelFrom = state.pot().levelRead().orElse(reached);
-        add(Kind.READ_LEVEL, levelFrom.plus(LEVEL_EVERY), SOON, 0, Cost.YIELD);
+        add(Kind.READ_LEVEL, levelFrom.plus(LEVEL_EVERY), SOON, Cost.YIELD, usual.level());
         Instant temperatureFrom = state.pot().temperatureRead().orElse(reached);
-        add(Kind.READ_TEMPERATURE, temperatureFrom.plus(TEMPERATURE_EVERY), SOON, 0, Cost.CLARITY);
+        add(Kind.READ_TEMPERATURE, temperatureFrom.plus(TEMPERATURE_EVERY), SOON, Cost.CLARITY, usual.temperature());
         looks(reached, end);
         Instant tooLong = reached.plus(simmer.most());
         boolean fish = plan.charge().formula().family() == Family.FISH;
         Instant late = fish && tooLong.isAfter(end) ? tooLong : end.plus(SOON);
-        acts.add(DueAct.of(Kind.JUDGE, end, Duration.between(end, late), 0, Cost.FLAVOUR));
+        add(Kind.JUDGE, end, Duration.between(end, late), Cost.FLAVOUR, Proposal.of(PotEvent.Judged.ENOUGH));
     }
 
     /** Taste and a spoonful on a cold plate, before the end, while something can still be done. */
@@ -141,15 +145,17 @@ final class DuePot {
             return;
         }
         Instant taste = end.minus(TASTE_BEFORE);
-        if (state.simmer().tasted().filter(t -> !t.isBefore(taste.minus(SOON))).isEmpty()) {
-            add(Kind.TASTE, taste, Duration.ofMinutes(20), 0, Cost.FLAVOUR);
+        if (state.last(LookEvent.Tasted.KIND)
+                .filter(t -> !t.isBefore(taste.minus(SOON)))
+                .isEmpty()) {
+            add(Kind.TASTE, taste, Duration.ofMinutes(20), Cost.FLAVOUR, Proposal.of(LookEvent.Tasted.KIND));
         }
         boolean gels = plan.charge().forecast().body().compareTo(Body.COATS) >= 0;
-        boolean tested = state.card(BatchEvent.Card.SET)
+        boolean tested = state.card(JudgingCard.SET)
                 .filter(c -> !c.at().isBefore(taste.minus(SOON)))
                 .isPresent();
         if (gels && !tested) {
-            add(Kind.SET_TEST, end.minus(SET_TEST_BEFORE), Duration.ofMinutes(15), 0, Cost.FLAVOUR);
+            add(Kind.SET_TEST, end.minus(SET_TEST_BEFORE), Duration.ofMinutes(15), Cost.FLAVOUR, usual.set());
         }
     }
 
@@ -171,21 +177,23 @@ final class DuePot {
         boolean early = last.isBefore(reached.plus(cadence.earlyFor()));
         Instant next = last.plus(early ? cadence.early() : cadence.late());
         if (!cadence.early().isZero() && next.isBefore(end)) {
-            add(Kind.SKIM, next, SOON, skimL(), Cost.CLARITY);
+            add(Kind.SKIM, next, SOON, Cost.CLARITY, usual.skim());
         }
     }
 
-    private void topUp(Phase.TopUp topUp, Instant end) {
+    private void topUp(Instant end) {
+        TopUpPolicy policy = TopUpPolicy.of(plan.charge().run());
         double below = state.pot().mark().minus(state.pot().level()).cm();
         double bare = state.pot().bedTop().minus(state.pot().level()).cm();
         if (bare > 0) {
-            add(Kind.TOP_UP, now, Duration.ZERO, toMark(), Cost.YIELD);
+            add(Kind.TOP_UP, now, Duration.ZERO, Cost.YIELD, usual.topUp());
             return;
         }
-        Instant last = LastTopUp.before(end);
-        boolean tooLateToMatter =
-                now.isAfter(end) || LastTopUp.done(state) || !now.isBefore(last) && toMark() < LAST_TOP_UP_L;
-        if (!topUp.hold() || tooLateToMatter) {
+        Instant last = policy.last(end);
+        boolean tooLateToMatter = now.isAfter(end)
+                || LastTopUp.done(policy, state)
+                || !now.isBefore(last) && LastTopUp.litres(plan, state) < LAST_TOP_UP_L;
+        if (!policy.holds() || tooLateToMatter) {
             return;
         }
         double cmPerH = state.pot().steamLPerH()
@@ -197,34 +205,13 @@ final class DuePot {
                                         .shape()
                                         .surfaceDm2(state.pot().level())
                                 / 10);
-        double hours = Math.max(0, topUp.drop().cm() - below) / Math.max(0.01, cmPerH);
+        double hours = Math.max(0, policy.drop().cm() - below) / Math.max(0.01, cmPerH);
         Instant byLevel = now.plus(Duration.ofSeconds((long) (hours * 3600)));
         Instant due = byLevel.isBefore(last) ? byLevel : last;
-        add(Kind.TOP_UP, due, LastTopUp.MAY_WAIT, toMark(), Cost.YIELD);
+        add(Kind.TOP_UP, due, TopUpPolicy.MAY_WAIT, Cost.YIELD, usual.topUp());
     }
 
-    private double toMark() {
-        return Math.max(0, LastTopUp.litres(plan, state));
-    }
-
-    /** The usual amount of one skimming: what the whole run should give, shared out over its skims. */
-    private double skimL() {
-        double all = Losses.skimmed(
-                        plan.charge().run().bed(), plan.charge().run().preparation(), 1)
-                .litres();
-        Phase.Simmer simmer = plan.charge().run().simmer();
-        return all / Math.max(1, simmer.skim().countWithin(simmer.usual()));
-    }
-
-    private Mass mass(String part) {
-        return plan.charge().measures().stream()
-                .filter(m -> m.part().id().equals(part))
-                .map(Measure::mass)
-                .findFirst()
-                .orElseThrow();
-    }
-
-    private void add(Kind kind, Instant due, Duration grace, double amount, Cost cost) {
-        acts.add(DueAct.of(kind, due, grace, amount, cost));
+    private void add(Kind kind, Instant due, Duration grace, Cost cost, Proposal becomes) {
+        acts.add(DueAct.of(kind, due, grace, cost, List.of(becomes)));
     }
 }

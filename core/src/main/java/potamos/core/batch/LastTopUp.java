@@ -1,27 +1,30 @@
 package potamos.core.batch;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
-import potamos.core.flow.Forecaster;
+import potamos.core.flow.TopUpPolicy;
 
-/** A pot that is held is brought back to its mark once more before the end. */
+/** Whether a pot has been brought back to its mark for the last time, and what that takes. */
 final class LastTopUp {
-
-    /** How long a top-up may wait. */
-    static final Duration MAY_WAIT = Duration.ofMinutes(20);
 
     private LastTopUp() {}
 
-    /** When it is due in a simmer that ends then. */
-    static Instant before(Instant end) {
-        return end.minus(Forecaster.LAST_TOP_UP);
+    /**
+     * Whether it is done.
+     *
+     * @param policy     of the pot
+     * @param plannedEnd of the simmer
+     * @param toppedUp   when water was last added
+     */
+    static boolean done(TopUpPolicy policy, Optional<Instant> plannedEnd, Optional<Instant> toppedUp) {
+        return plannedEnd
+                .map(policy::last)
+                .flatMap(due -> toppedUp.filter(at -> !at.isBefore(due)))
+                .isPresent();
     }
 
-    static boolean done(BatchState state) {
-        Optional<Instant> due = state.simmer().plannedEnd().map(LastTopUp::before);
-        return due.flatMap(when -> state.pot().toppedUp().filter(at -> !at.isBefore(when)))
-                .isPresent();
+    static boolean done(TopUpPolicy policy, BatchState state) {
+        return done(policy, state.simmer().plannedEnd(), state.pot().toppedUp());
     }
 
     /** Litres that bring the pot back to its mark; below nothing when it stands above. */

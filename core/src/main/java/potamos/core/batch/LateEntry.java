@@ -15,18 +15,22 @@ final class LateEntry {
      *
      * @throws Refusal when it made no sense at its own moment
      */
-    static boolean fits(Plan plan, List<BatchEvent> events, BatchEvent next, Instant now) {
-        List<BatchEvent> believed = History.believed(events);
+    static boolean fits(Plan plan, List<? extends BatchEvent> events, BatchEvent next, Instant now) {
+        List<Fact> believed = History.believed(events);
         List<BatchEvent> until = new ArrayList<>();
-        List<BatchEvent> since = new ArrayList<>();
-        for (BatchEvent event : believed) {
-            (event.stamp().at().isAfter(next.stamp().at()) ? since : until).add(event);
+        List<Fact> since = new ArrayList<>();
+        for (Fact event : believed) {
+            if (event.stamp().at().isAfter(next.stamp().at())) {
+                since.add(event);
+            } else {
+                until.add(event);
+            }
         }
         Guards.check(plan, until, Batch.replay(plan, until, next.stamp().at()), next, now);
         List<BatchEvent> without = new ArrayList<>(until);
         List<BatchEvent> with = new ArrayList<>(until);
         with.add(next);
-        for (BatchEvent later : since) {
+        for (Fact later : since) {
             // A record may hold what was out of order from the start; that is not this entry's fault.
             if (!follows(plan, with, later, now) && follows(plan, without, later, now)) {
                 return false;

@@ -1,7 +1,7 @@
 package potamos.core.batch;
 
 import java.time.Instant;
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import potamos.core.charge.Charge;
 import potamos.core.cooling.Projection;
@@ -33,20 +33,6 @@ public final class Likely {
 
     private Likely() {}
 
-    /** What is read or measured, each in its own unit: kilograms, litres, centimetres below the rim, °C, °Bx. */
-    public enum Measured {
-        BED_KG,
-        FILLED_L,
-        LEVEL_BELOW_RIM_CM,
-        TEMPERATURE_C,
-        TOPPED_UP_L,
-        BRIX,
-        STRAINED_L,
-        REDUCED_L,
-        COOLING_C,
-        STORED_L
-    }
-
     /** From and to, both counted in. */
     public record Range(double low, double high) {
         public boolean holds(double value) {
@@ -58,9 +44,9 @@ public final class Likely {
         }
     }
 
-    /** The ranges of what can be measured at this stage; what is not in it is not expected now at all. */
-    public static Map<Measured, Range> of(Plan plan, BatchState state) {
-        Map<Measured, Range> ranges = new EnumMap<>(Measured.class);
+    /** The ranges of what can be measured at this stage, by what it is logged as; of what is weighed, the bed. What is not in it is not expected now at all. */
+    public static Map<EventKind<?>, Range> of(Plan plan, BatchState state) {
+        Map<EventKind<?>, Range> ranges = new LinkedHashMap<>();
         Charge charge = plan.charge();
         boolean full = !state.course().isEmpty();
         if (state.strained().isPresent()) {
@@ -68,29 +54,31 @@ public final class Likely {
         } else if (full) {
             pot(plan, state, ranges);
         } else {
-            ranges.put(Measured.BED_KG, Range.about(charge.run().raw().kg(), BED));
-            ranges.put(Measured.FILLED_L, Range.about(charge.water().litres(), WATER));
+            ranges.put(ChoreEvent.WeighedIn.KIND, Range.about(charge.run().raw().kg(), BED));
+            ranges.put(PotEvent.Filled.KIND, Range.about(charge.water().litres(), WATER));
         }
         return ranges;
     }
 
-    private static void pot(Plan plan, BatchState state, Map<Measured, Range> ranges) {
+    private static void pot(Plan plan, BatchState state, Map<EventKind<?>, Range> ranges) {
         BatchState.Pot pot = state.pot();
         var run = plan.charge().run();
         double belowRim = run.vessel().belowRim(pot.level()).cm();
         double slack = Math.max(LEVEL_CM, LEVEL * pot.level().cm());
         ranges.put(
-                Measured.LEVEL_BELOW_RIM_CM,
+                PotEvent.LevelRead.KIND,
                 new Range(
                         Math.max(0, belowRim - slack),
                         Math.min(run.vessel().shape().height().cm(), belowRim + slack)));
-        ranges.put(Measured.TEMPERATURE_C, temperature(plan, state));
-        ranges.put(Measured.TOPPED_UP_L, new Range(0, Math.max(0, LastTopUp.litres(plan, state)) + TOP_UP_L));
+        ranges.put(PotEvent.TemperatureRead.KIND, temperature(plan, state));
+        ranges.put(PotEvent.ToppedUp.KIND, new Range(0, Math.max(0, LastTopUp.litres(plan, state)) + TOP_UP_L));
         double brix = Brix.ofGelatin(pot.gelatinGPerL());
-        ranges.put(Measured.BRIX, new Range(Math.max(0, brix * BRIX_LOW - BRIX_SLACK), brix * BRIX_HIGH + BRIX_SLACK));
+        ranges.put(
+                LookEvent.BrixRead.KIND,
+                new Range(Math.max(0, brix * BRIX_LOW - BRIX_SLACK), brix * BRIX_HIGH + BRIX_SLACK));
         Band out = Expectation.litresOut(plan, state);
         ranges.put(
-                Measured.STRAINED_L,
+                FinishEvent.Strained.KIND,
                 new Range(
                         Math.max(0, out.mid() - BANDS * (out.mid() - out.low())),
                         out.mid() + BANDS * (out.high() - out.mid())));
@@ -108,17 +96,17 @@ public final class Likely {
         return new Range(celsius - WARMING_K, Math.min(celsius + WARMING_K, boiling.celsius() + 1));
     }
 
-    private static void reduced(Plan plan, Map<Measured, Range> ranges) {
+    private static void reduced(Plan plan, Map<EventKind<?>, Range> ranges) {
         double mark = plan.charge().forecast().yield().mid();
         if (plan.charge().run().reduction().toFraction() < 1) {
-            ranges.put(Measured.REDUCED_L, Range.about(mark, REDUCED));
+            ranges.put(FinishEvent.Reduced.KIND, Range.about(mark, REDUCED));
         }
     }
 
-    private static void cold(Plan plan, BatchState state, Map<Measured, Range> ranges) {
+    private static void cold(Plan plan, BatchState state, Map<EventKind<?>, Range> ranges) {
         reduced(plan, ranges);
         ranges.put(
-                Measured.COOLING_C,
+                ColdEvent.CoolingRead.KIND,
                 state.cooling()
                         .projection()
                         .map(projection -> cooling(projection, state.now()))
@@ -127,7 +115,7 @@ public final class Likely {
                                 plan.charge().run().air().boilingPoint().celsius() + 1)));
         double out = state.out().or(state::strained).orElseThrow().litres()
                 - state.shelf().spoiled().litres();
-        ranges.put(Measured.STORED_L, new Range(out * (1 - STORED), out));
+        ranges.put(ShelfEvent.Stored.KIND, new Range(out * (1 - STORED), out));
     }
 
     /** It never warms up by itself, and comes down about as it did before. */

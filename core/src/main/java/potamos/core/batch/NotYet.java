@@ -30,9 +30,9 @@ public record NotYet(
     private static final String SUPPOSED = "supposed";
 
     /** The same events with the end judged so, at this moment. */
-    public static NotYet of(Plan plan, List<BatchEvent> events, Instant now, Duration longer) {
+    public static NotYet of(Plan plan, List<? extends BatchEvent> events, Instant now, Duration longer) {
         List<BatchEvent> supposed = new ArrayList<>(events);
-        supposed.add(new BatchEvent.Judged(new Stamp(SUPPOSED, now, ""), longer.isZero(), longer));
+        supposed.add(new PotEvent.Judged(new Stamp(SUPPOSED, now, ""), longer.isZero(), longer));
         Replay replay = new Replay(plan);
         History.believed(supposed).forEach(replay::apply);
         BatchState state = replay.stateAt(now);
@@ -43,7 +43,12 @@ public record NotYet(
                 .filter(step -> step.stage().onTheHob())
                 .map(Timeline.Step::to)
                 .reduce(ends, (first, next) -> next.isAfter(first) ? next : first);
-        Ahead.of(plan, replay, state);
+        Ahead.of(
+                plan.charge().run(),
+                replay.pot(),
+                state.stage(),
+                state.simmer().plannedEnd(),
+                Ahead.Until.END_OF_SIMMER);
         List<BatchState.CoursePoint> course = replay.pot().course();
         double gelatin = course.isEmpty() ? 0 : course.get(course.size() - 1).gelatinGPerL();
         return new NotYet(

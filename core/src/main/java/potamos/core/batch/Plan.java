@@ -34,10 +34,7 @@ public record Plan(
         Instant accepted) {
 
     public Plan {
-        // Plans from before a batch was split over several kinds of container have the one.
-        into = into == null
-                ? List.of(new Filled(cooling.container().name(), cooling.count(), cooling.each()))
-                : List.copyOf(into);
+        into = List.copyOf(into);
     }
 
     /** So many containers of a kind, each with so much. */

@@ -5,14 +5,13 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import potamos.core.flow.Luck;
+import potamos.core.flow.PotStepper;
 import potamos.core.flow.Run;
 import potamos.core.flow.Solids;
-import potamos.core.heat.PotHeat;
 import potamos.core.heat.SimmerBand;
-import potamos.core.liquor.Gelatin;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
-import potamos.core.quantity.Power;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.core.vessel.Bed;
@@ -26,6 +25,9 @@ final class PotModel {
     private static final double LONGEST_STEP_S = 120;
     private static final int MOST_POINTS = 400;
 
+    /** What is read so soon after cold water tells of the water, and not of where the simmer is held. */
+    private static final Duration COMING_BACK = Duration.ofMinutes(20);
+
     /** After so long untouched a pot is cold and nothing more happens to it. */
     private static final Duration LONGEST_RUN = Duration.ofDays(3);
 
@@ -33,32 +35,24 @@ final class PotModel {
         OFF,
         FULL,
         HELD,
-        SIMMERING
+        SIMMERING,
+        /** Down to a mark: what steams away until it is logged is the reduction, and not a loss before it. */
+        REDUCING
     }
 
     private final Run run;
-    private final Luck luck;
-    private final double kappa;
     private final double boilsAbove;
+    private final PotStepper pot;
     private final List<BatchState.CoursePoint> course = new ArrayList<>();
 
-    private Bed bed;
-    private PotHeat heat;
     private Instant clock;
     private Fire fire = Fire.OFF;
     private boolean holding;
-    private double contents;
-    private double solids;
-    private double celsius;
     private double markContents;
     private double simmerAt;
     private double simmeredMin;
     private double boiledMin;
-    private double gelatin;
     private double drawn;
-    private double evaporated;
-    private double skimmed;
-    private double toppedUp;
     private double reduced;
     private double heldAt;
     private Instant heldUntil;
@@ -68,27 +62,41 @@ final class PotModel {
 
     PotModel(Plan plan, Luck luck) {
         this.run = plan.charge().run();
-        this.luck = luck;
-        this.kappa = run.vessel().kappa().value() * luck.kappa();
+        this.pot = new PotStepper(run, luck, PotStepper.Depth.AS_IT_IS);
         this.boilsAbove = SimmerBand.LIVELY.high(run.air().boilingPoint()).celsius();
         this.simmerAt = run.simmerAt().celsius();
         this.clock = plan.accepted();
-        bed(run.bed().mass());
+    }
+
+    /** The pot as it stands, to be run on from here without it. */
+    private PotModel(PotModel other) {
+        this.run = other.run;
+        this.pot = new PotStepper(other.pot);
+        this.boilsAbove = other.boilsAbove;
+        this.clock = other.clock;
+        this.fire = other.fire;
+        this.holding = other.holding;
+        this.markContents = other.markContents;
+        this.simmerAt = other.simmerAt;
+        this.simmeredMin = other.simmeredMin;
+        this.boiledMin = other.boiledMin;
+        this.drawn = other.drawn;
+        this.reduced = other.reduced;
+        this.heldAt = other.heldAt;
+        this.heldUntil = other.heldUntil;
+        this.toppedUpAt = other.toppedUpAt;
+    }
+
+    PotModel another() {
+        return new PotModel(this);
     }
 
     void bed(Mass mass) {
-        bed = new Bed(run.bed().kind(), mass);
-        heat = new PotHeat(
-                run.vessel(),
-                mass.kg() * bed.kind().heatKjPerKgK(),
-                bed.displacedVolume(),
-                run.air(),
-                run.simmer().cover(),
-                kappa);
+        pot.bed(mass);
     }
 
     Bed bed() {
-        return bed;
+        return pot.bed();
     }
 
     Instant clock() {
@@ -96,16 +104,10 @@ final class PotModel {
     }
 
     void fill(Volume water, Temperature temperature, Instant at) {
-        double early = run.others().stream()
-                .filter(s -> s.intoTheSimmer().isZero())
-                .mapToDouble(s -> s.displaced().litres())
-                .sum();
+        pot.fill(water, temperature);
         holding = true;
         drawn = water.litres();
-        solids = bed.displacedVolume().litres() + early;
-        contents = drawn + run.poured().litres() + solids;
-        markContents = contents;
-        celsius = temperature.celsius();
+        markContents = pot.contents();
         clock = at;
         point();
     }
@@ -118,7 +120,7 @@ final class PotModel {
     void hold(Temperature at, Instant until) {
         fire = Fire.HELD;
         heldAt = at.celsius();
-        celsius = heldAt;
+        pot.celsius(heldAt);
         heldUntil = until;
         point();
     }
@@ -132,19 +134,23 @@ final class PotModel {
 
     /** Boiled down in the pot to so much liquor. */
     void reduce(Volume left) {
-        reduced += Math.max(0, contents - solids - left.litres());
-        contents = solids + left.litres();
+        reduced += pot.boilDownTo(left);
+        fire = Fire.OFF;
         point();
     }
 
     void simmer() {
         fire = Fire.SIMMERING;
-        celsius = Math.max(celsius, simmerAt);
+        pot.celsius(Math.max(pot.celsius(), simmerAt));
         simmerAt = run.simmerAt().celsius();
     }
 
     void off() {
         fire = Fire.OFF;
+    }
+
+    void boilDown() {
+        fire = Fire.REDUCING;
     }
 
     void empty() {
@@ -153,42 +159,31 @@ final class PotModel {
     }
 
     void takeOut(Volume liquor) {
-        double taken = Math.min(liquor.litres(), contents - solids);
-        skimmed += taken;
-        contents -= taken;
+        pot.take(liquor.litres());
     }
 
     void topUp(Volume water, Temperature temperature, Instant at) {
         toppedUpAt = at;
-        double liquor = contents - solids;
-        celsius = (celsius * liquor + temperature.celsius() * water.litres()) / (liquor + water.litres());
-        toppedUp += water.litres();
-        contents += water.litres();
+        pot.topUp(water, temperature);
         point();
     }
 
     void add(Mass mass) {
-        double displaced = new Solids(null, mass, Duration.ZERO).displaced().litres();
-        solids += displaced;
-        contents += displaced;
-        markContents += displaced;
+        markContents += pot.add(new Solids(null, mass, Duration.ZERO).displaced());
     }
 
     void levelRead(Length belowRim, Instant at) {
         levelRead = at;
-        double read = run.vessel()
-                .shape()
-                .volumeAt(run.vessel().levelBelowRim(belowRim))
-                .litres();
-        contents = Math.max(solids, read);
+        pot.contents(run.vessel().shape().volumeAt(run.vessel().levelBelowRim(belowRim)));
         point();
     }
 
     void temperatureRead(Temperature t, Instant at) {
         temperatureRead = at;
-        celsius = t.celsius();
-        if (fire == Fire.SIMMERING) {
-            simmerAt = celsius;
+        pot.celsius(t.celsius());
+        boolean comingBack = toppedUpAt != null && at.isBefore(toppedUpAt.plus(COMING_BACK));
+        if (fire == Fire.SIMMERING && !comingBack) {
+            simmerAt = t.celsius();
         }
         point();
     }
@@ -220,66 +215,41 @@ final class PotModel {
     }
 
     private void step(Instant from, double seconds) {
-        Temperature t = Temperature.ofCelsius(celsius);
-        double steam;
         if (fire == Fire.HELD && !from.isBefore(heldUntil)) {
             fire = Fire.FULL;
         }
-        if (fire == Fire.HELD) {
-            steam = heat.steamLPerH(t, level()) * seconds / 3600;
-            celsius += (heldAt - celsius) * (1 - Math.exp(-seconds * Math.log(2) / 300));
-        } else if (fire == Fire.SIMMERING) {
-            steam = heat.steamLPerH(t, level()) * seconds / 3600;
-            // After a cold top-up or a low reading the cook's burner brings the pot back; half the distance in five
-            // minutes is usual.
-            celsius += (simmerAt - celsius) * (1 - Math.exp(-seconds * Math.log(2) / 300));
-            simmeredMin += seconds / 60;
-            boiledMin += celsius > boilsAbove ? seconds / 60 : 0;
-        } else {
-            Power power = fire == Fire.FULL ? run.burner().delivered().times(luck.power()) : Power.ofKilowatts(0);
-            PotHeat.Step step = heat.step(t, Volume.ofLitres(contents), power, seconds);
-            steam = step.steam().litres();
-            double highest =
-                    fire == Fire.FULL ? Math.max(celsius, run.simmerAt().celsius()) : celsius;
-            celsius = Math.min(
-                    step.temperature().celsius(),
-                    Math.max(highest, run.air().temperature().celsius()));
+        switch (fire) {
+            case REDUCING -> {}
+            case OFF -> pot.step(PotStepper.Fire.OFF, 0, seconds);
+            case FULL -> pot.step(PotStepper.Fire.FULL, run.simmerAt().celsius(), seconds);
+            case HELD -> pot.step(PotStepper.Fire.KEPT, heldAt, seconds);
+            case SIMMERING -> {
+                pot.step(PotStepper.Fire.KEPT, simmerAt, seconds);
+                simmeredMin += seconds / 60;
+                boiledMin += pot.celsius() > boilsAbove ? seconds / 60 : 0;
+            }
         }
-        double lost = Math.min(steam, contents - solids);
-        evaporated += lost;
-        contents -= lost;
-        double most = bed.kind().collagenGPerKg() * bed.mass().kg() * luck.collagen();
-        gelatin = Gelatin.afterAtSpeed(
-                gelatin, most, bed.kind().halfTimeH(), Gelatin.speed(t) * luck.extraction(), seconds / 3600);
-    }
-
-    private Length level() {
-        return run.vessel().shape().levelAt(Volume.ofLitres(contents));
     }
 
     private void point() {
-        BatchState.CoursePoint next =
-                new BatchState.CoursePoint(clock, contents, contents - solids, level().cm(), celsius, gelatinGPerL());
-        course.add(next);
+        course.add(new BatchState.CoursePoint(
+                clock, pot.contents(), pot.liquor(), pot.level().cm(), pot.celsius(), gelatinGPerL()));
     }
 
     private double gelatinGPerL() {
         double brought = run.liquid().gelatinGPerL() * drawn;
-        return holding ? (gelatin + brought) / Math.max(0.1, contents - solids) : 0;
+        return holding ? (pot.gelatinG() + brought) / Math.max(0.1, pot.liquor()) : 0;
     }
 
     BatchState.Pot state() {
-        double settled = Math.min(1, simmeredMin / (run.simmer().usual().toMinutes() / 2.0));
-        Temperature t = Temperature.ofCelsius(celsius);
-        double steam = holding && celsius > run.air().temperature().celsius() ? heat.steamLPerH(t, level()) : 0;
         return new BatchState.Pot(
-                Volume.ofLitres(contents),
-                Volume.ofLitres(contents - solids),
-                level(),
-                t,
+                Volume.ofLitres(pot.contents()),
+                Volume.ofLitres(pot.liquor()),
+                pot.level(),
+                Temperature.ofCelsius(pot.celsius()),
                 run.vessel().shape().levelAt(Volume.ofLitres(markContents)),
-                bed.height(run.vessel(), settled),
-                steam,
+                pot.bedTop(simmeredMin, run.simmer().usual()),
+                holding ? pot.steamLPerH() : 0,
                 gelatinGPerL(),
                 boiledMin,
                 Optional.ofNullable(levelRead),
@@ -291,23 +261,30 @@ final class PotModel {
         return course;
     }
 
+    Optional<Instant> toppedUpAt() {
+        return Optional.ofNullable(toppedUpAt);
+    }
+
+    boolean simmering() {
+        return fire == Fire.SIMMERING;
+    }
+
     boolean holding() {
         return holding;
     }
 
     double celsius() {
-        return celsius;
+        return pot.celsius();
     }
 
     /** Litres that would bring it back to its mark; 0 or less when it stands there or above. */
     double downL() {
-        return markContents - contents;
+        return markContents - pot.contents();
     }
 
     /** How far the level stands below its mark. */
-    Length down() {
-        return Length.ofCm(
-                run.vessel().shape().levelAt(Volume.ofLitres(markContents)).cm() - level().cm());
+    double downCm() {
+        return pot.downCm(markContents);
     }
 
     Volume drawn() {
@@ -315,11 +292,11 @@ final class PotModel {
     }
 
     Volume evaporated() {
-        return Volume.ofLitres(evaporated);
+        return Volume.ofLitres(pot.evaporated());
     }
 
     Volume skimmed() {
-        return Volume.ofLitres(skimmed);
+        return Volume.ofLitres(pot.taken());
     }
 
     Volume reduced() {
@@ -327,6 +304,6 @@ final class PotModel {
     }
 
     Volume toppedUp() {
-        return Volume.ofLitres(toppedUp);
+        return Volume.ofLitres(pot.added());
     }
 }

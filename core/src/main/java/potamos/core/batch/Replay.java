@@ -1,15 +1,16 @@
 package potamos.core.batch;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import potamos.core.batch.BatchEvent.Stamp;
 import potamos.core.charge.Measure;
 import potamos.core.flow.Ledger;
+import potamos.core.flow.Luck;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Phase;
 import potamos.core.quantity.Mass;
@@ -31,29 +32,20 @@ final class Replay {
     private Instant since;
     private final Map<Integer, Instant> began = new HashMap<>();
     private final Map<Integer, Instant> finished = new HashMap<>();
-    private final Judgements judgements = new Judgements();
+    private final List<BatchState.CardReading> cards = new ArrayList<>();
+    private final List<BatchState.BrixReading> brix = new ArrayList<>();
+    private final Map<EventKind<?>, Instant> last = new LinkedHashMap<>();
     private final List<Integer> chores;
     private final Optional<Phase.Reduce> reduction;
     private final boolean reducedInThePot;
     private final boolean noBed;
-    private Instant turned;
-    private Instant waterChanged;
-    private Instant burnerOff;
-    private Instant held;
     private int passed;
     private Volume reduced;
     private Volume degreased;
-    private boolean blanched;
-    private boolean filled;
-    private Instant lit;
-    private Instant foam;
-    private Instant reached;
-    private Duration longer = Duration.ZERO;
     private Instant plannedEnd;
     private Instant ended;
-    private Instant lastSkim;
     private int skims;
-    private BatchEvent.Strained strained;
+    private FinishEvent.Strained strained;
     private Volume stored = Volume.ZERO;
     private Volume delivered = Volume.ZERO;
     private Volume discarded = Volume.ZERO;
@@ -77,76 +69,42 @@ final class Replay {
         this.stage = nextStage();
     }
 
-    void apply(BatchEvent event) {
-        Instant at = event.stamp().at();
-        pot.runTo(at);
-        if (event instanceof BatchEvent.WeighedIn e) {
-            weighed.put(e.part(), e.mass());
-            if (e.part().equals(BatchEvent.BED)) {
-                // Bones are weighed raw; what is roasted down loses water before it meets the pot.
-                pot.bed(e.mass().times(plan.charge().formula().keepsMass()));
-            }
-        } else if (event instanceof BatchEvent.Blanched) {
-            blanched = true;
-        } else if (event instanceof BatchEvent.Filled e) {
-            filled = true;
-            pot.fill(e.water(), e.temperature(), at);
-        } else if (event instanceof BatchEvent.HeatOn) {
-            lit = at;
-            pot.light();
-        } else if (event instanceof BatchEvent.Held) {
-            held = at;
-            warmSteep(plan).ifPresent(steep -> pot.hold(steep.at(), at.plus(steep.takes())));
-        } else if (event instanceof BatchEvent.TakenOut e) {
-            takenOut.put(e.part(), at);
-            pot.goOn();
-        } else if (event instanceof BatchEvent.FirstFoam) {
-            foam = at;
-        } else if (event instanceof BatchEvent.SimmerReached) {
-            reached = at;
-            plannedEnd = at.plus(plan.charge().run().simmer().usual()).plus(longer);
-            pot.simmer();
-        } else if (event instanceof BatchEvent.Skimmed e) {
-            skims++;
-            lastSkim = at;
-            pot.takeOut(e.liquor());
-        } else if (event instanceof BatchEvent.LevelRead e) {
-            pot.levelRead(e.belowRim(), at);
-        } else if (event instanceof BatchEvent.TemperatureRead e) {
-            pot.temperatureRead(e.temperature(), at);
-        } else if (event instanceof BatchEvent.ToppedUp e) {
-            pot.topUp(e.water(), e.temperature(), at);
-        } else if (event instanceof BatchEvent.Added e) {
-            added.put(e.part(), at);
-            // Flakes are of the bed, which was counted in when the pot was filled.
-            if (!Infusion.flakes(plan.charge().formula(), e.part())) {
-                addedMass.put(e.part(), e.mass());
-                pot.add(e.mass());
-            }
-        } else if (event instanceof BatchEvent.Judged e) {
-            judged(e);
-        } else if (!judgements.took(event) && !beforeThePot(event)) {
-            afterThePot(event);
-        }
+    void apply(Fact event) {
+        pot.runTo(event.stamp().at());
+        last.put(event.kind(), event.stamp().at());
+        event.kind().happen(this, event);
         settle(event.stamp());
     }
 
-    private boolean beforeThePot(BatchEvent event) {
-        Instant at = event.stamp().at();
-        if (event instanceof BatchEvent.Began e) {
-            began.put(e.step(), at);
-        } else if (event instanceof BatchEvent.Finished e) {
-            finished.put(e.step(), at);
-        } else if (event instanceof BatchEvent.Turned) {
-            turned = at;
-        } else if (event instanceof BatchEvent.WaterChanged) {
-            waterChanged = at;
-        } else if (event instanceof BatchEvent.BurnerOff) {
-            burnerOff = at;
-        } else {
-            return false;
+    /** Of what changes neither pot nor shelf it is enough to know when it was. */
+    void remembered(Fact event) {}
+
+    void weighedIn(ChoreEvent.WeighedIn e) {
+        weighed.put(e.part(), e.mass());
+        if (e.part().equals(BatchEvent.BED)) {
+            // Bones are weighed raw; what is roasted down loses water before it meets the pot.
+            pot.bed(e.mass().times(plan.charge().formula().keepsMass()));
         }
-        return true;
+    }
+
+    void began(ChoreEvent.Began e) {
+        began.put(e.step(), e.stamp().at());
+    }
+
+    void finished(ChoreEvent.Finished e) {
+        finished.put(e.step(), e.stamp().at());
+    }
+
+    void filled(PotEvent.Filled e) {
+        pot.fill(e.water(), e.temperature(), e.stamp().at());
+    }
+
+    void lit(PotEvent.HeatOn e) {
+        pot.light();
+    }
+
+    void held(PotEvent.Held e) {
+        warmSteep(plan).ifPresent(steep -> pot.hold(steep.at(), e.stamp().at().plus(steep.takes())));
     }
 
     /** The hold on the way to the simmer, if the procedure has one. */
@@ -154,53 +112,118 @@ final class Replay {
         return plan.charge().run().steeps().stream().findFirst();
     }
 
-    private void judged(BatchEvent.Judged judged) {
-        Instant at = judged.stamp().at();
-        if (judged.enough()) {
+    void takenOut(PotEvent.TakenOut e) {
+        takenOut.put(e.part(), e.stamp().at());
+        pot.goOn();
+    }
+
+    void simmerReached(PotEvent.SimmerReached e) {
+        plannedEnd = e.stamp().at().plus(plan.charge().run().simmer().usual());
+        pot.simmer();
+    }
+
+    void skimmed(PotEvent.Skimmed e) {
+        skims++;
+        pot.takeOut(e.liquor());
+    }
+
+    void levelRead(PotEvent.LevelRead e) {
+        pot.levelRead(e.belowRim(), e.stamp().at());
+    }
+
+    void temperatureRead(PotEvent.TemperatureRead e) {
+        pot.temperatureRead(e.temperature(), e.stamp().at());
+    }
+
+    void toppedUp(PotEvent.ToppedUp e) {
+        pot.topUp(e.water(), e.temperature(), e.stamp().at());
+    }
+
+    void added(PotEvent.Added e) {
+        added.put(e.part(), e.stamp().at());
+        // Flakes are of the bed, which was counted in when the pot was filled.
+        if (!Infusion.flakes(plan.charge().formula(), e.part())) {
+            addedMass.put(e.part(), e.mass());
+            pot.add(e.mass());
+        }
+    }
+
+    void judged(PotEvent.Judged e) {
+        Instant at = e.stamp().at();
+        if (e.enough()) {
             ended = at;
-            pot.off();
+            if (reducedInThePot && reduction.isPresent()) {
+                pot.boilDown();
+            } else {
+                pot.off();
+            }
             return;
         }
         Instant from = plannedEnd == null || plannedEnd.isBefore(at) ? at : plannedEnd;
-        plannedEnd = from.plus(judged.longer());
+        plannedEnd = from.plus(e.longer());
     }
 
-    private void afterThePot(BatchEvent event) {
-        Instant at = event.stamp().at();
-        if (event instanceof BatchEvent.Passed) {
-            passed++;
-        } else if (event instanceof BatchEvent.Degreased e) {
-            degreased = (degreased == null ? Volume.ZERO : degreased).plus(e.fat());
-        } else if (event instanceof BatchEvent.Reduced e) {
-            reduced = e.left();
-            if (strained == null) {
-                pot.reduce(e.left());
-            } else {
-                cooling.clockFrom(at);
-            }
-        } else if (event instanceof BatchEvent.Strained e) {
-            strained = e;
-            cooling.clockFrom(at);
-            pot.empty();
-        } else if (event instanceof BatchEvent.CoolingBegan) {
-            cooling.began(at);
-        } else if (event instanceof BatchEvent.CoolingRead e) {
-            cooling.read(e.stamp(), e.temperature());
-        } else if (event instanceof BatchEvent.Reheated e) {
-            cooling.reheated(e.stamp(), e.temperature());
-        } else if (event instanceof BatchEvent.Stored e) {
-            stored = stored.plus(e.litres());
-        } else if (event instanceof BatchEvent.Delivered e) {
-            delivered = delivered.plus(e.litres());
-        } else if (event instanceof BatchEvent.Discarded e) {
-            if (stored.litres() > 0) {
-                discarded = discarded.plus(e.litres());
-            } else {
-                spoiled = spoiled.plus(e.litres());
-            }
-        } else if (event instanceof BatchEvent.Abandoned) {
-            abandoned = true;
+    void cardRead(LookEvent.CardRead e) {
+        cards.add(new BatchState.CardReading(e.stamp().at(), e.card(), e.value()));
+    }
+
+    void brixRead(LookEvent.BrixRead e) {
+        brix.add(new BatchState.BrixReading(e.stamp().at(), e.degrees()));
+    }
+
+    void passed(FinishEvent.Passed e) {
+        passed++;
+    }
+
+    void degreased(FinishEvent.Degreased e) {
+        degreased = (degreased == null ? Volume.ZERO : degreased).plus(e.fat());
+    }
+
+    void reduced(FinishEvent.Reduced e) {
+        reduced = e.left();
+        if (strained == null) {
+            pot.reduce(e.left());
+        } else {
+            cooling.clockFrom(e.stamp().at());
         }
+    }
+
+    void strained(FinishEvent.Strained e) {
+        strained = e;
+        cooling.clockFrom(e.stamp().at());
+        pot.empty();
+    }
+
+    void coolingBegan(ColdEvent.CoolingBegan e) {
+        cooling.began(e.stamp().at());
+    }
+
+    void coolingRead(ColdEvent.CoolingRead e) {
+        cooling.read(e.stamp(), e.temperature());
+    }
+
+    void reheated(ColdEvent.Reheated e) {
+        cooling.reheated(e.stamp(), e.temperature());
+    }
+
+    void stored(ShelfEvent.Stored e) {
+        stored = stored.plus(e.litres());
+    }
+
+    void delivered(ShelfEvent.Delivered e) {
+        delivered = delivered.plus(e.litres());
+    }
+
+    void discarded(ShelfEvent.Discarded e) {
+        if (stored.litres() > 0) {
+            discarded = discarded.plus(e.litres());
+        } else {
+            spoiled = spoiled.plus(e.litres());
+        }
+    }
+
+    void abandoned(ShelfEvent.Abandoned e) {
+        abandoned = true;
     }
 
     private void settle(Stamp stamp) {
@@ -237,15 +260,15 @@ final class Replay {
             if (reducedInThePot && toReduce()) {
                 return Stage.REDUCE;
             }
-            return pot.clock().isBefore(Infusion.restEnds(plan.charge(), ended, added)) ? Stage.REST : Stage.STRAIN;
+            return pot.clock().isBefore(restEnds().orElseThrow()) ? Stage.REST : Stage.STRAIN;
         }
-        if (reached != null) {
+        if (last.containsKey(PotEvent.SimmerReached.KIND)) {
             return Stage.SIMMER;
         }
-        if (lit != null) {
+        if (last.containsKey(PotEvent.HeatOn.KIND)) {
             return Stage.BRING_UP;
         }
-        if (filled) {
+        if (filled()) {
             return Stage.FILL;
         }
         if (!noBed && !weighed.containsKey(BatchEvent.BED)) {
@@ -255,11 +278,23 @@ final class Replay {
             return Stage.PREPARE;
         }
         boolean toBlanch = plan.charge().formula().phase(Phase.Blanch.class).isPresent();
-        return toBlanch && !blanched ? Stage.BLANCH : Stage.FILL;
+        return toBlanch && !last.containsKey(ChoreEvent.Blanched.KIND) ? Stage.BLANCH : Stage.FILL;
     }
 
     PotModel pot() {
         return pot;
+    }
+
+    private Optional<Instant> restEnds() {
+        return Optional.ofNullable(ended).map(at -> Infusion.restEnds(plan.charge(), at, added));
+    }
+
+    private boolean filled() {
+        return last.containsKey(PotEvent.Filled.KIND);
+    }
+
+    private Optional<Instant> last(EventKind<?> kind) {
+        return Optional.ofNullable(last.get(kind));
     }
 
     private boolean toReduce() {
@@ -270,8 +305,9 @@ final class Replay {
     BatchState stateAt(Instant now) {
         pot.runTo(now);
         if (ended != null && strained == null) {
-            if (stage == Stage.REST && !now.isBefore(Infusion.restEnds(plan.charge(), ended, added))) {
-                enter(Stage.STRAIN, Infusion.restEnds(plan.charge(), ended, added));
+            Instant rested = restEnds().orElseThrow();
+            if (stage == Stage.REST && !now.isBefore(rested)) {
+                enter(Stage.STRAIN, rested);
             }
         }
         return new BatchState(
@@ -281,35 +317,29 @@ final class Replay {
                 weighed,
                 pot.state(),
                 new BatchState.Simmer(
-                        Optional.ofNullable(lit),
-                        Optional.ofNullable(foam),
-                        Optional.ofNullable(reached),
+                        last(PotEvent.HeatOn.KIND),
+                        last(PotEvent.FirstFoam.KIND),
+                        last(PotEvent.SimmerReached.KIND),
                         Optional.ofNullable(plannedEnd),
                         Optional.ofNullable(ended),
-                        Optional.ofNullable(lastSkim),
+                        last(PotEvent.Skimmed.KIND),
                         skims,
-                        Optional.ofNullable(held),
-                        Optional.ofNullable(judgements.tasted())),
-                new BatchState.Prep(
-                        chores.stream()
-                                .map(step -> new BatchState.Chore(
-                                        step,
-                                        Optional.ofNullable(began.get(step)),
-                                        Optional.ofNullable(finished.get(step))))
-                                .toList(),
-                        Optional.ofNullable(turned),
-                        Optional.ofNullable(waterChanged),
-                        Optional.ofNullable(burnerOff)),
-                account(),
-                Optional.ofNullable(strained).map(BatchEvent.Strained::out),
+                        last(PotEvent.Held.KIND)),
+                new BatchState.Prep(chores.stream()
+                        .map(step -> new BatchState.Chore(
+                                step, Optional.ofNullable(began.get(step)), Optional.ofNullable(finished.get(step))))
+                        .toList()),
+                account(pot),
+                expected(),
+                Optional.ofNullable(strained).map(FinishEvent.Strained::out),
                 new BatchState.Finish(
                         passed,
                         toReduce() && (strained != null || reducedInThePot),
                         reducedInThePot ? Optional.empty() : Optional.ofNullable(reduced),
                         Optional.ofNullable(degreased),
                         Optional.ofNullable(strained)),
-                judgements.cards(),
-                judgements.brix(),
+                cards,
+                brix,
                 strained == null
                         ? BatchState.Cooling.AHEAD
                         : cooling.since(strained.stamp().at(), now),
@@ -317,20 +347,27 @@ final class Replay {
                 added,
                 takenOut,
                 pot.course(),
-                path);
+                path,
+                last);
     }
 
-    private Ledger account() {
-        if (!filled) {
+    private Ledger account(PotModel of) {
+        if (!filled()) {
             return plan.charge().forecast().ledger();
         }
         return new Account(
-                        plan.charge().run(),
-                        pot,
-                        addedMass,
-                        Optional.ofNullable(strained),
-                        Optional.ofNullable(reduced))
+                        plan.charge().run(), of, addedMass, Optional.ofNullable(strained), Optional.ofNullable(reduced))
                 .ledger();
+    }
+
+    /** What comes out if the pot goes on from here as planned; another pot than the one that is replayed. */
+    private Volume expected() {
+        PotModel on = pot.another();
+        if (stage == Stage.REST) {
+            on.runTo(restEnds().orElseThrow());
+        }
+        Ahead.of(plan.charge().run(), on, stage, Optional.ofNullable(plannedEnd), Ahead.Until.STRAINED);
+        return account(on).yield();
     }
 
     /** Measures of the plan by part, for whoever needs the planned mass. */

@@ -4,8 +4,8 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
-import potamos.core.flow.Factors;
 import potamos.core.flow.Forecast;
+import potamos.core.flow.Luck;
 import potamos.core.flow.Run;
 import potamos.core.formula.Beds;
 import potamos.core.formula.Family;
@@ -45,8 +45,6 @@ public record Character(
     public Character {
         cuts = List.copyOf(cuts);
         taints = List.copyOf(taints);
-        // Plans from before spreads were foretold say nothing of them.
-        spread = spread == null ? new Spread(Band.exactly(clarity.index()), Band.exactly(salt.afterGPerL())) : spread;
     }
 
     /**
@@ -69,10 +67,6 @@ public record Character(
      */
     public record CutPart(
             String id, String name, double cutMm, double minutes, double spent, CutAdviser advice, Band spread) {
-        public CutPart {
-            spread = spread == null ? Band.exactly(spent) : spread;
-        }
-
         public CutAdviser.Fit fit() {
             return advice.fitOf(cutMm);
         }
@@ -89,7 +83,7 @@ public record Character(
         List<CutPart> cuts = cuts(formula, run);
         Clouding clouding = new Clouding(formula, run, cuts, measures, strained);
         Clarity clarity = clouding.clarity(1);
-        double scum = Band.Z90 * Factors.SKIM_SD;
+        double scum = Band.Z90 * Luck.SKIM_SD;
         Salt salt = Salt.of(saltG(run, measures), strained, formula.reducesTo());
         double kept = salt.afterGPerL() * litres;
         return new Character(

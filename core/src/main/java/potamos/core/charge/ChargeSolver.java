@@ -101,6 +101,10 @@ public final class ChargeSolver {
             double wanted = drawn.water().litres();
             return root(kg -> water(kg).litres() - wanted, LEAST_KG, "waterL");
         }
+        if (goal instanceof Goal.Line line && !(formula.water() instanceof WaterRule.ToTheLine)) {
+            double wanted = pot.vessel().shape().volumeAt(line.level()).litres();
+            return root(kg -> run(kg).filling().litres() - wanted, LEAST_KG, "levelCm");
+        }
         if (formula.water() instanceof WaterRule.ToTheLine) {
             throw Refusal.of("goal", "water to the line fills the vessel with any bed; give litres or bones instead");
         }

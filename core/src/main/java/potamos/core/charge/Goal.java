@@ -1,5 +1,6 @@
 package potamos.core.charge;
 
+import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
@@ -11,6 +12,7 @@ public sealed interface Goal {
     double MOST_LITRES = 500;
 
     double MOST_KG = 400;
+    double MOST_CM = 200;
 
     /** Litres strained. */
     record Litres(Volume out) implements Goal {
@@ -28,6 +30,13 @@ public sealed interface Goal {
 
     /** The vessel up to its fill line. */
     record FullVessel() implements Goal {}
+
+    /** The water line, above the bottom, once it is filled. */
+    record Line(Length level) implements Goal {
+        public Line {
+            Refusal.unlessWithin("levelCm", level.cm(), 0.5, MOST_CM, "cm");
+        }
+    }
 
     /** Water to draw. */
     record WaterDrawn(Volume water) implements Goal {

@@ -36,8 +36,6 @@ public record Forecast(
     public Forecast {
         course = List.copyOf(course);
         topUps = List.copyOf(topUps);
-        // Plans from before spreads were foretold say nothing of them.
-        spread = spread == null ? Spread.none(bringUpMin, ledger, gelatinGPerL) : spread;
     }
 
     /**
@@ -47,14 +45,7 @@ public record Forecast(
      * @param evaporatedL  by the vessel's evaporation factor
      * @param gelatinGPerL by the bones and by what steams away
      */
-    public record Spread(Band bringUpMin, Band evaporatedL, Band gelatinGPerL) {
-        static Spread none(double bringUpMin, Ledger ledger, double gelatinGPerL) {
-            return new Spread(
-                    Band.exactly(bringUpMin),
-                    Band.exactly(ledger.of(Ledger.Cause.EVAPORATED).litres()),
-                    Band.exactly(gelatinGPerL));
-        }
-    }
+    public record Spread(Band bringUpMin, Band evaporatedL, Band gelatinGPerL) {}
 
     public Body body() {
         return Body.of(gelatinGPerL);

@@ -6,69 +6,30 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
 import potamos.core.formula.Phase;
-import potamos.core.heat.PotHeat;
-import potamos.core.liquor.Gelatin;
 import potamos.core.quantity.Band;
-import potamos.core.quantity.Length;
-import potamos.core.quantity.Power;
 import potamos.core.quantity.Refusal;
-import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 
 /**
- * Predicts a run by stepping through it: bring-up by the heat balance, simmer at its temperature with steam, skimming, late additions and top-ups,
- * rest without heat, strainers.
- *
- * <p>A pot that boils dry stops steaming, and solids hold no more than there is. Only the root finding steps on below nothing, so that the litres out
- * stay a function that falls without a bend.
- *
- * <p>A pot that is held gets its last top-up half an hour before the end, back to its mark; so its yield moves smoothly with the charge.
+ * Predicts a run by driving a pot through it as planned: bring-up, simmer with skimming, late additions and top-ups, rest without heat, strainers.
  */
 public final class Forecaster {
 
     private static final double STEP_MIN = 5;
 
-    /** A pot that is held is topped up for the last time so long before the end. */
-    public static final Duration LAST_TOP_UP = Duration.ofMinutes(30);
-
-    private static final double LAST_TOP_UP_MIN = LAST_TOP_UP.toMinutes();
-
     /** A reading of the pot is kept for each of these, so that curves stay light. */
     private static final double POINT_MIN = 10;
 
+    private final Run run;
+    private final TopUpPolicy topUps;
     private final double pointMin;
     private final double stepMin;
-    private final Run run;
-    private final PotHeat.BringUp bringUp;
-    private final double kappa;
 
     private Forecaster(Run run, double pointMin) {
         this.run = run;
+        this.topUps = TopUpPolicy.of(run);
         this.pointMin = pointMin;
         this.stepMin = Math.min(STEP_MIN, pointMin);
-        this.kappa = run.vessel().kappa().value();
-        this.bringUp = bringUp();
-    }
-
-    /** From cold to the simmer over full heat, with its warm holds on the way; those count as part of it. */
-    private PotHeat.BringUp bringUp() {
-        PotHeat heat = run.heat(kappa);
-        Temperature at = run.waterC();
-        double minutes = 0;
-        Volume evaporated = Volume.ZERO;
-        for (Phase.Steep steep : run.steeps()) {
-            Volume contents = run.filling().minus(evaporated);
-            PotHeat.BringUp leg = heat.bringUp(at, steep.at(), contents, run.burner());
-            at = steep.at().compareTo(at) > 0 ? steep.at() : at;
-            double held = steep.takes().toSeconds() / 60.0;
-            Length level = run.vessel().shape().levelAt(contents);
-            evaporated =
-                    evaporated.plus(leg.evaporated()).plus(Volume.ofLitres(heat.steamLPerH(at, level) * held / 60));
-            minutes += leg.minutes() + held;
-        }
-        PotHeat.BringUp last =
-                heat.bringUp(at, run.simmerAt(), run.filling().minus(evaporated).orNone(), run.burner());
-        return new PotHeat.BringUp(minutes + last.minutes(), evaporated.plus(last.evaporated()));
     }
 
     /** The whole forecast with its band. */
@@ -84,11 +45,11 @@ public final class Forecaster {
     public static Forecast of(Run run, double pointMin) {
         Refusal.unlessWithin("stepMin", pointMin, 1, 60, "min");
         Forecaster forecaster = new Forecaster(run, pointMin);
-        Course main = forecaster.step(Factors.of(forecaster.kappa), true);
+        Course main = forecaster.drive(Luck.BOOK, PotStepper.Depth.AS_IT_IS);
         Variants variants = forecaster.variants();
         return new Forecast(
-                forecaster.bringUp.minutes(),
-                run.simmer().usual().toSeconds() / 60.0,
+                main.bringUpMin,
+                minutes(run.simmer().usual()),
                 run.simmerAt(),
                 main.points,
                 main.topUps,
@@ -97,27 +58,23 @@ public final class Forecaster {
                 variants.band(main, Course::litresOut),
                 main.gelatinGPerL,
                 new Forecast.Spread(
-                        Band.relative(forecaster.bringUp.minutes(), Factors.BURNER_SD),
-                        variants.band(main, course -> course.evaporated),
-                        variants.band(
-                                main, course -> course.gelatinGPerL, main.gelatinOfBedGPerL * Factors.COLLAGEN_SD)));
+                        Band.relative(main.bringUpMin, Luck.BURNER_SD),
+                        variants.band(main, course -> course.pot.evaporated()),
+                        variants.band(main, course -> course.gelatinGPerL, main.gelatinOfBedGPerL * Luck.COLLAGEN_SD)));
     }
 
     /** Only the litres out, for root finding; below nothing when the pot would boil dry. */
     public static double litresOut(Run run) {
-        Forecaster forecaster = new Forecaster(run, POINT_MIN);
-        return forecaster.step(Factors.of(forecaster.kappa), false).litresOut();
+        return new Forecaster(run, POINT_MIN)
+                .drive(Luck.BOOK, PotStepper.Depth.BELOW_NOTHING)
+                .litresOut();
     }
 
     /** Each uncertain factor moved by one standard deviation alone. */
     private Variants variants() {
-        double sd = run.vessel().kappa().sd();
-        return new Variants(List.of(
-                step(new Factors(kappa + sd, 1, 1, 1, 1), false),
-                step(new Factors(kappa, 1 + Factors.UPTAKE_SD, 1, 1, 1), false),
-                step(new Factors(kappa, 1, 1 + Factors.SKIM_SD, 1, 1), false),
-                step(new Factors(kappa, 1, 1, 1 + Factors.STRAINER_SD, 1), false),
-                step(new Factors(kappa, 1, 1, 1, 1 + Factors.EXTRACTION_SD), false)));
+        return new Variants(Luck.ofTheYield(run.vessel().kappa()).stream()
+                .map(luck -> drive(luck, PotStepper.Depth.BELOW_NOTHING))
+                .toList());
     }
 
     /** Runs that each differ in one factor. The factors are independent, so what they do adds in quadrature. */
@@ -141,183 +98,158 @@ public final class Forecaster {
 
     /** A run in the making. */
     private static final class Course {
+        final PotStepper pot;
+        final Luck luck;
+        final PotStepper.Depth depth;
         final List<Forecast.Point> points = new ArrayList<>();
         final List<Forecast.TopUp> topUps = new ArrayList<>();
-        double contents;
-        double evaporated;
-        double skimmed;
-        double added;
-        double gelatin;
+        double bringUpMin;
         double bareAt = -1;
         double gelatinGPerL;
         double gelatinOfBedGPerL;
-        double solids;
         Ledger ledger;
+
+        Course(Run run, Luck luck, PotStepper.Depth depth) {
+            this.pot = new PotStepper(run, luck, depth);
+            this.luck = luck;
+            this.depth = depth;
+        }
 
         double litresOut() {
             return ledger.yield().litres();
         }
 
-        double liquor() {
-            return contents - solids;
+        /** What can leave of what would: all of it while only a root is looked for, else no more than there is. */
+        double within(double wanted, double there) {
+            return depth == PotStepper.Depth.AS_IT_IS ? Math.max(0, Math.min(wanted, there)) : wanted;
         }
     }
 
-    /** What can leave of what would: all of it while only a root is looked for, else no more than there is. */
-    private static double atMost(double wanted, double there, boolean physical) {
-        return physical ? Math.max(0, Math.min(wanted, there)) : wanted;
-    }
-
-    private Course step(Factors factors, boolean keepPoints) {
-        Course course = new Course();
-        PotHeat heat = run.heat(factors.kappa());
-        double steamShare = factors.kappa() / kappa;
-        course.contents = run.filling().litres();
-        course.solids = course.contents - run.water().litres() - run.poured().litres();
-        point(course, 0, run.waterC(), keepPoints);
-        course.evaporated = atMost(bringUp.evaporated().litres() * steamShare, course.liquor(), keepPoints);
-        course.contents -= course.evaporated;
-        point(course, bringUp.minutes(), run.simmerAt(), keepPoints);
-
-        simmer(course, heat, factors, keepPoints);
-        rest(course, heat, keepPoints);
-        close(course, factors, keepPoints);
+    private Course drive(Luck luck, PotStepper.Depth depth) {
+        Course course = new Course(run, luck, depth);
+        course.pot.fill(run.water(), run.waterC());
+        point(course, 0);
+        bringUp(course);
+        point(course, course.bringUpMin);
+        simmer(course);
+        rest(course);
+        close(course);
         return course;
     }
 
-    private void simmer(Course course, PotHeat heat, Factors factors, boolean keepPoints) {
-        double length = run.simmer().usual().toSeconds() / 60.0;
+    /** From cold to the simmer over full heat, with its warm holds on the way; those count as part of it. */
+    private void bringUp(Course course) {
+        for (Phase.Steep steep : run.steeps()) {
+            course.bringUpMin += course.pot.heatTo(steep.at());
+            double held = minutes(steep.takes());
+            for (double minute = 0; minute < held - 1e-9; minute += STEP_MIN) {
+                double dt = Math.min(STEP_MIN, held - minute);
+                course.pot.step(PotStepper.Fire.KEPT, course.pot.celsius(), dt * 60);
+            }
+            course.bringUpMin += held;
+        }
+        course.bringUpMin += course.pot.heatTo(run.simmerAt());
+    }
+
+    private void simmer(Course course) {
+        PotStepper pot = course.pot;
+        double length = minutes(run.simmer().usual());
         double skim =
-                Losses.skimmed(run.bed(), run.preparation(), factors.skim()).litres();
-        double full = run.filling().litres();
-        double mark = full;
-        boolean hold = run.simmer().topUp().hold() && length > 1.5 * LAST_TOP_UP_MIN;
+                Losses.skimmed(run.bed(), run.preparation(), course.luck.skim()).litres();
+        double simmerC = run.simmerAt().celsius();
+        double mark = pot.contents() + pot.evaporated();
         boolean lastDone = false;
-        Temperature at = run.simmerAt();
-        double speed = Gelatin.speed(at) * factors.extraction();
-        double steamLPerM2H = heat.steamLPerM2H(at);
         double nextPoint = pointMin;
         for (double minute = 0; minute < length - 1e-9; ) {
             double dt = Math.min(Math.min(stepMin, nextPoint - minute), length - minute);
             double end = minute + dt;
             for (Solids solids : run.others()) {
-                double when = solids.intoTheSimmer().toSeconds() / 60.0;
+                double when = minutes(solids.intoTheSimmer());
                 if (when > 0 && when > minute - 1e-9 && when <= end - 1e-9) {
-                    course.contents += solids.displaced().litres();
-                    course.solids += solids.displaced().litres();
-                    mark += solids.displaced().litres();
+                    mark += pot.add(solids.displaced());
                 }
             }
-            Length level = run.vessel().shape().levelAt(Volume.ofLitres(Math.max(0, course.contents)));
-            double steam = atMost(
-                    steamLPerM2H * run.vessel().shape().surfaceDm2(level) / 100 * dt / 60, course.liquor(), keepPoints);
-            double skimmed = atMost(skim * dt / length, course.liquor() - steam, keepPoints);
-            course.evaporated += steam;
-            course.skimmed += skimmed;
-            course.contents -= steam + skimmed;
-            course.gelatin = gelatinAfter(course.gelatin, speed, dt / 60);
-            noteBare(course, end, length);
-            boolean last = hold && !lastDone && end >= length - LAST_TOP_UP_MIN;
-            if (last || hold && !lastDone && dropped(course.contents, mark)) {
-                double water = Math.max(0, mark - course.contents);
-                course.contents += water;
-                course.added += water;
-                course.topUps.add(new Forecast.TopUp(bringUp.minutes() + end, Volume.ofLitres(water)));
-                lastDone = last;
+            pot.step(PotStepper.Fire.KEPT, simmerC, dt * 60);
+            pot.take(skim * dt / length);
+            noteBare(course, end);
+            double left = length - end;
+            if (topUps.now(left, pot.downCm(mark), lastDone)) {
+                lastDone = topUps.isLast(left);
+                Volume water = Volume.ofLitres(Math.max(0, mark - pot.contents()));
+                pot.topUp(water, run.simmer().topUp().water());
+                course.topUps.add(new Forecast.TopUp(course.bringUpMin + end, water));
             }
             if (end >= nextPoint - 1e-9 || end >= length - 1e-9) {
-                point(course, bringUp.minutes() + end, at, keepPoints);
+                point(course, course.bringUpMin + end);
                 nextPoint += pointMin;
             }
             minute = end;
         }
     }
 
-    private boolean dropped(double contents, double mark) {
-        double down = run.vessel().shape().levelAt(Volume.ofLitres(mark)).cm()
-                - run.vessel()
-                        .shape()
-                        .levelAt(Volume.ofLitres(Math.max(0, contents)))
-                        .cm();
-        return down >= run.simmer().topUp().drop().cm();
-    }
-
-    /** The bed settles over the first half of the simmer; it stands proud when the liquor is below its top. */
-    private void noteBare(Course course, double minute, double length) {
-        double settled = Math.min(1, minute / (length / 2));
-        double top = run.bed().height(run.vessel(), settled).cm();
-        double level = run.vessel()
-                .shape()
-                .levelAt(Volume.ofLitres(Math.max(0, course.contents)))
-                .cm();
-        if (course.bareAt < 0 && level < top) {
-            course.bareAt = bringUp.minutes() + minute;
+    /** The bed stands proud when the liquor is below its top. */
+    private void noteBare(Course course, double minute) {
+        double top = course.pot.bedTop(minute, run.simmer().usual()).cm();
+        if (course.bareAt < 0 && course.pot.level().cm() < top) {
+            course.bareAt = course.bringUpMin + minute;
         }
     }
 
-    private double gelatinAfter(double grams, double speed, double hours) {
-        double most = run.bed().kind().collagenGPerKg() * run.bed().mass().kg();
-        return Gelatin.afterAtSpeed(grams, most, run.bed().kind().halfTimeH(), speed, hours);
-    }
-
-    private void rest(Course course, PotHeat heat, boolean keepPoints) {
-        Temperature at = run.simmerAt();
-        double start = bringUp.minutes() + run.simmer().usual().toSeconds() / 60.0;
-        for (double minute = 0; minute < run.restMin() - 1e-9; ) {
+    private void rest(Course course) {
+        for (double minute = 0; minute < run.restMin() - 1e-9; minute += STEP_MIN) {
             double dt = Math.min(STEP_MIN, run.restMin() - minute);
-            PotHeat.Step step =
-                    heat.step(at, Volume.ofLitres(Math.max(0, course.contents)), Power.ofKilowatts(0), dt * 60);
-            double steam = atMost(step.steam().litres(), course.liquor(), keepPoints);
-            course.evaporated += steam;
-            course.contents -= steam;
-            at = step.temperature();
-            minute += dt;
+            course.pot.step(PotStepper.Fire.OFF, 0, dt * 60);
         }
-        point(course, start + run.restMin(), at, keepPoints);
+        point(course, course.bringUpMin + minutes(run.simmer().usual()) + run.restMin());
     }
 
-    private void close(Course course, Factors factors, boolean physical) {
+    private void close(Course course) {
+        PotStepper pot = course.pot;
         Volume fat = Losses.renderedFat(run.bed());
-        double held = Losses.uptake(run.bed(), run.others(), run.strain().pressed(), factors.uptake())
+        double held = Losses.uptake(run.bed(), run.others(), run.strain().pressed(), course.luck.uptake())
                 .litres();
-        Volume uptake = Volume.ofLitres(held > 0 ? atMost(held, course.liquor(), physical) : held);
-        Volume strainers = Volume.ofLitres(atMost(
-                Losses.strainers(run.strain().passes(), run.vessel().shape().width(), factors.strainer())
+        Volume uptake = Volume.ofLitres(held > 0 ? course.within(held, pot.liquor()) : held);
+        Volume strainers = Volume.ofLitres(course.within(
+                Losses.strainers(run.strain().passes(), run.vessel().shape().width(), course.luck.strainer())
                         .litres(),
-                course.liquor() - uptake.litres(),
-                physical));
+                pot.liquor() - uptake.litres()));
         List<Ledger.Entry> entries = new ArrayList<>(List.of(
                 new Ledger.Entry(Ledger.Cause.WATER, run.water()),
-                new Ledger.Entry(Ledger.Cause.TOP_UP, Volume.ofLitres(course.added)),
+                new Ledger.Entry(Ledger.Cause.TOP_UP, Volume.ofLitres(pot.added())),
                 new Ledger.Entry(Ledger.Cause.WINE, run.poured()),
-                new Ledger.Entry(Ledger.Cause.EVAPORATED, Volume.ofLitres(course.evaporated)),
-                new Ledger.Entry(Ledger.Cause.SKIMMED, Volume.ofLitres(course.skimmed)),
+                new Ledger.Entry(Ledger.Cause.EVAPORATED, Volume.ofLitres(pot.evaporated())),
+                new Ledger.Entry(Ledger.Cause.SKIMMED, Volume.ofLitres(pot.taken())),
                 new Ledger.Entry(Ledger.Cause.STRAINERS, strainers),
                 new Ledger.Entry(Ledger.Cause.FAT_LIFTED, run.degreased() ? fat : Volume.ZERO)));
         entries.addAll(Ledger.solids(uptake, fat));
         double fraction = run.reduction().toFraction();
         Volume strained = Ledger.predicted(entries).yield();
-        Volume reducing = run.reduction().beforeStraining() ? strained.plus(strainers) : strained;
-        entries.add(new Ledger.Entry(Ledger.Cause.REDUCED, reducing.orNone().times(1 - fraction)));
+        entries.add(new Ledger.Entry(Ledger.Cause.REDUCED, run.reduction().boiledAway(strained, strainers)));
         course.ledger = Ledger.predicted(entries);
-        double liquor = Math.max(0.1, course.liquor());
-        double brought = run.liquid().gelatinGPerL() * run.water().litres();
-        course.gelatinOfBedGPerL = course.gelatin / liquor / fraction;
-        course.gelatinGPerL = course.gelatinOfBedGPerL + brought / liquor / fraction;
+        double liquor = Math.max(0.1, pot.liquor());
+        course.gelatinOfBedGPerL = pot.gelatinG() / liquor / fraction;
+        course.gelatinGPerL = course.gelatinOfBedGPerL + brought() / liquor / fraction;
     }
 
-    private void point(Course course, double minute, Temperature at, boolean keepPoints) {
-        if (!keepPoints) {
-            return;
+    /** Gelatin that what is drawn brings with it, g. */
+    private double brought() {
+        return run.liquid().gelatinGPerL() * run.water().litres();
+    }
+
+    private void point(Course course, double minute) {
+        PotStepper pot = course.pot;
+        if (course.depth == PotStepper.Depth.AS_IT_IS) {
+            course.points.add(new Forecast.Point(
+                    minute,
+                    pot.contents(),
+                    pot.level().cm(),
+                    pot.celsius(),
+                    pot.evaporated(),
+                    (pot.gelatinG() + brought()) / Math.max(0.1, pot.liquor())));
         }
-        double contents = Math.max(0, course.contents);
-        course.points.add(new Forecast.Point(
-                minute,
-                contents,
-                run.vessel().shape().levelAt(Volume.ofLitres(contents)).cm(),
-                at.celsius(),
-                course.evaporated,
-                (course.gelatin + run.liquid().gelatinGPerL() * run.water().litres())
-                        / Math.max(0.1, course.liquor())));
+    }
+
+    private static double minutes(Duration length) {
+        return length.toSeconds() / 60.0;
     }
 }

@@ -68,6 +68,17 @@ public record Run(
      */
     public record Reduction(double toFraction, boolean beforeStraining) {
         public static final Reduction NONE = new Reduction(1, false);
+
+        /**
+         * Litres that are boiled away.
+         *
+         * @param strained  litres that would come out without it
+         * @param strainers what stays on them; in the pot it is boiled down too
+         */
+        public Volume boiledAway(Volume strained, Volume strainers) {
+            Volume all = beforeStraining ? strained.plus(strainers) : strained;
+            return all.orNone().times(1 - toFraction);
+        }
     }
 
     /** Liquor and solids right after filling. */
@@ -82,6 +93,14 @@ public record Run(
     /** Liquor and solids once everything is in, before steam has taken any. */
     public Volume everythingIn() {
         return water.plus(poured).plus(bed.displacedVolume()).plus(othersDisplaced());
+    }
+
+    /** Room that the solids take which are in the pot so long after its simmer began; before it, those that went in with the water. */
+    public Volume solidsIn(double simmeredMin) {
+        return others.stream()
+                .filter(s -> s.intoTheSimmer().toSeconds() / 60.0 < Math.max(simmeredMin, 1e-9))
+                .map(Solids::displaced)
+                .reduce(bed.displacedVolume(), Volume::plus);
     }
 
     Volume othersDisplaced() {

@@ -48,8 +48,8 @@ public record Item(
         Refusal.unlessWithin("uptakeLPerKg", uptakeLPerKg, -1, 12, "L/kg");
         Refusal.unlessWithin("saltGPerKg", saltGPerKg, 0, 1000, "g/kg");
         Refusal.unlessWithin("sulphitesMgPerL", sulphitesMgPerL, 0, 2000, "mg/L");
-        traits = traits == null ? List.of() : List.copyOf(traits);
-        allergens = allergens == null ? List.of() : List.copyOf(allergens);
+        traits = List.copyOf(traits);
+        allergens = List.copyOf(allergens);
     }
 
     /** What a cook looks out for in an item. */

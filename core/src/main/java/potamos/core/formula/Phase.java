@@ -64,6 +64,14 @@ public sealed interface Phase {
             minutes("turnEveryMin", turnEvery);
             Refusal.unlessWithin("keepsMass", keepsMass, 0.1, 1, "of the raw mass");
         }
+
+        /** How much longer, for each step of the card that is missing. */
+        private static final Duration A_SHADE_MORE = Duration.ofMinutes(5);
+
+        /** How much longer bones of a shade stay in, about; nothing once they are there. */
+        public Duration longerAt(double seen) {
+            return A_SHADE_MORE.multipliedBy((long) Math.max(0, Math.ceil(shade - seen)));
+        }
     }
 
     /** Vegetables softened without colour. */
@@ -119,7 +127,6 @@ public sealed interface Phase {
         public Fill {
             Refusal.unlessWithin("waterC", water.celsius(), 0, 100, "°C");
             // Plans from before there was a choice mean water.
-            liquid = liquid == null ? Liquid.WATER : liquid;
         }
     }
 
@@ -171,7 +178,6 @@ public sealed interface Phase {
     record Strain(int passes, boolean pressed, Transfer transfer) implements Phase {
         public Strain {
             Refusal.unlessWithin("passes", passes, 1, 6, "passes");
-            transfer = transfer == null ? Transfer.LADLE : transfer;
         }
     }
 

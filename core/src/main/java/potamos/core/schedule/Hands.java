@@ -54,7 +54,7 @@ public final class Hands {
     public static List<Placed> settle(List<Wanted> wanted, Instant now, Duration ahead) {
         Instant horizon = now.plus(ahead);
         List<Wanted> both = wanted.stream()
-                .filter(w -> !takes(w.act().kind()).isZero())
+                .filter(w -> !w.act().kind().hands().isZero())
                 .filter(w -> w.act().due().isBefore(horizon))
                 .sorted(Comparator.comparing((Wanted w) -> w.act().cost())
                         .thenComparing(
@@ -70,7 +70,7 @@ public final class Hands {
     }
 
     private static Placed place(Wanted next, Hour placed, Instant now) {
-        Duration takes = takes(next.act().kind());
+        Duration takes = next.act().kind().hands();
         Instant at = next.act().due().isBefore(now) ? now : next.act().due();
         Optional<Placed> first = placed.inTheWay(next, at, takes);
         if (first.isEmpty()) {
@@ -85,7 +85,7 @@ public final class Hands {
             }
         }
         Instant before = first.get().from().minus(takes);
-        boolean early = mayBeEarly(next.act().kind())
+        boolean early = next.act().kind().mayBeEarly()
                 && !before.isBefore(now)
                 && !before.isBefore(next.act().due().minus(EARLY))
                 && placed.inTheWay(next, before, takes).isEmpty();
@@ -136,30 +136,5 @@ public final class Hands {
         private List<Placed> inOrder() {
             return byBeginning.values().stream().flatMap(List::stream).toList();
         }
-    }
-
-    private static boolean mayBeEarly(DueAct.Kind kind) {
-        return switch (kind) {
-            case TURN, TOP_UP, FILL, CHANGE_WATER -> true;
-            default -> false;
-        };
-    }
-
-    /** How long both hands are in an act; zero for what one hand does in passing. */
-    static Duration takes(DueAct.Kind kind) {
-        return Duration.ofMinutes(
-                switch (kind) {
-                    case WEIGH -> 8;
-                    case TURN -> 5;
-                    case BLANCH -> 12;
-                    case FILL -> 5;
-                    case SKIM, FIRST_FOAM -> 3;
-                    case TOP_UP, CHANGE_WATER -> 2;
-                    case PASS, STRAIN -> 12;
-                    case REDUCE, DEGREASE -> 5;
-                    case BEGIN_COOLING, RESCUE -> 6;
-                    case STORE -> 10;
-                    default -> 0;
-                });
     }
 }

@@ -17,11 +17,6 @@ import potamos.core.quantity.Volume;
  */
 public record Vessel(String name, Shape shape, Estimate kappa, Mass metal, Handling handling, Build build) {
 
-    public Vessel {
-        // A vessel written down before its walls were asked for is taken for a sound one.
-        build = build == null ? Build.HEAVY : build;
-    }
-
     /** A vessel with sound, heavy walls. */
     public Vessel(String name, Shape shape, Estimate kappa, Mass metal, Handling handling) {
         this(name, shape, kappa, metal, handling, Build.HEAVY);

@@ -42,28 +42,28 @@ class BatchTest {
     }
 
     private void fillAndLight() {
-        log(new BatchEvent.WeighedIn(
+        log(new ChoreEvent.WeighedIn(
                 Samples.at(5), BatchEvent.BED, plan.charge().run().bed().mass(), "L1"));
-        log(new BatchEvent.Filled(Samples.at(10), plan.charge().water(), Temperature.ofCelsius(12)));
-        log(new BatchEvent.HeatOn(Samples.at(12)));
+        log(new PotEvent.Filled(Samples.at(10), plan.charge().water(), Temperature.ofCelsius(12)));
+        log(new PotEvent.HeatOn(Samples.at(12)));
     }
 
     private void simmer() {
         fillAndLight();
-        log(new BatchEvent.FirstFoam(Samples.at(50)));
-        log(new BatchEvent.Skimmed(Samples.at(51), Volume.ofLitres(0.1)));
-        log(new BatchEvent.SimmerReached(Samples.at(60)));
+        log(new PotEvent.FirstFoam(Samples.at(50)));
+        log(new PotEvent.Skimmed(Samples.at(51), Volume.ofLitres(0.1)));
+        log(new PotEvent.SimmerReached(Samples.at(60)));
     }
 
     private void strain() {
         simmer();
-        log(new BatchEvent.Judged(Samples.at(240), true, Duration.ZERO));
-        log(new BatchEvent.Strained(Samples.at(270), Volume.ofLitres(14), 2, false));
-        log(new BatchEvent.CoolingBegan(Samples.at(272)));
+        log(new PotEvent.Judged(Samples.at(240), true, Duration.ZERO));
+        log(new FinishEvent.Strained(Samples.at(270), Volume.ofLitres(14), 2, false));
+        log(new ColdEvent.CoolingBegan(Samples.at(272)));
     }
 
     private void coolTo(int minute, double celsius) {
-        log(new BatchEvent.CoolingRead(Samples.at(minute), Temperature.ofCelsius(celsius)));
+        log(new ColdEvent.CoolingRead(Samples.at(minute), Temperature.ofCelsius(celsius)));
     }
 
     private void coolInTime() {
@@ -83,15 +83,15 @@ class BatchTest {
         events.clear();
         simmer();
         assertThat(at(61).stage()).isEqualTo(Stage.SIMMER);
-        log(new BatchEvent.Judged(Samples.at(240), true, Duration.ZERO));
+        log(new PotEvent.Judged(Samples.at(240), true, Duration.ZERO));
         assertThat(at(241).stage()).isEqualTo(Stage.REST);
         assertThat(at(265).stage()).isEqualTo(Stage.STRAIN);
         events.clear();
         coolInTime();
         assertThat(at(500).stage()).isEqualTo(Stage.STORE);
-        log(new BatchEvent.Stored(Samples.at(510), Volume.ofLitres(14), "cold store"));
+        log(new ShelfEvent.Stored(Samples.at(510), Volume.ofLitres(14), "cold store"));
         assertThat(at(511).stage()).isEqualTo(Stage.ON_SHELF);
-        log(new BatchEvent.Delivered(Samples.at(520), "soup", "call", Volume.ofLitres(14)));
+        log(new ShelfEvent.Delivered(Samples.at(520), "soup", "call", Volume.ofLitres(14)));
         assertThat(at(521).stage()).isEqualTo(Stage.DONE);
     }
 
@@ -99,7 +99,7 @@ class BatchTest {
     void theReplayedPotAgreesWithTheForecastWhenThePlanIsFollowed() {
         fillAndLight();
         int reached = 12 + (int) plan.charge().forecast().bringUpMin();
-        log(new BatchEvent.SimmerReached(Samples.at(reached)));
+        log(new PotEvent.SimmerReached(Samples.at(reached)));
         double replayed = at(reached).pot().contents().litres();
         double planned = plan.charge().run().filling().litres()
                 - plan.charge().forecast().course().get(1).evaporatedL();
@@ -117,7 +117,7 @@ class BatchTest {
     @Test
     void aLevelReadingOverrulesTheModelAndTheLedgerKeepsTheDifference() {
         simmer();
-        log(new BatchEvent.LevelRead(Samples.at(120), Length.ofCm(14)));
+        log(new PotEvent.LevelRead(Samples.at(120), Length.ofCm(14)));
         assertThat(at(120).pot().level().cm()).isCloseTo(26, within(1e-6));
     }
 
@@ -134,7 +134,7 @@ class BatchTest {
     void notYetMovesTheEndAndEverythingAfterIt() {
         simmer();
         Instant before = Outlook.of(plan, at(235)).ready();
-        log(new BatchEvent.Judged(Samples.at(235), false, Duration.ofMinutes(30)));
+        log(new PotEvent.Judged(Samples.at(235), false, Duration.ofMinutes(30)));
         assertThat(Outlook.of(plan, at(235)).ready()).isEqualTo(before.plus(Duration.ofMinutes(30)));
     }
 
@@ -142,11 +142,11 @@ class BatchTest {
     void aCorrectionReplacesAnEventAndKeepsBoth() {
         simmer();
         double wrong = at(70).pot().contents().litres();
-        BatchEvent.Filled fill = (BatchEvent.Filled) events.get(1);
-        log(new BatchEvent.Corrected(
+        PotEvent.Filled fill = (PotEvent.Filled) events.get(1);
+        log(new Amendment.Corrected(
                 new BatchEvent.Stamp("c1", Samples.at(70).at(), "IV"),
                 fill.stamp().id(),
-                new BatchEvent.Filled(fill.stamp(), fill.water().plus(Volume.ofLitres(1)), fill.temperature()),
+                new PotEvent.Filled(fill.stamp(), fill.water().plus(Volume.ofLitres(1)), fill.temperature()),
                 "misread the jug"));
         assertThat(at(70).pot().contents().litres() - wrong).isCloseTo(1, within(0.05));
         assertThat(events).contains(fill);
@@ -155,7 +155,7 @@ class BatchTest {
     @Test
     void aWithdrawnEventDidNotHappen() {
         simmer();
-        log(new BatchEvent.Withdrawn(new BatchEvent.Stamp("w1", Samples.at(61).at(), "IV"), "e60", "tapped too early"));
+        log(new Amendment.Withdrawn(new BatchEvent.Stamp("w1", Samples.at(61).at(), "IV"), "e60", "tapped too early"));
         assertThat(at(62).stage()).isEqualTo(Stage.BRING_UP);
     }
 
@@ -172,20 +172,20 @@ class BatchTest {
     @Test
     void nothingIsStrainedBeforeItIsJudgedOrTwice() {
         simmer();
-        assertThatThrownBy(() -> log(new BatchEvent.Strained(Samples.at(200), Volume.ofLitres(14), 2, false)))
+        assertThatThrownBy(() -> log(new FinishEvent.Strained(Samples.at(200), Volume.ofLitres(14), 2, false)))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("judge");
         events.clear();
         strain();
-        assertThatThrownBy(() -> log(new BatchEvent.Strained(Samples.at(275), Volume.ofLitres(14), 2, false)))
+        assertThatThrownBy(() -> log(new FinishEvent.Strained(Samples.at(275), Volume.ofLitres(14), 2, false)))
                 .hasMessageContaining("already strained");
     }
 
     @Test
     void moreThanThePotHeldCannotComeOut() {
         simmer();
-        log(new BatchEvent.Judged(Samples.at(240), true, Duration.ZERO));
-        assertThatThrownBy(() -> log(new BatchEvent.Strained(Samples.at(262), Volume.ofLitres(90), 2, false)))
+        log(new PotEvent.Judged(Samples.at(240), true, Duration.ZERO));
+        assertThatThrownBy(() -> log(new FinishEvent.Strained(Samples.at(262), Volume.ofLitres(90), 2, false)))
                 .isInstanceOfSatisfying(Refusal.class, refusal -> {
                     assertThat(refusal.field()).isEqualTo("litres");
                     assertThat(refusal.high()).isBetween(14.0, 42.0);
@@ -196,7 +196,7 @@ class BatchTest {
     void aTopUpThatWouldRunOverIsRefusedWithTheRoomLeft() {
         simmer();
         assertThatThrownBy(() ->
-                        log(new BatchEvent.ToppedUp(Samples.at(70), Volume.ofLitres(60), Temperature.ofCelsius(85))))
+                        log(new PotEvent.ToppedUp(Samples.at(70), Volume.ofLitres(60), Temperature.ofCelsius(85))))
                 .isInstanceOfSatisfying(
                         Refusal.class, refusal -> assertThat(refusal.high()).isPositive());
     }
@@ -204,9 +204,9 @@ class BatchTest {
     @Test
     void noMoreIsDeliveredThanTheLotHolds() {
         coolInTime();
-        log(new BatchEvent.Stored(Samples.at(510), Volume.ofLitres(13), "cold store"));
-        log(new BatchEvent.Delivered(Samples.at(520), "soup", "call", Volume.ofLitres(9)));
-        assertThatThrownBy(() -> log(new BatchEvent.Delivered(Samples.at(530), "sauce", "", Volume.ofLitres(5))))
+        log(new ShelfEvent.Stored(Samples.at(510), Volume.ofLitres(13), "cold store"));
+        log(new ShelfEvent.Delivered(Samples.at(520), "soup", "call", Volume.ofLitres(9)));
+        assertThatThrownBy(() -> log(new ShelfEvent.Delivered(Samples.at(530), "sauce", "", Volume.ofLitres(5))))
                 .isInstanceOfSatisfying(
                         Refusal.class, refusal -> assertThat(refusal.high()).isCloseTo(4, within(1e-9)));
     }
@@ -220,15 +220,15 @@ class BatchTest {
         coolTo(430, 30);
         assertThat(at(430).cooling().verdict().orElseThrow().overall()).isEqualTo(Outcome.FAILED);
         assertThat(due(430).get(0).kind()).isEqualTo(Kind.RESCUE);
-        assertThatThrownBy(() -> log(new BatchEvent.Stored(Samples.at(431), Volume.ofLitres(14), "cold store")))
+        assertThatThrownBy(() -> log(new ShelfEvent.Stored(Samples.at(431), Volume.ofLitres(14), "cold store")))
                 .hasMessageContaining("reheat");
-        BatchState reheated = log(new BatchEvent.Reheated(Samples.at(440), Temperature.ofCelsius(75)));
+        BatchState reheated = log(new ColdEvent.Reheated(Samples.at(440), Temperature.ofCelsius(75)));
         assertThat(reheated.cooling().verdict().orElseThrow().overall()).isNotEqualTo(Outcome.FAILED);
         coolTo(460, 57);
         coolTo(600, 30);
-        assertThatThrownBy(() -> log(new BatchEvent.Reheated(Samples.at(610), Temperature.ofCelsius(75))))
+        assertThatThrownBy(() -> log(new ColdEvent.Reheated(Samples.at(610), Temperature.ofCelsius(75))))
                 .hasMessageContaining("once already");
-        log(new BatchEvent.Discarded(Samples.at(620), Volume.ofLitres(14), "too slow twice"));
+        log(new ShelfEvent.Discarded(Samples.at(620), Volume.ofLitres(14), "too slow twice"));
         assertThat(at(621).stage()).isEqualTo(Stage.DONE);
     }
 
@@ -260,14 +260,14 @@ class BatchTest {
         simmer();
         Duration early = Duration.between(Samples.at(51).at(), skim(62).due());
         assertThat(early).isEqualTo(Duration.ofMinutes(15));
-        log(new BatchEvent.Skimmed(Samples.at(140), Volume.ofLitres(0.05)));
+        log(new PotEvent.Skimmed(Samples.at(140), Volume.ofLitres(0.05)));
         assertThat(Duration.between(Samples.at(140).at(), skim(141).due())).isEqualTo(Duration.ofMinutes(45));
     }
 
     @Test
     void aBareBedIsToppedUpAtOnce() {
         simmer();
-        log(new BatchEvent.LevelRead(Samples.at(150), Length.ofCm(26)));
+        log(new PotEvent.LevelRead(Samples.at(150), Length.ofCm(26)));
         DueAct first = due(150).get(0);
         assertThat(first.kind()).isEqualTo(Kind.TOP_UP);
         assertThat(first.due()).isEqualTo(at(150).now());
@@ -278,10 +278,10 @@ class BatchTest {
     void aPlanToBlanchAsksForIt() {
         Plan blanching = Samples.plan(Book.whiteChicken().blanched(true));
         List<BatchEvent> weighed =
-                List.of(new BatchEvent.WeighedIn(Samples.at(5), BatchEvent.BED, Mass.ofKg(10), "L1"));
+                List.of(new ChoreEvent.WeighedIn(Samples.at(5), BatchEvent.BED, Mass.ofKg(10), "L1"));
         assertThat(Batch.replay(blanching, weighed, Samples.at(6).at()).stage()).isEqualTo(Stage.PREPARE);
         List<BatchEvent> rinsed = new ArrayList<>(weighed);
-        rinsed.add(new BatchEvent.Finished(Samples.at(15), 0));
+        rinsed.add(new ChoreEvent.Finished(Samples.at(15), 0));
         assertThat(Batch.replay(blanching, rinsed, Samples.at(16).at()).stage()).isEqualTo(Stage.BLANCH);
     }
 

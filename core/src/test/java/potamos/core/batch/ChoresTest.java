@@ -57,13 +57,13 @@ class ChoresTest {
     @Test
     void aPhaseIsBegunOnceAndEndedOnce() {
         Worker worker = new Worker(Book.of("brown-veal"), 4);
-        worker.log(worker.doing(worker.awaiting(DueAct.Kind.WEIGH)));
-        worker.log(new BatchEvent.Began(worker.stamp(), 0));
-        assertThatThrownBy(() -> worker.log(new BatchEvent.Began(worker.stamp(), 0)))
+        worker.does(worker.awaiting(DueAct.Kind.WEIGH));
+        worker.log(new ChoreEvent.Began(worker.stamp(), 0));
+        assertThatThrownBy(() -> worker.log(new ChoreEvent.Began(worker.stamp(), 0)))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("under way");
-        worker.log(new BatchEvent.Finished(worker.stamp(), 0));
-        assertThatThrownBy(() -> worker.log(new BatchEvent.Finished(worker.stamp(), 0)))
+        worker.log(new ChoreEvent.Finished(worker.stamp(), 0));
+        assertThatThrownBy(() -> worker.log(new ChoreEvent.Finished(worker.stamp(), 0)))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("already done");
     }
@@ -71,9 +71,9 @@ class ChoresTest {
     @Test
     void whoFillsThePotAllTheSameIsNotStopped() {
         Worker worker = new Worker(Book.of("brown-veal"), 4);
-        worker.log(worker.doing(worker.awaiting(DueAct.Kind.WEIGH)));
+        worker.does(worker.awaiting(DueAct.Kind.WEIGH));
         assertThat(worker.state().stage()).isEqualTo(Stage.PREPARE);
-        worker.log(new BatchEvent.Filled(
+        worker.log(new PotEvent.Filled(
                 worker.stamp(),
                 worker.plan.charge().water(),
                 worker.plan.charge().run().waterC()));

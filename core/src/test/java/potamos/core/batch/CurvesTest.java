@@ -24,16 +24,16 @@ class CurvesTest {
     }
 
     private void lit() {
-        events.add(new BatchEvent.WeighedIn(
+        events.add(new ChoreEvent.WeighedIn(
                 Samples.at(5), BatchEvent.BED, plan.charge().run().bed().mass(), "L1"));
-        events.add(new BatchEvent.Filled(Samples.at(10), plan.charge().water(), Temperature.ofCelsius(12)));
-        events.add(new BatchEvent.HeatOn(Samples.at(12)));
+        events.add(new PotEvent.Filled(Samples.at(10), plan.charge().water(), Temperature.ofCelsius(12)));
+        events.add(new PotEvent.HeatOn(Samples.at(12)));
     }
 
     private void simmering() {
         lit();
-        events.add(new BatchEvent.FirstFoam(Samples.at(50)));
-        events.add(new BatchEvent.SimmerReached(Samples.at(60)));
+        events.add(new PotEvent.FirstFoam(Samples.at(50)));
+        events.add(new PotEvent.SimmerReached(Samples.at(60)));
     }
 
     private Curves at(int minute) {
@@ -83,7 +83,7 @@ class CurvesTest {
     void notYetLengthensWhatIsAhead() {
         simmering();
         Instant before = last(at(200)).at();
-        events.add(new BatchEvent.Judged(Samples.at(200), false, Duration.ofMinutes(30)));
+        events.add(new PotEvent.Judged(Samples.at(200), false, Duration.ofMinutes(30)));
         assertThat(Duration.between(before, last(at(200)).at())).isEqualTo(Duration.ofMinutes(30));
     }
 
@@ -94,7 +94,7 @@ class CurvesTest {
         assertThat(width(pointAt(unread, minute(170)).levelCm()))
                 .isGreaterThan(width(pointAt(unread, minute(90)).levelCm()))
                 .isPositive();
-        events.add(new BatchEvent.LevelRead(Samples.at(180), Length.ofCm(13)));
+        events.add(new PotEvent.LevelRead(Samples.at(180), Length.ofCm(13)));
         assertThat(width(pointAt(at(180), minute(180)).levelCm())).isCloseTo(0, within(1e-9));
     }
 
@@ -126,8 +126,8 @@ class CurvesTest {
     @Test
     void strainedItEnds() {
         simmering();
-        events.add(new BatchEvent.Judged(Samples.at(240), true, Duration.ZERO));
-        events.add(new BatchEvent.Strained(Samples.at(270), Volume.ofLitres(14), 2, false));
+        events.add(new PotEvent.Judged(Samples.at(240), true, Duration.ZERO));
+        events.add(new FinishEvent.Strained(Samples.at(270), Volume.ofLitres(14), 2, false));
         assertThat(last(at(600)).at()).isEqualTo(minute(270));
     }
 
@@ -135,10 +135,10 @@ class CurvesTest {
     void aLongBatchIsThinnedButKeepsItsJumps() {
         simmering();
         for (int i = 0; i < 400; i++) {
-            events.add(new BatchEvent.Skimmed(
+            events.add(new PotEvent.Skimmed(
                     new BatchEvent.Stamp("skim-" + i, minute(61).plusSeconds(20L * i), "IR"), Volume.ofLitres(0.001)));
         }
-        events.add(new BatchEvent.ToppedUp(Samples.at(200), Volume.ofLitres(2), Temperature.ofCelsius(85)));
+        events.add(new PotEvent.ToppedUp(Samples.at(200), Volume.ofLitres(2), Temperature.ofCelsius(85)));
         Curves curves = at(220);
         assertThat(curves.points()).hasSizeLessThan(400);
         BatchState state = Batch.replay(plan, events, minute(200));
@@ -163,7 +163,7 @@ class CurvesTest {
                 .skim()
                 .countWithin(plan.charge().run().simmer().usual());
         for (int i = 0; i < planned; i++) {
-            events.add(new BatchEvent.Skimmed(
+            events.add(new PotEvent.Skimmed(
                     new BatchEvent.Stamp("s" + i, minute(61).plusSeconds(60L * i), "IR"), Volume.ofLitres(0.1)));
         }
         ClaritySoFar skimmed = ClaritySoFar.of(plan, Batch.replay(plan, events, minute(239)));
@@ -178,7 +178,7 @@ class CurvesTest {
         double calm = ClaritySoFar.of(plan, Batch.replay(plan, events, minute(180)))
                 .soFar()
                 .index();
-        events.add(new BatchEvent.TemperatureRead(Samples.at(120), Temperature.ofCelsius(boiling)));
+        events.add(new PotEvent.TemperatureRead(Samples.at(120), Temperature.ofCelsius(boiling)));
         BatchState boiled = Batch.replay(plan, events, minute(180));
         assertThat(boiled.pot().boiledMin()).isCloseTo(60, within(2.0));
         assertThat(ClaritySoFar.of(plan, boiled).soFar().index()).isLessThan(calm);

@@ -93,10 +93,10 @@ class FamiliesTest {
         worker.awaiting(Kind.JUDGE_SHADE);
         DueAct before = end(worker);
         worker.pass(Duration.between(worker.now, before.due()));
-        worker.log(new BatchEvent.CardRead(worker.stamp(), BatchEvent.Card.SHADE, 4));
+        worker.log(new LookEvent.CardRead(worker.stamp(), JudgingCard.SHADE, 4));
         assertThat(end(worker).due()).isAfter(before.due());
         assertThat(worker.awaiting(Kind.JUDGE_SHADE).due()).isAfter(worker.now);
-        worker.log(new BatchEvent.CardRead(worker.stamp(), BatchEvent.Card.SHADE, 6));
+        worker.log(new LookEvent.CardRead(worker.stamp(), JudgingCard.SHADE, 6));
         assertThat(end(worker).due()).as("there: out at once").isEqualTo(worker.now);
         assertThat(worker.due()).extracting(DueAct::kind).doesNotContain(Kind.JUDGE_SHADE, Kind.TURN);
     }
@@ -113,7 +113,7 @@ class FamiliesTest {
         Worker worker = batch("fish-fumet");
         DueAct first = worker.awaiting(Kind.CHANGE_WATER);
         worker.pass(Duration.between(worker.now, first.due()));
-        worker.log(new BatchEvent.WaterChanged(worker.stamp()));
+        worker.log(new ChoreEvent.WaterChanged(worker.stamp()));
         DueAct second = worker.awaiting(Kind.CHANGE_WATER);
         assertThat(Duration.between(first.due(), second.due())).isEqualTo(Duration.ofMinutes(20));
     }
@@ -136,10 +136,10 @@ class FamiliesTest {
                 .filter(act -> act.kind() == Kind.END && act.step() == off.step())
                 .findFirst()
                 .orElseThrow();
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> worker.log(worker.doing(flame)))
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> worker.does(flame))
                 .hasMessageContaining("burner");
-        worker.log(worker.doing(off));
-        worker.log(worker.doing(flame));
+        worker.does(off);
+        worker.does(flame);
         assertThat(worker.due()).extracting(DueAct::kind).doesNotContain(Kind.BURNER_OFF);
     }
 
@@ -159,7 +159,7 @@ class FamiliesTest {
         assertThat(flakes.amount())
                 .isCloseTo(0.7 * worker.plan.charge().run().raw().kg(), within(1e-9));
         worker.pass(Duration.ofMinutes(2));
-        worker.log(worker.doing(flakes));
+        worker.does(flakes);
         DueAct strain = worker.awaiting(Kind.STRAIN);
         assertThat(Duration.between(worker.state().added().get(flakes.parts().get(0)), strain.due()))
                 .as("untouched for as long as the rest")
@@ -171,7 +171,7 @@ class FamiliesTest {
         Worker worker = batch("kelp-flake");
         DueAct hold = worker.awaiting(Kind.HOLD);
         worker.pass(Duration.between(worker.now, hold.due()));
-        worker.log(worker.doing(hold));
+        worker.does(hold);
         worker.pass(Duration.ofMinutes(10));
         assertThat(worker.state().pot().temperature().celsius()).isCloseTo(65, within(0.5));
         worker.pass(Duration.ofMinutes(15));
@@ -185,7 +185,7 @@ class FamiliesTest {
         double before = worker.state().pot().liquor().litres();
         assertThat(reduce.amount()).isCloseTo(before / 2, within(1e-9));
         worker.pass(Duration.ofMinutes(30));
-        worker.log(worker.doing(reduce));
+        worker.does(reduce);
         worker.until(Stage.STRAIN);
         assertThat(worker.state().path())
                 .extracting(BatchState.Entered::stage)
@@ -204,7 +204,7 @@ class FamiliesTest {
         assertThat(worker.state().out()).as("not yet").isEmpty();
         DueAct reduce = worker.awaiting(Kind.REDUCE);
         assertThat(reduce.amount()).isCloseTo(strained / 2, within(1e-9));
-        worker.log(worker.doing(reduce));
+        worker.does(reduce);
         assertThat(worker.state().out().orElseThrow().litres()).isCloseTo(strained / 2, within(1e-9));
         assertThat(worker.state().ledger().error().litres()).isCloseTo(0, within(1e-9));
         worker.until(Stage.ON_SHELF);
@@ -220,7 +220,7 @@ class FamiliesTest {
         assertThat(taste.due()).isBefore(set.due());
         assertThat(set.due()).isBefore(end);
         worker.pass(Duration.between(worker.now, taste.due()));
-        worker.log(worker.doing(taste));
+        worker.does(taste);
         assertThat(worker.due()).extracting(DueAct::kind).doesNotContain(Kind.TASTE);
     }
 
@@ -244,7 +244,7 @@ class FamiliesTest {
         DueAct degrease = worker.awaiting(Kind.DEGREASE);
         assertThat(worker.state().stage()).isEqualTo(Stage.STORE);
         assertThat(degrease.amount()).isPositive();
-        worker.log(worker.doing(degrease));
+        worker.does(degrease);
         assertThat(worker.state().finish().degreased().orElseThrow().litres()).isEqualTo(degrease.amount());
     }
 
@@ -272,12 +272,12 @@ class FamiliesTest {
     void aShadeBeforeAnythingIsInTheOvenIsRefused() {
         Worker worker = batch("brown-veal");
         org.assertj.core.api.Assertions.assertThatThrownBy(
-                        () -> worker.log(new BatchEvent.CardRead(worker.stamp(), BatchEvent.Card.SHADE, 5)))
+                        () -> worker.log(new LookEvent.CardRead(worker.stamp(), JudgingCard.SHADE, 5)))
                 .hasMessageContaining("oven");
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> worker.log(new BatchEvent.Turned(worker.stamp(), 0)))
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> worker.log(new ChoreEvent.Turned(worker.stamp(), 0)))
                 .hasMessageContaining("oven");
         org.assertj.core.api.Assertions.assertThatThrownBy(
-                        () -> worker.log(new BatchEvent.Finished(worker.stamp(), 55)))
+                        () -> worker.log(new ChoreEvent.Finished(worker.stamp(), 55)))
                 .hasMessageContaining("no such phase");
     }
 
@@ -286,8 +286,8 @@ class FamiliesTest {
         Worker worker = batch("kelp-flake");
         DueAct hold = worker.awaiting(Kind.HOLD);
         worker.pass(Duration.between(worker.now, hold.due()));
-        worker.log(worker.doing(hold));
-        worker.log(new BatchEvent.TemperatureRead(worker.stamp(), Temperature.ofCelsius(72)));
+        worker.does(hold);
+        worker.log(new PotEvent.TemperatureRead(worker.stamp(), Temperature.ofCelsius(72)));
         worker.pass(Duration.ofMinutes(12));
         assertThat(worker.state().pot().temperature().celsius()).isBetween(64.0, 69.0);
     }

@@ -35,35 +35,35 @@ class LateEntryTest {
     private void simmer() {
         asItHappens(
                 5,
-                new BatchEvent.WeighedIn(
+                new ChoreEvent.WeighedIn(
                         Samples.at(5), BatchEvent.BED, plan.charge().run().bed().mass(), "L1"));
-        asItHappens(10, new BatchEvent.Filled(Samples.at(10), plan.charge().water(), Temperature.ofCelsius(12)));
-        asItHappens(12, new BatchEvent.HeatOn(Samples.at(12)));
-        asItHappens(50, new BatchEvent.FirstFoam(Samples.at(50)));
-        asItHappens(60, new BatchEvent.SimmerReached(Samples.at(60)));
+        asItHappens(10, new PotEvent.Filled(Samples.at(10), plan.charge().water(), Temperature.ofCelsius(12)));
+        asItHappens(12, new PotEvent.HeatOn(Samples.at(12)));
+        asItHappens(50, new PotEvent.FirstFoam(Samples.at(50)));
+        asItHappens(60, new PotEvent.SimmerReached(Samples.at(60)));
     }
 
     private void strained() {
         simmer();
-        asItHappens(240, new BatchEvent.Judged(Samples.at(240), true, Duration.ZERO));
-        asItHappens(270, new BatchEvent.Strained(Samples.at(270), Volume.ofLitres(14), 2, false));
+        asItHappens(240, new PotEvent.Judged(Samples.at(240), true, Duration.ZERO));
+        asItHappens(270, new FinishEvent.Strained(Samples.at(270), Volume.ofLitres(14), 2, false));
     }
 
     @Test
     void aTopUpOfTheSimmerIsTakenAfterThePotIsStrainedAndSaysWhatItChanged() {
         strained();
         Batch.Accepted accepted =
-                log(new BatchEvent.ToppedUp(Samples.at(150), Volume.ofLitres(1.5), Temperature.ofCelsius(90)), 300);
+                log(new PotEvent.ToppedUp(Samples.at(150), Volume.ofLitres(1.5), Temperature.ofCelsius(90)), 300);
         BatchState before = accepted.before().orElseThrow();
         assertThat(accepted.state().stage()).isEqualTo(before.stage());
         assertThat(accepted.state().ledger()).isNotEqualTo(before.ledger());
-        assertThat(Batch.believed(events).get(5)).isInstanceOf(BatchEvent.ToppedUp.class);
+        assertThat(Batch.believed(events).get(5)).isInstanceOf(PotEvent.ToppedUp.class);
     }
 
     @Test
     void whatIsLatestInsertsNothing() {
         simmer();
-        Batch.Accepted accepted = log(new BatchEvent.Skimmed(Samples.at(70), Volume.ofLitres(0.1)), 70);
+        Batch.Accepted accepted = log(new PotEvent.Skimmed(Samples.at(70), Volume.ofLitres(0.1)), 70);
         assertThat(accepted.before()).isEmpty();
     }
 
@@ -71,11 +71,11 @@ class LateEntryTest {
     void whatMadeNoSenseAtItsMomentIsRefusedForThat() {
         strained();
         assertThatExceptionOfType(Refusal.class)
-                .isThrownBy(() -> log(new BatchEvent.Skimmed(Samples.at(8), Volume.ofLitres(0.1)), 300))
+                .isThrownBy(() -> log(new PotEvent.Skimmed(Samples.at(8), Volume.ofLitres(0.1)), 300))
                 .withMessageContaining("not on the heat");
         assertThatExceptionOfType(Refusal.class)
                 .isThrownBy(() -> log(
-                        new BatchEvent.ToppedUp(Samples.at(150), Volume.ofLitres(400), Temperature.ofCelsius(90)), 300))
+                        new PotEvent.ToppedUp(Samples.at(150), Volume.ofLitres(400), Temperature.ofCelsius(90)), 300))
                 .satisfies(refusal -> assertThat(refusal.field()).isEqualTo("litres"));
     }
 
@@ -83,7 +83,7 @@ class LateEntryTest {
     void whatWouldLeaveALaterEntryWithoutAPlaceIsRefused() {
         strained();
         assertThatExceptionOfType(Refusal.class)
-                .isThrownBy(() -> log(new BatchEvent.Strained(Samples.at(250), Volume.ofLitres(13), 2, false), 300))
+                .isThrownBy(() -> log(new FinishEvent.Strained(Samples.at(250), Volume.ofLitres(13), 2, false), 300))
                 .withMessageContaining("already strained");
     }
 
@@ -91,7 +91,7 @@ class LateEntryTest {
     void aPlanAcceptedByAClockThatWasAheadDoesNotHoldUpWhatIsDoneNow() {
         Instant now = Samples.EIGHT.minus(Duration.ofHours(3));
         BatchEvent.Stamp stamp = new BatchEvent.Stamp("now", now, "IV");
-        BatchEvent weighed = new BatchEvent.WeighedIn(stamp, BatchEvent.BED, Mass.ofKg(9), "");
+        BatchEvent weighed = new ChoreEvent.WeighedIn(stamp, BatchEvent.BED, Mass.ofKg(9), "");
         assertThat(Batch.accept(plan, List.of(), weighed, now).state().weighed())
                 .containsKey(BatchEvent.BED);
         // By a clock that is right it is before its time.
@@ -104,7 +104,7 @@ class LateEntryTest {
         Instant at = Samples.EIGHT.plus(Duration.ofMinutes(minute));
         Instant entered = Samples.EIGHT.plus(Duration.ofMinutes(enteredMinute));
         log(
-                new BatchEvent.CoolingRead(
+                new ColdEvent.CoolingRead(
                         new BatchEvent.Stamp("read " + minute, at, "IV", entered), Temperature.ofCelsius(celsius)),
                 enteredMinute);
     }
@@ -120,7 +120,7 @@ class LateEntryTest {
     @Test
     void readingsFromMemoryShowThatTheLimitsWereKeptOnlyWithAMark() {
         strained();
-        asItHappens(272, new BatchEvent.CoolingBegan(Samples.at(272)));
+        asItHappens(272, new ColdEvent.CoolingBegan(Samples.at(272)));
         readLater(273, 85, 273);
         assertThat(verdictAt(900)).isEqualTo(Outcome.NOT_SHOWN);
         readLater(290, 57, 900);
@@ -133,7 +133,7 @@ class LateEntryTest {
     @Test
     void readingsEnteredAsTheyWereReadNeedNoMark() {
         strained();
-        asItHappens(272, new BatchEvent.CoolingBegan(Samples.at(272)));
+        asItHappens(272, new ColdEvent.CoolingBegan(Samples.at(272)));
         int[] minutes = {273, 290, 330, 400, 500};
         double[] celsius = {85, 57, 21, 10, 4.5};
         for (int i = 0; i < minutes.length; i++) {
@@ -145,7 +145,7 @@ class LateEntryTest {
     @Test
     void aReadingCorrectedHoursAfterwardsCountsAsEnteredThen() {
         strained();
-        asItHappens(272, new BatchEvent.CoolingBegan(Samples.at(272)));
+        asItHappens(272, new ColdEvent.CoolingBegan(Samples.at(272)));
         int[] minutes = {273, 290, 360, 405, 500};
         double[] celsius = {85, 57, 31, 25, 4.5};
         for (int i = 0; i < minutes.length; i++) {
@@ -153,10 +153,10 @@ class LateEntryTest {
         }
         assertThat(verdictAt(520)).isNotIn(Outcome.PASSED, Outcome.PASSED_ON_LATE_ENTRIES);
         Instant later = Samples.EIGHT.plus(Duration.ofMinutes(900));
-        BatchEvent right = new BatchEvent.CoolingRead(
+        Fact right = new ColdEvent.CoolingRead(
                 new BatchEvent.Stamp("read 405", Samples.EIGHT.plus(Duration.ofMinutes(405)), "IV", later),
                 Temperature.ofCelsius(20.5));
-        log(new BatchEvent.Corrected(new BatchEvent.Stamp("c", later, "IV"), "read 405", right, "misread"), 900);
+        log(new Amendment.Corrected(new BatchEvent.Stamp("c", later, "IV"), "read 405", right, "misread"), 900);
         assertThat(verdictAt(900)).isEqualTo(Outcome.PASSED_ON_LATE_ENTRIES);
     }
 }

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import potamos.core.Samples;
-import potamos.core.batch.Likely.Measured;
 import potamos.core.batch.Likely.Range;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Temperature;
@@ -23,31 +22,33 @@ class LikelyTest {
         return Batch.replay(plan, events, Samples.EIGHT.plus(Duration.ofMinutes(minute)));
     }
 
-    private Map<Measured, Range> likely(int minute) {
+    private Map<EventKind<?>, Range> likely(int minute) {
         return Likely.of(plan, at(minute));
     }
 
     private void simmering() {
-        events.add(new BatchEvent.WeighedIn(
+        events.add(new ChoreEvent.WeighedIn(
                 Samples.at(5), BatchEvent.BED, plan.charge().run().bed().mass(), "L1"));
-        events.add(new BatchEvent.Filled(Samples.at(10), plan.charge().water(), Temperature.ofCelsius(12)));
-        events.add(new BatchEvent.HeatOn(Samples.at(12)));
-        events.add(new BatchEvent.SimmerReached(Samples.at(60)));
+        events.add(new PotEvent.Filled(Samples.at(10), plan.charge().water(), Temperature.ofCelsius(12)));
+        events.add(new PotEvent.HeatOn(Samples.at(12)));
+        events.add(new PotEvent.SimmerReached(Samples.at(60)));
     }
 
     private void strained() {
         simmering();
-        events.add(new BatchEvent.Judged(Samples.at(240), true, Duration.ZERO));
-        events.add(new BatchEvent.Strained(Samples.at(270), Volume.ofLitres(14), 2, false));
+        events.add(new PotEvent.Judged(Samples.at(240), true, Duration.ZERO));
+        events.add(new FinishEvent.Strained(Samples.at(270), Volume.ofLitres(14), 2, false));
     }
 
     @Test
     void beforeThePotTheBedAndItsWaterAreAskedAbout() {
         double bed = plan.charge().run().raw().kg();
-        assertThat(likely(1)).containsOnlyKeys(Measured.BED_KG, Measured.FILLED_L);
-        assertThat(likely(1).get(Measured.BED_KG).holds(bed * 1.15)).isTrue();
-        assertThat(likely(1).get(Measured.BED_KG).holds(bed * 10)).isFalse();
-        assertThat(likely(1).get(Measured.FILLED_L).holds(plan.charge().water().litres() * 2))
+        assertThat(likely(1)).containsOnlyKeys(ChoreEvent.WeighedIn.KIND, PotEvent.Filled.KIND);
+        assertThat(likely(1).get(ChoreEvent.WeighedIn.KIND).holds(bed * 1.15)).isTrue();
+        assertThat(likely(1).get(ChoreEvent.WeighedIn.KIND).holds(bed * 10)).isFalse();
+        assertThat(likely(1)
+                        .get(PotEvent.Filled.KIND)
+                        .holds(plan.charge().water().litres() * 2))
                 .isFalse();
     }
 
@@ -56,14 +57,14 @@ class LikelyTest {
         simmering();
         for (int minute = 61; minute < 235; minute += 10) {
             BatchState state = at(minute);
-            Map<Measured, Range> likely = Likely.of(plan, state);
+            Map<EventKind<?>, Range> likely = Likely.of(plan, state);
             double belowRim =
                     plan.charge().run().vessel().belowRim(state.pot().level()).cm();
-            assertThat(likely.get(Measured.LEVEL_BELOW_RIM_CM).holds(belowRim)).isTrue();
-            assertThat(likely.get(Measured.TEMPERATURE_C)
+            assertThat(likely.get(PotEvent.LevelRead.KIND).holds(belowRim)).isTrue();
+            assertThat(likely.get(PotEvent.TemperatureRead.KIND)
                             .holds(state.pot().temperature().celsius()))
                     .isTrue();
-            assertThat(likely.get(Measured.STRAINED_L)
+            assertThat(likely.get(FinishEvent.Strained.KIND)
                             .holds(Expectation.litresOut(plan, state).mid()))
                     .isTrue();
         }
@@ -76,16 +77,15 @@ class LikelyTest {
         double aboveBottom = state.pot().level().cm();
         double height = plan.charge().run().vessel().shape().height().cm();
         assertThat(Math.abs(height - 2 * aboveBottom)).isGreaterThan(6);
-        assertThat(likely(120).get(Measured.LEVEL_BELOW_RIM_CM).holds(aboveBottom))
-                .isFalse();
-        assertThat(likely(120).get(Measured.LEVEL_BELOW_RIM_CM).holds(height - aboveBottom))
+        assertThat(likely(120).get(PotEvent.LevelRead.KIND).holds(aboveBottom)).isFalse();
+        assertThat(likely(120).get(PotEvent.LevelRead.KIND).holds(height - aboveBottom))
                 .isTrue();
     }
 
     @Test
     void aSimmerThatDiedDownIsAskedAbout() {
         simmering();
-        Range temperature = likely(120).get(Measured.TEMPERATURE_C);
+        Range temperature = likely(120).get(PotEvent.TemperatureRead.KIND);
         assertThat(temperature.holds(60)).isFalse();
         assertThat(temperature.holds(98)).isTrue();
         assertThat(temperature.holds(400)).isFalse();
@@ -94,9 +94,9 @@ class LikelyTest {
     @Test
     void aReadingThatWasTakenBecomesWhatIsExpected() {
         simmering();
-        double odd = likely(120).get(Measured.LEVEL_BELOW_RIM_CM).high() + 3;
-        events.add(new BatchEvent.LevelRead(Samples.at(120), Length.ofCm(odd)));
-        assertThat(likely(121).get(Measured.LEVEL_BELOW_RIM_CM).holds(odd)).isTrue();
+        double odd = likely(120).get(PotEvent.LevelRead.KIND).high() + 3;
+        events.add(new PotEvent.LevelRead(Samples.at(120), Length.ofCm(odd)));
+        assertThat(likely(121).get(PotEvent.LevelRead.KIND).holds(odd)).isTrue();
     }
 
     @Test
@@ -111,17 +111,17 @@ class LikelyTest {
                         .litres()
                 - state.pot().contents().litres();
         assertThat(toMark).isPositive();
-        assertThat(likely(150).get(Measured.TOPPED_UP_L).holds(toMark)).isTrue();
-        assertThat(likely(150).get(Measured.TOPPED_UP_L).holds(toMark + 3)).isFalse();
+        assertThat(likely(150).get(PotEvent.ToppedUp.KIND).holds(toMark)).isTrue();
+        assertThat(likely(150).get(PotEvent.ToppedUp.KIND).holds(toMark + 3)).isFalse();
     }
 
     @Test
     void coolingComesDownAndNeverUp() {
         strained();
-        assertThat(likely(271).get(Measured.COOLING_C).holds(85)).isTrue();
-        events.add(new BatchEvent.CoolingRead(Samples.at(273), Temperature.ofCelsius(85)));
-        events.add(new BatchEvent.CoolingRead(Samples.at(290), Temperature.ofCelsius(57)));
-        Range next = likely(300).get(Measured.COOLING_C);
+        assertThat(likely(271).get(ColdEvent.CoolingRead.KIND).holds(85)).isTrue();
+        events.add(new ColdEvent.CoolingRead(Samples.at(273), Temperature.ofCelsius(85)));
+        events.add(new ColdEvent.CoolingRead(Samples.at(290), Temperature.ofCelsius(57)));
+        Range next = likely(300).get(ColdEvent.CoolingRead.KIND);
         double expected =
                 at(300).cooling().projection().orElseThrow().at(at(300).now()).celsius();
         assertThat(expected).isLessThan(57);
@@ -133,7 +133,7 @@ class LikelyTest {
     @Test
     void moreIsNotPutAwayThanCameOut() {
         strained();
-        Range stored = likely(280).get(Measured.STORED_L);
+        Range stored = likely(280).get(ShelfEvent.Stored.KIND);
         assertThat(stored.holds(14)).isTrue();
         assertThat(stored.holds(14.5)).isFalse();
         assertThat(stored.holds(7)).isFalse();

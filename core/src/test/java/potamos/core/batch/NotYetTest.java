@@ -21,11 +21,11 @@ class NotYetTest {
 
     @BeforeEach
     void simmering() {
-        events.add(new BatchEvent.WeighedIn(
+        events.add(new ChoreEvent.WeighedIn(
                 Samples.at(5), BatchEvent.BED, plan.charge().run().bed().mass(), "L1"));
-        events.add(new BatchEvent.Filled(Samples.at(10), plan.charge().water(), Temperature.ofCelsius(12)));
-        events.add(new BatchEvent.HeatOn(Samples.at(12)));
-        events.add(new BatchEvent.SimmerReached(Samples.at(60)));
+        events.add(new PotEvent.Filled(Samples.at(10), plan.charge().water(), Temperature.ofCelsius(12)));
+        events.add(new PotEvent.HeatOn(Samples.at(12)));
+        events.add(new PotEvent.SimmerReached(Samples.at(60)));
     }
 
     private NotYet longer(int minutes) {
@@ -61,7 +61,7 @@ class NotYetTest {
     @Test
     void whatItSaysIsWhatHappensWhenItIsJudgedSo() {
         NotYet told = longer(30);
-        events.add(new BatchEvent.Judged(new BatchEvent.Stamp("j", NOW, "IR"), false, Duration.ofMinutes(30)));
+        events.add(new PotEvent.Judged(new BatchEvent.Stamp("j", NOW, "IR"), false, Duration.ofMinutes(30)));
         BatchState state = Batch.replay(plan, events, NOW);
         assertThat(Outlook.of(plan, state).ready()).isEqualTo(told.ready());
         assertThat(Expectation.litresOut(plan, state).mid())

@@ -65,7 +65,7 @@ class OutlookTest {
         Worker worker = new Worker(Book.whiteChicken(), LITRES).until(Stage.SIMMER);
         Instant before = outlook(worker).ready();
         worker.pass(Duration.ofMinutes(1));
-        worker.log(new BatchEvent.Judged(worker.stamp(), false, Duration.ofMinutes(60)));
+        worker.log(new PotEvent.Judged(worker.stamp(), false, Duration.ofMinutes(60)));
         assertThat(Duration.between(before, outlook(worker).ready())).isEqualTo(Duration.ofMinutes(60));
     }
 

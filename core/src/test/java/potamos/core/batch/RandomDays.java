@@ -48,21 +48,21 @@ final class RandomDays {
         Volume litres = Volume.ofLitres(0.1 + 20 * random.nextDouble());
         Temperature celsius = Temperature.ofCelsius(100 * random.nextDouble());
         return switch (random.nextInt(15)) {
-            case 0 -> new BatchEvent.WeighedIn(stamp, BatchEvent.BED, Mass.ofKg(1 + 15 * random.nextDouble()), "");
-            case 1 -> new BatchEvent.Filled(stamp, litres, celsius);
-            case 2 -> new BatchEvent.HeatOn(stamp);
-            case 3 -> new BatchEvent.FirstFoam(stamp);
-            case 4 -> new BatchEvent.SimmerReached(stamp);
-            case 5 -> new BatchEvent.Skimmed(stamp, litres.times(0.05));
-            case 6 -> new BatchEvent.LevelRead(stamp, Length.ofCm(40 * random.nextDouble()));
-            case 7 -> new BatchEvent.TemperatureRead(stamp, celsius);
-            case 8 -> new BatchEvent.ToppedUp(stamp, litres.times(0.2).plus(Volume.ofLitres(0.05)), celsius);
-            case 9 -> new BatchEvent.Added(stamp, "onion", Mass.ofKg(random.nextDouble() + 0.01));
-            case 10 -> new BatchEvent.Judged(stamp, random.nextInt(8) == 0, Duration.ofMinutes(15));
-            case 11 -> new BatchEvent.Strained(stamp, litres, 2, random.nextBoolean());
-            case 12 -> new BatchEvent.CoolingRead(stamp, celsius);
-            case 13 -> new BatchEvent.Stored(stamp, litres, "cold store");
-            default -> new BatchEvent.Delivered(stamp, "soup", "", litres);
+            case 0 -> new ChoreEvent.WeighedIn(stamp, BatchEvent.BED, Mass.ofKg(1 + 15 * random.nextDouble()), "");
+            case 1 -> new PotEvent.Filled(stamp, litres, celsius);
+            case 2 -> new PotEvent.HeatOn(stamp);
+            case 3 -> new PotEvent.FirstFoam(stamp);
+            case 4 -> new PotEvent.SimmerReached(stamp);
+            case 5 -> new PotEvent.Skimmed(stamp, litres.times(0.05));
+            case 6 -> new PotEvent.LevelRead(stamp, Length.ofCm(40 * random.nextDouble()));
+            case 7 -> new PotEvent.TemperatureRead(stamp, celsius);
+            case 8 -> new PotEvent.ToppedUp(stamp, litres.times(0.2).plus(Volume.ofLitres(0.05)), celsius);
+            case 9 -> new PotEvent.Added(stamp, "onion", Mass.ofKg(random.nextDouble() + 0.01));
+            case 10 -> new PotEvent.Judged(stamp, random.nextInt(8) == 0, Duration.ofMinutes(15));
+            case 11 -> new FinishEvent.Strained(stamp, litres, 2, random.nextBoolean());
+            case 12 -> new ColdEvent.CoolingRead(stamp, celsius);
+            case 13 -> new ShelfEvent.Stored(stamp, litres, "cold store");
+            default -> new ShelfEvent.Delivered(stamp, "soup", "", litres);
         };
     }
 }

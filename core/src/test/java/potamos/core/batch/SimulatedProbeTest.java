@@ -33,7 +33,7 @@ class SimulatedProbeTest {
         Worker worker = new Worker(Book.whiteChicken(), 8).until(Stage.SIMMER);
         worker.pass(Duration.ofMinutes(20));
         double before = read(worker);
-        worker.log(new BatchEvent.ToppedUp(worker.stamp(), Volume.ofLitres(3), Temperature.ofCelsius(10)));
+        worker.log(new PotEvent.ToppedUp(worker.stamp(), Volume.ofLitres(3), Temperature.ofCelsius(10)));
         assertThat(read(worker)).isLessThan(before - 5);
     }
 

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import potamos.core.Samples;
 import potamos.core.batch.DueAct.Kind;
@@ -15,7 +16,6 @@ import potamos.core.cooling.CoolingCurve;
 import potamos.core.cooling.CoolingPlan;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Length;
-import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
@@ -41,7 +41,7 @@ final class Worker {
                 charge,
                 Samples.US,
                 cooling,
-                null,
+                List.of(new Plan.Filled(cooling.container().name(), cooling.count(), cooling.each())),
                 curve,
                 timeline,
                 timeline.ready(),
@@ -87,7 +87,7 @@ final class Worker {
         List<DueAct> due = due();
         for (DueAct act : due) {
             if (!act.due().isAfter(now)) {
-                log(doing(act));
+                does(act);
                 done.add(act.kind());
                 return true;
             }
@@ -110,49 +110,23 @@ final class Worker {
         throw new AssertionError("no " + kind + " came, only " + done);
     }
 
-    BatchEvent doing(DueAct act) {
-        BatchEvent.Stamp stamp = stamp();
-        BatchState state = state();
-        Volume amount = Volume.ofLitres(act.amount());
-        return switch (act.kind()) {
-            case WEIGH -> new BatchEvent.WeighedIn(stamp, BatchEvent.BED, Mass.ofKg(act.amount()), "");
-            case BEGIN -> new BatchEvent.Began(stamp, act.step());
-            case END -> new BatchEvent.Finished(stamp, act.step());
-            case TURN -> new BatchEvent.Turned(stamp, 0);
-            case JUDGE_SHADE -> new BatchEvent.CardRead(stamp, BatchEvent.Card.SHADE, act.amount());
-            case CHANGE_WATER -> new BatchEvent.WaterChanged(stamp);
-            case BURNER_OFF -> new BatchEvent.BurnerOff(stamp);
-            case BLANCH -> new BatchEvent.Blanched(stamp);
-            case FILL ->
-                new BatchEvent.Filled(stamp, amount, plan.charge().run().waterC());
-            case LIGHT -> new BatchEvent.HeatOn(stamp);
-            case HOLD -> new BatchEvent.Held(stamp);
-            case KELP_OUT -> new BatchEvent.TakenOut(stamp, act.parts().get(0));
-            case FIRST_FOAM -> new BatchEvent.FirstFoam(stamp);
-            case TURN_DOWN -> new BatchEvent.SimmerReached(stamp);
-            case SKIM -> new BatchEvent.Skimmed(stamp, amount);
-            case READ_LEVEL ->
-                new BatchEvent.LevelRead(
-                        stamp, plan.charge().run().vessel().belowRim(state.pot().level()));
-            case READ_TEMPERATURE ->
-                new BatchEvent.TemperatureRead(stamp, state.pot().temperature());
-            case TOP_UP -> new BatchEvent.ToppedUp(stamp, amount, Temperature.ofCelsius(80));
-            case ADD, FLAKES_IN -> {
-                String part = act.parts().get(0);
-                yield new BatchEvent.Added(
-                        stamp, part, Replay.planned(plan, part).orElseThrow());
-            }
-            case TASTE -> new BatchEvent.Tasted(stamp, "clean, round");
-            case SET_TEST -> new BatchEvent.CardRead(stamp, BatchEvent.Card.SET, 3);
-            case JUDGE -> new BatchEvent.Judged(stamp, true, Duration.ZERO);
-            case PASS -> new BatchEvent.Passed(stamp);
-            case STRAIN -> new BatchEvent.Strained(stamp, amount, state.finish().passes() + 1, false);
-            case REDUCE -> new BatchEvent.Reduced(stamp, amount);
-            case DEGREASE -> new BatchEvent.Degreased(stamp, amount);
-            case BEGIN_COOLING -> new BatchEvent.CoolingBegan(stamp);
-            case READ_COOLING -> new BatchEvent.CoolingRead(stamp, cooled(state));
+    void does(DueAct act) {
+        doing(act).forEach(this::log);
+    }
+
+    /** What an act becomes: what is proposed, but for what only a person can tell. */
+    private List<Fact> doing(DueAct act) {
+        return act.becomes().stream()
+                .<Fact>map(proposal -> proposal.kind().make(stamp(), told(act.kind(), proposal.figures())))
+                .toList();
+    }
+
+    private Figures told(Kind kind, Figures proposed) {
+        return switch (kind) {
+            case TASTE -> new Figures(Map.of("words", "clean, round"));
+            case READ_COOLING -> new Figures(Map.of("celsius", cooled(state()).celsius()));
             case RESCUE -> throw Refusal.of("cooling", "a stock cooled by the plan does not fail");
-            case STORE -> new BatchEvent.Stored(stamp, amount, "cold store");
+            default -> proposed;
         };
     }
 
@@ -169,6 +143,6 @@ final class Worker {
 
     /** A reading of the level so far below the rim. */
     BatchEvent level(double belowRimCm) {
-        return new BatchEvent.LevelRead(stamp(), Length.ofCm(belowRimCm));
+        return new PotEvent.LevelRead(stamp(), Length.ofCm(belowRimCm));
     }
 }

@@ -175,4 +175,13 @@ class ChargeSolverTest {
                 .mass()
                 .kg();
     }
+
+    @Test
+    void aWaterLineIsMetWhereItWasDrawn() {
+        Pot pot = Samples.pot(Samples.kettle());
+        Charge charge = ChargeSolver.solve(Book.whiteChicken(), pot, new Goal.Line(Length.ofCm(22)));
+        assertThat(pot.vessel().shape().levelAt(charge.run().filling()).cm()).isCloseTo(22, within(0.01));
+        Charge fuller = ChargeSolver.solve(Book.whiteChicken(), pot, new Goal.Line(Length.ofCm(24)));
+        assertThat(fuller.run().raw().kg()).isGreaterThan(charge.run().raw().kg());
+    }
 }

@@ -27,7 +27,7 @@ class HandsTest {
     }
 
     private static Hands.Wanted want(String batch, Kind kind, int due, int grace, Cost cost) {
-        return new Hands.Wanted(batch, new DueAct(kind, -1, List.of(), in(due), in(due + grace), 0, cost));
+        return new Hands.Wanted(batch, new DueAct(kind, -1, in(due), in(due + grace), 0, cost, List.of()));
     }
 
     private static Hands.Placed placed(List<Hands.Placed> all, Kind kind) {

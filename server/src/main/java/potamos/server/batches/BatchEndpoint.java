@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
+import potamos.core.batch.Stage;
 import potamos.core.quantity.Refusal;
 import potamos.core.schedule.Hands;
 import potamos.server.KitchenClock;
@@ -65,7 +66,7 @@ class BatchEndpoint {
             int number,
             @NotNull String formulaName,
             @NotNull String vesselName,
-            @NotNull String stage,
+            @NotNull Stage stage,
             @NotNull Instant acceptedAt,
             double calledL,
             Optional<Double> strainedL,
@@ -152,7 +153,7 @@ class BatchEndpoint {
                         loaded.row().number(),
                         loaded.plan().charge().formula().name(),
                         loaded.plan().charge().run().vessel().name(),
-                        loaded.state().stage().name(),
+                        loaded.state().stage(),
                         loaded.plan().accepted(),
                         loaded.plan().called().litres(),
                         loaded.state().out().or(loaded.state()::strained).map(v -> v.litres()),

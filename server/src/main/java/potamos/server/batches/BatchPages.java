@@ -2,7 +2,7 @@ package potamos.server.batches;
 
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import potamos.core.batch.BatchEvent;
+import potamos.core.batch.ShelfEvent;
 import potamos.server.accounts.Person;
 import potamos.server.stations.Calls;
 
@@ -38,7 +38,7 @@ class BatchPages {
                 .map(c -> new BatchView.CallRef(c.id(), c.stationName(), c.litres()));
         Optional<String> lot = loaded.events().stream()
                 .map(Logged::event)
-                .filter(BatchEvent.Stored.class::isInstance)
+                .filter(ShelfEvent.Stored.class::isInstance)
                 .map(e -> e.stamp().id())
                 .reduce((first, last) -> last);
         boolean onShelf = loaded.state().shelf().stored().litres() > 0;

@@ -1,19 +1,26 @@
 package potamos.server.batches;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import potamos.core.batch.BatchEvent;
+import java.util.stream.LongStream;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
 import potamos.core.batch.Expectation;
+import potamos.core.batch.Figures;
+import potamos.core.batch.JudgingCard;
 import potamos.core.batch.Likely;
 import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
+import potamos.core.batch.Proposal;
+import potamos.core.batch.Proposals;
+import potamos.core.batch.Stage;
+import potamos.core.formula.Family;
 import potamos.core.formula.Phase;
 import potamos.core.liquor.Body;
 import potamos.core.liquor.Brix;
@@ -33,7 +40,19 @@ final class BatchView {
 
     record PartDue(@NotNull String id, @NotNull String name, double kg) {}
 
-    /** An act due. {@code phase} is the phase of the procedure that it belongs to, where it belongs to one. */
+    /** An event that an act becomes, and the figures that it usually has. */
+    record ProposalView(
+            @NotNull String kind,
+            @NotNull @Schema(ref = EventView.FIGURES) Figures figures) {
+        private static ProposalView of(Proposal proposal) {
+            return new ProposalView(proposal.kind().name(), proposal.figures());
+        }
+    }
+
+    /**
+     * An act due. {@code phase} is the phase of the procedure that it belongs to, where it belongs to one; {@code asks} whether a person reads or decides
+     * something before it is logged; {@code becomes} what is logged then, one after another.
+     */
     record DueView(
             @NotNull DueAct.Kind kind,
             int step,
@@ -43,7 +62,9 @@ final class BatchView {
             @NotNull Instant lateAt,
             @NotNull Instant costsFrom,
             double amount,
-            @NotNull DueAct.Cost cost) {}
+            @NotNull DueAct.Cost cost,
+            boolean asks,
+            @NotNull List<ProposalView> becomes) {}
 
     record PotView(
             double contentsL,
@@ -67,12 +88,12 @@ final class BatchView {
             int skims) {}
 
     /** When the batch came to a stage. */
-    record EnteredView(@NotNull String stage, @NotNull Instant at) {}
+    record EnteredView(@NotNull Stage stage, @NotNull Instant at) {}
 
     /** A phase before the water: planned, under way or done. */
     record ChoreView(int step, @NotNull String phase, Optional<Instant> began, Optional<Instant> finished) {}
 
-    /** What is in the oven. */
+    /** What is in the oven; {@code longerMin} says for each place on the shade card how much longer bones of it stay in. */
     record InOvenView(
             @NotNull String oven,
             double ovenC,
@@ -80,13 +101,14 @@ final class BatchView {
             double shade,
             @NotNull Instant since,
             @NotNull Instant outAt,
-            Optional<Double> lastShade) {}
+            Optional<Double> lastShade,
+            @NotNull List<Long> longerMin) {}
 
     /** The probe in the vessel; {@code silent} when it has not reported for a while. */
     record ProbeView(
             @NotNull String name, double celsius, @NotNull Instant at, boolean silent) {}
 
-    record CardReadView(@NotNull Instant at, @NotNull BatchEvent.Card card, double value) {}
+    record CardReadView(@NotNull Instant at, @NotNull JudgingCard card, double value) {}
 
     /** The refractometer, and the dissolved grams in a litre that it stands for. */
     record BrixView(@NotNull Instant at, double degrees, double gPerL) {}
@@ -101,11 +123,11 @@ final class BatchView {
             @NotNull String id,
             int number,
             @NotNull String formulaName,
-            @NotNull String family,
+            @NotNull Family family,
             @NotNull Drawn vessel,
             Optional<String> burnerId,
             boolean onTheHob,
-            @NotNull String stage,
+            @NotNull Stage stage,
             @NotNull Instant since,
             @NotNull PotView pot,
             @NotNull SimmerView simmer,
@@ -136,8 +158,6 @@ final class BatchView {
             @NotNull Instant acceptedAt,
             double plannedBedKg,
             double plannedWaterL,
-            double fillC,
-            double topUpC,
             @NotNull String bedName,
             boolean blanched,
             int passes,
@@ -148,7 +168,8 @@ final class BatchView {
             @NotNull List<CardReadView> cards,
             @NotNull List<BrixView> brix,
             @NotNull List<BrixPoint> brixScale,
-            @NotNull Map<Likely.Measured, LikelyView> likely,
+            @NotNull Map<String, LikelyView> likely,
+            @NotNull List<ProposalView> usual,
             @NotNull List<ChargeView.StepView> planned,
             @NotNull List<ChargeView.StepView> outlook,
             @NotNull List<EnteredView> path,
@@ -173,11 +194,11 @@ final class BatchView {
                 loaded.row().id(),
                 loaded.row().number(),
                 plan.charge().formula().name(),
-                plan.charge().formula().family().name(),
+                plan.charge().formula().family(),
                 Drawn.of(loaded.row().vesselId(), plan.charge().run().vessel()),
                 Optional.ofNullable(loaded.row().burnerId()),
                 state.stage().onTheHob(),
-                state.stage().name(),
+                state.stage(),
                 state.since(),
                 pot(plan, state),
                 new SimmerView(
@@ -211,8 +232,6 @@ final class BatchView {
                 plan.accepted(),
                 run.raw().kg(),
                 run.water().litres(),
-                run.waterC().celsius(),
-                run.simmer().topUp().water().celsius(),
                 run.bed().kind().name(),
                 plan.charge()
                         .formula()
@@ -236,15 +255,16 @@ final class BatchView {
                 BrixPoint.SCALE,
                 Likely.of(plan, state).entrySet().stream()
                         .collect(Collectors.toMap(
-                                Map.Entry::getKey,
+                                e -> e.getKey().name(),
                                 e -> new LikelyView(
                                         e.getValue().low(), e.getValue().high()))),
+                Proposals.atAnyTime(plan, state).stream().map(ProposalView::of).toList(),
                 ChargeView.StepView.of(plan.timeline()),
                 ChargeView.StepView.of(Outlook.of(plan, state).timeline()),
                 state.path().stream()
-                        .map(e -> new EnteredView(e.stage().name(), e.at()))
+                        .map(e -> new EnteredView(e.stage(), e.at()))
                         .toList(),
-                ForecastView.of(plan.charge().forecast()),
+                ForecastView.of(plan.charge()),
                 CoolingView.of(plan),
                 ChargeView.LedgerView.of(plan.charge().forecast().ledger()),
                 ChargeView.LedgerView.of(state.ledger()),
@@ -283,7 +303,7 @@ final class BatchView {
 
     /** Phases by their names in the open format. */
     private static String phase(Plan plan, int step) {
-        return Json.kindOf(plan.charge().formula().procedure().get(step).getClass());
+        return Json.kindOf(plan.charge().formula().procedure().get(step));
     }
 
     private static Optional<InOvenView> oven(Plan plan, BatchState state, List<DueAct> due) {
@@ -304,8 +324,17 @@ final class BatchView {
                             roast.shade(),
                             c.began().orElseThrow(),
                             out,
-                            state.card(BatchEvent.Card.SHADE).map(BatchState.CardReading::value));
+                            state.card(JudgingCard.SHADE).map(BatchState.CardReading::value),
+                            longerMin((Phase.Roast)
+                                    plan.charge().formula().procedure().get(c.step())));
                 }));
+    }
+
+    private static List<Long> longerMin(Phase.Roast roast) {
+        return LongStream.rangeClosed(1, (long) JudgingCard.SHADE.most())
+                .map(shade -> roast.longerAt(shade).toMinutes())
+                .boxed()
+                .toList();
     }
 
     private static DueView due(Plan plan, DueAct act) {
@@ -325,7 +354,9 @@ final class BatchView {
                 act.late(),
                 act.costsFrom(),
                 act.amount(),
-                act.cost());
+                act.cost(),
+                act.kind().asks(),
+                act.becomes().stream().map(ProposalView::of).toList());
     }
 
     /** The name of one kind of the bed, or of all of it. */

@@ -12,7 +12,9 @@ import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
+import potamos.core.batch.Fact;
 import potamos.core.batch.Plan;
+import potamos.core.batch.ShelfEvent;
 import potamos.core.quantity.Refusal;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
@@ -95,12 +97,7 @@ public class Batches {
             return Optional.empty();
         }
         List<Logged> logged = histories.of(row.id());
-        BatchEvent target = logged.stream()
-                .map(Logged::event)
-                .filter(e -> e.stamp().id().equals(act.corrects()))
-                .findFirst()
-                .orElse(null);
-        return take(person, row, logged, act.event(person.initials(), target, clock.instant()));
+        return take(person, row, logged, act.event(person.initials(), Logged.events(logged), clock.instant()));
     }
 
     /** The same for an act that is an event already. */
@@ -166,7 +163,7 @@ public class Batches {
         events.add(event);
         project(row, plan, events, accepted.state());
         changes.note(person.kitchenId(), "batches", row.id());
-        if (event instanceof BatchEvent.Delivered delivered && !delivered.call().isEmpty()) {
+        if (event instanceof ShelfEvent.Delivered delivered && !delivered.call().isEmpty()) {
             changes.note(person.kitchenId(), "calls", delivered.call());
         }
         return accepted.before().map(before -> new Inserted(at, before, accepted.state()));
@@ -174,7 +171,7 @@ public class Batches {
 
     /** A delivery goes to a station of this kitchen, against a call of that station, and never brings what the call leaves out. */
     private void checkDelivery(Person person, Plan plan, BatchEvent event) {
-        if (!(event instanceof BatchEvent.Delivered delivered)) {
+        if (!(event instanceof ShelfEvent.Delivered delivered)) {
             return;
         }
         kitchens.station(person.kitchenId(), delivered.station());
@@ -198,7 +195,7 @@ public class Batches {
 
     /** Everything that the tables tell of a batch beside its events. */
     private void project(BatchMapper.BatchRow row, Plan plan, List<BatchEvent> events, BatchState state) {
-        List<BatchEvent> believed = Batch.believed(events);
+        List<Fact> believed = Batch.believed(events);
         mapper.setStage(row.id(), state.stage().name());
         shelf.rebuild(
                 row.kitchenId(), kitchens.of(row.kitchenId()).zone(), row.id(), row.number(), plan, believed, state);

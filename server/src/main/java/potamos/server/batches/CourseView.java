@@ -5,9 +5,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import potamos.core.batch.BatchEvent;
 import potamos.core.batch.ClaritySoFar;
 import potamos.core.batch.Curves;
+import potamos.core.batch.JudgingCard;
 import potamos.core.batch.Plan;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
@@ -64,7 +64,7 @@ record CourseView(
                 planned(plan, loaded),
                 ClarityView.of(clarity.planned()),
                 ClarityView.of(clarity.soFar()),
-                loaded.state().card(BatchEvent.Card.LADLE).map(c -> c.value()));
+                loaded.state().card(JudgingCard.LADLE).map(c -> c.value()));
     }
 
     private static List<PlannedPoint> planned(Plan plan, Batches.Loaded loaded) {

@@ -1,5 +1,6 @@
 package potamos.server.batches;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -7,8 +8,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import potamos.core.batch.Amendment;
 import potamos.core.batch.BatchEvent;
-import potamos.server.Json;
+import potamos.core.batch.Fact;
+import potamos.core.batch.Figures;
 
 /**
  * An entry of the record in plain figures. A corrected entry keeps its first figures and carries the corrected ones beside them.
@@ -29,27 +32,16 @@ record EventView(
         @NotNull Instant recordedAt,
         @NotNull String by,
         @NotNull String byName,
-        @NotNull Figures figures,
-        Optional<Figures> correctedTo,
+        @NotNull @Schema(ref = FIGURES) Figures figures,
+        @Schema(ref = FIGURES) Optional<Figures> correctedTo,
         boolean withdrawn,
         Optional<String> reason,
         boolean late,
         Optional<Integer> corrects,
         @NotNull List<CorrectionView> corrections) {
 
-    /** Whatever figures an entry has. */
-    record Figures(
-            Optional<String> part,
-            Optional<Double> litres,
-            Optional<Double> kg,
-            Optional<Double> celsius,
-            Optional<Double> belowRimCm,
-            Optional<Long> longerMin,
-            Optional<String> words,
-            Optional<String> stationId,
-            Optional<Integer> step,
-            Optional<String> card,
-            Optional<Double> value) {}
+    /** Where the contract tells what figures there are. */
+    static final String FIGURES = "#/components/schemas/Figures";
 
     /**
      * A correction of an entry, or its withdrawal.
@@ -63,7 +55,7 @@ record EventView(
             @NotNull String by,
             @NotNull String byName,
             @NotNull String reason,
-            Optional<Figures> figures) {}
+            @Schema(ref = FIGURES) Optional<Figures> figures) {}
 
     static List<EventView> all(List<Logged> logged) {
         Map<String, Integer> numbers = new HashMap<>();
@@ -85,8 +77,8 @@ record EventView(
 
     private static EventView of(Logged entry, Optional<Integer> corrects, List<Logged> corrections) {
         BatchEvent event = entry.event();
-        Optional<BatchEvent.Corrected> corrected = last(corrections, BatchEvent.Corrected.class);
-        Optional<BatchEvent.Withdrawn> withdrawn = last(corrections, BatchEvent.Withdrawn.class);
+        Optional<Amendment.Corrected> corrected = last(corrections, Amendment.Corrected.class);
+        Optional<Amendment.Withdrawn> withdrawn = last(corrections, Amendment.Withdrawn.class);
         return new EventView(
                 event.stamp().id(),
                 entry.seq(),
@@ -99,8 +91,8 @@ record EventView(
                 corrected.map(c -> figures(c.replacement())),
                 withdrawn.isPresent(),
                 reason(event)
-                        .or(() -> withdrawn.map(BatchEvent.Withdrawn::reason))
-                        .or(() -> corrected.map(BatchEvent.Corrected::reason))
+                        .or(() -> withdrawn.map(Amendment.Withdrawn::reason))
+                        .or(() -> corrected.map(Amendment.Corrected::reason))
                         .filter(reason -> !reason.isEmpty()),
                 event.stamp().late(),
                 corrects,
@@ -109,18 +101,18 @@ record EventView(
 
     /** What a correction or a withdrawal says of itself. */
     private static Optional<String> reason(BatchEvent event) {
-        if (event instanceof BatchEvent.Corrected corrected) {
+        if (event instanceof Amendment.Corrected corrected) {
             return Optional.of(corrected.reason());
         }
-        return event instanceof BatchEvent.Withdrawn withdrawn ? Optional.of(withdrawn.reason()) : Optional.empty();
+        return event instanceof Amendment.Withdrawn withdrawn ? Optional.of(withdrawn.reason()) : Optional.empty();
     }
 
     /** Which entry a correction or a withdrawal names. */
     private static Optional<String> target(BatchEvent event) {
-        if (event instanceof BatchEvent.Corrected corrected) {
+        if (event instanceof Amendment.Corrected corrected) {
             return Optional.of(corrected.event());
         }
-        return event instanceof BatchEvent.Withdrawn withdrawn ? Optional.of(withdrawn.event()) : Optional.empty();
+        return event instanceof Amendment.Withdrawn withdrawn ? Optional.of(withdrawn.event()) : Optional.empty();
     }
 
     private static CorrectionView correction(Logged entry) {
@@ -131,7 +123,7 @@ record EventView(
                 entry.byName(),
                 reason(entry.event()).orElse(""),
                 Optional.of(entry.event())
-                        .filter(BatchEvent.Corrected.class::isInstance)
+                        .filter(Amendment.Corrected.class::isInstance)
                         .map(EventView::figures));
     }
 
@@ -145,97 +137,16 @@ record EventView(
 
     /** The kind as acts name it. */
     static String kind(BatchEvent event) {
-        if (event instanceof BatchEvent.Judged judged) {
-            return judged.enough() ? "judged-enough" : "judged-not-yet";
-        }
-        return Json.kindOf(event.getClass());
+        return event instanceof Amendment amendment
+                ? amendment.name()
+                : ((Fact) event).kind().name();
     }
 
+    /** What an entry says: of a correction, what it puts in the place of another; of a withdrawal, nothing. */
     static Figures figures(BatchEvent event) {
-        String part = null;
-        Double litres = null;
-        Double kg = null;
-        Double celsius = null;
-        Double belowRim = null;
-        Long longer = null;
-        String words = null;
-        String station = null;
-        Integer step = null;
-        String card = null;
-        Double value = null;
-        if (event instanceof BatchEvent.WeighedIn e) {
-            part = e.part();
-            kg = e.mass().kg();
-            words = e.lot();
-        } else if (event instanceof BatchEvent.Began e) {
-            step = e.step();
-        } else if (event instanceof BatchEvent.Finished e) {
-            step = e.step();
-        } else if (event instanceof BatchEvent.CardRead e) {
-            card = e.card().name();
-            value = e.value();
-        } else if (event instanceof BatchEvent.BrixRead e) {
-            value = e.degrees();
-        } else if (event instanceof BatchEvent.Tasted e) {
-            words = e.words();
-        } else if (event instanceof BatchEvent.TakenOut e) {
-            part = e.part();
-        } else if (event instanceof BatchEvent.Degreased e) {
-            litres = e.fat().litres();
-        } else if (event instanceof BatchEvent.Reduced e) {
-            litres = e.left().litres();
-        } else if (event instanceof BatchEvent.Filled e) {
-            litres = e.water().litres();
-            celsius = e.temperature().celsius();
-        } else if (event instanceof BatchEvent.Skimmed e) {
-            litres = e.liquor().litres();
-        } else if (event instanceof BatchEvent.LevelRead e) {
-            belowRim = e.belowRim().cm();
-        } else if (event instanceof BatchEvent.TemperatureRead e) {
-            celsius = e.temperature().celsius();
-        } else if (event instanceof BatchEvent.ToppedUp e) {
-            litres = e.water().litres();
-            celsius = e.temperature().celsius();
-        } else if (event instanceof BatchEvent.Added e) {
-            part = e.part();
-            kg = e.mass().kg();
-        } else if (event instanceof BatchEvent.Judged e && !e.enough()) {
-            longer = e.longer().toMinutes();
-        } else if (event instanceof BatchEvent.Strained e) {
-            litres = e.out().litres();
-        } else if (event instanceof BatchEvent.CoolingRead e) {
-            celsius = e.temperature().celsius();
-        } else if (event instanceof BatchEvent.Reheated e) {
-            celsius = e.temperature().celsius();
-        } else if (event instanceof BatchEvent.Stored e) {
-            litres = e.litres().litres();
-            words = e.place();
-        } else if (event instanceof BatchEvent.Delivered e) {
-            litres = e.litres().litres();
-            station = e.station();
-        } else if (event instanceof BatchEvent.Discarded e) {
-            litres = e.litres().litres();
-            words = e.reason();
-        } else if (event instanceof BatchEvent.Abandoned e) {
-            words = e.reason();
-        } else if (event instanceof BatchEvent.Noted e) {
-            words = e.words();
-        } else if (event instanceof BatchEvent.Corrected e) {
-            return figures(e.replacement());
-        } else if (event instanceof BatchEvent.Withdrawn e) {
-            words = e.reason();
+        if (event instanceof Amendment.Corrected corrected) {
+            return corrected.replacement().figures();
         }
-        return new Figures(
-                Optional.ofNullable(part),
-                Optional.ofNullable(litres),
-                Optional.ofNullable(kg),
-                Optional.ofNullable(celsius),
-                Optional.ofNullable(belowRim),
-                Optional.ofNullable(longer),
-                Optional.ofNullable(words).filter(w -> !w.isEmpty()),
-                Optional.ofNullable(station),
-                Optional.ofNullable(step),
-                Optional.ofNullable(card),
-                Optional.ofNullable(value));
+        return event instanceof Fact fact ? fact.figures() : Figures.NONE;
     }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.Expectation;
 import potamos.core.batch.Plan;
+import potamos.core.batch.Stage;
 import potamos.core.cooling.CoolingVerdict;
 
 /**
@@ -16,8 +17,8 @@ import potamos.core.cooling.CoolingVerdict;
  */
 record InsertedView(
         @NotNull Instant at,
-        @NotNull String stageBefore,
-        @NotNull String stageAfter,
+        @NotNull Stage stageBefore,
+        @NotNull Stage stageAfter,
         double expectedBeforeL,
         double expectedAfterL,
         Optional<CoolingVerdict.Outcome> verdictBefore,
@@ -25,8 +26,8 @@ record InsertedView(
     static InsertedView of(Plan plan, Instant at, BatchState before, BatchState after) {
         return new InsertedView(
                 at,
-                before.stage().name(),
-                after.stage().name(),
+                before.stage(),
+                after.stage(),
                 Expectation.litresOut(plan, before).mid(),
                 Expectation.litresOut(plan, after).mid(),
                 before.cooling().verdict().map(CoolingVerdict::overall),

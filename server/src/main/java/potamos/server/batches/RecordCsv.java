@@ -4,72 +4,56 @@ import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import potamos.core.batch.EventKind;
+import potamos.core.batch.Figure;
+import potamos.core.batch.Figures;
 import potamos.server.exchange.Spreadsheet;
 
-/** The record of a batch as a table: every entry in the order of arrival, corrections beside what they correct. */
+/** The record of a batch as a table: every entry in the order of arrival, with a column for each figure, and one for what it was corrected to. */
 final class RecordCsv {
 
     private RecordCsv() {}
 
     static void write(List<EventView> events, Writer out) {
+        List<Figure<?>> figures = EventKind.everyFigure();
+        List<String> head = new ArrayList<>(List.of("seq", "at", "recorded_at", "initials", "name", "act"));
+        figures.forEach(figure -> head.add(column(figure)));
+        figures.forEach(figure -> head.add("corrected_" + column(figure)));
+        head.addAll(List.of("withdrawn", "reason", "corrects_seq", "late"));
         try (CsvWriter csv = CsvWriter.builder().build(out)) {
-            csv.writeRecord(
-                    "seq",
-                    "at",
-                    "recorded_at",
-                    "initials",
-                    "name",
-                    "act",
-                    "part",
-                    "litres",
-                    "kg",
-                    "celsius",
-                    "below_rim_cm",
-                    "longer_min",
-                    "card",
-                    "value",
-                    "words",
-                    "corrected_litres",
-                    "corrected_kg",
-                    "corrected_celsius",
-                    "corrected_below_rim_cm",
-                    "withdrawn",
-                    "reason",
-                    "corrects_seq",
-                    "late");
+            csv.writeRecord(head);
             for (EventView event : events) {
-                EventView.Figures first = event.figures();
-                Optional<EventView.Figures> right = event.correctedTo();
-                csv.writeRecord(
+                List<String> row = new ArrayList<>(List.of(
                         Integer.toString(event.seq()),
                         event.at().toString(),
                         event.recordedAt().toString(),
                         cell(Optional.of(event.by())),
                         cell(Optional.of(event.byName())),
-                        event.kind(),
-                        cell(first.part()),
-                        cell(first.litres()),
-                        cell(first.kg()),
-                        cell(first.celsius()),
-                        cell(first.belowRimCm()),
-                        cell(first.longerMin()),
-                        cell(first.card()),
-                        cell(first.value()),
-                        cell(first.words()),
-                        cell(right.flatMap(EventView.Figures::litres)),
-                        cell(right.flatMap(EventView.Figures::kg)),
-                        cell(right.flatMap(EventView.Figures::celsius)),
-                        cell(right.flatMap(EventView.Figures::belowRimCm)),
-                        Boolean.toString(event.withdrawn()),
-                        cell(event.reason()),
-                        cell(event.corrects()),
-                        Boolean.toString(event.late()));
+                        event.kind()));
+                figures.forEach(figure -> row.add(cell(figure, Optional.of(event.figures()))));
+                figures.forEach(figure -> row.add(cell(figure, event.correctedTo())));
+                row.add(Boolean.toString(event.withdrawn()));
+                row.add(cell(event.reason()));
+                row.add(cell(event.corrects()));
+                row.add(Boolean.toString(event.late()));
+                csv.writeRecord(row);
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** {@code below_rim_cm} for {@code belowRimCm}. */
+    private static String column(Figure<?> figure) {
+        return figure.name().replaceAll("([A-Z])", "_$1").toLowerCase(Locale.ROOT);
+    }
+
+    private static String cell(Figure<?> figure, Optional<Figures> figures) {
+        return cell(figures.map(f -> f.byName().get(figure.name())));
     }
 
     private static String cell(Optional<?> value) {

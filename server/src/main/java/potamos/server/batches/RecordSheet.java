@@ -101,7 +101,12 @@ final class RecordSheet {
             String planned = clock(step.from());
             String done = came.map(when -> clock(when) + "  " + later(step.from(), when))
                     .orElse("");
-            ink.text(false, BODY, MARGIN, at - ROW + 4, PaperWords.sentence(step.stage()));
+            ink.text(
+                    false,
+                    BODY,
+                    MARGIN,
+                    at - ROW + 4,
+                    PaperWords.sentence(step.stage().name()));
             ink.textTo(false, BODY, right - 88, at - ROW + 4, planned);
             ink.textTo(true, BODY, right, at - ROW + 4, done);
             at = rule(at, MARGIN, right);

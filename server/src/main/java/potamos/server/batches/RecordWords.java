@@ -1,10 +1,12 @@
 package potamos.server.batches;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
-import potamos.core.quantity.Length;
+import java.util.stream.Collectors;
+import potamos.core.batch.EventKind;
+import potamos.core.batch.Figure;
+import potamos.core.batch.Figures;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.server.charges.ChargeView;
@@ -23,26 +25,35 @@ final class RecordWords {
     }
 
     /** Everything that was read, weighed or said. */
-    String figures(EventView.Figures f) {
-        List<String> words = new ArrayList<>();
-        f.part().map(this::partName).ifPresent(words::add);
-        f.step().flatMap(this::phaseName).ifPresent(words::add);
-        f.card()
-                .ifPresent(card -> words.add(String.format(
-                        Locale.ROOT,
-                        "%s card %.1f",
-                        PaperWords.sentence(card).toLowerCase(Locale.ROOT),
-                        f.value().orElse(0.0))));
-        if (f.card().isEmpty()) {
-            f.value().ifPresent(degrees -> words.add(String.format(Locale.ROOT, "%.1f °Bx", degrees)));
-        }
-        f.kg().ifPresent(kg -> words.add(units.mass(Mass.ofKg(kg))));
-        f.litres().ifPresent(litres -> words.add(units.litres(litres)));
-        f.belowRimCm().ifPresent(cm -> words.add(units.cm(Length.ofCm(cm).cm()) + " below the rim"));
-        f.celsius().ifPresent(celsius -> words.add(units.celsius(Temperature.ofCelsius(celsius))));
-        f.longerMin().ifPresent(longer -> words.add("+" + PaperUnits.minutes(longer)));
-        f.words().ifPresent(words::add);
-        return String.join(", ", words);
+    String figures(Figures figures) {
+        Map<String, Object> told = figures.byName();
+        return EventKind.everyFigure().stream()
+                .filter(figure -> told.containsKey(figure.name()))
+                .map(figure -> words(figure, told))
+                .filter(words -> !words.isEmpty())
+                .collect(Collectors.joining(", "));
+    }
+
+    private String words(Figure<?> figure, Map<String, Object> told) {
+        Object value = told.get(figure.name());
+        return switch (figure.quantity()) {
+            case PART -> partName((String) value);
+            case STEP -> phaseName((int) value).orElse("");
+            case CARD -> PaperWords.sentence((String) value).toLowerCase(Locale.ROOT) + " card";
+            case MARK -> String.format(Locale.ROOT, told.containsKey("card") ? "%.1f" : "%.1f °Bx", (double) value);
+            case KILOGRAMS -> units.mass(Mass.ofKg((double) value));
+            case LITRES -> units.litres((double) value);
+            case CENTIMETRES -> units.cm((double) value) + " below the rim";
+            case CELSIUS -> units.celsius(Temperature.ofCelsius((double) value));
+            case MINUTES -> "+" + PaperUnits.minutes((int) value);
+            case COUNT ->
+                (int) value == 0
+                        ? ""
+                        : figure.unit().isEmpty() ? figure.name() + " " + value : value + " " + figure.unit();
+            case YES -> (boolean) value ? figure.name() : "";
+            case WORDS -> (String) value;
+            case STATION, CALL -> "";
+        };
     }
 
     private String partName(String id) {

@@ -16,7 +16,7 @@ import potamos.server.exchange.SchoolsJson;
  * @param vesselId where; null takes the smallest that fits
  * @param burnerId under it; null takes the strongest
  * @param goal     what is given
- * @param value    litres or kg of the goal; nothing for a full vessel
+ * @param value    litres, kg or cm of the goal; nothing for a full vessel
  * @param schools  choices on which practitioners differ; null leaves the formula as it is
  * @param bed      shares by kind of bed, adding up to 1; null leaves the mix as it is
  * @param cutMm    edge of the pieces by part, or of the bed; null leaves the cuts as they are
@@ -43,7 +43,9 @@ public record ChargeRequest(
         LITRES,
         BED,
         VESSEL,
-        WATER
+        WATER,
+        /** The water line above the bottom, in cm. */
+        LEVEL
     }
 
     /** A kind of bed of the kitchen and its share. */

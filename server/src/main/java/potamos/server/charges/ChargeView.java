@@ -6,12 +6,14 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Roasting;
 import potamos.core.charge.TrimBank;
 import potamos.core.flow.Ledger;
+import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Usual;
 import potamos.core.safety.Caution;
@@ -23,7 +25,7 @@ import potamos.server.kitchen.Drawn;
 public record ChargeView(
         @NotNull String formula,
         @NotNull String formulaName,
-        @NotNull String family,
+        @NotNull Family family,
         @NotNull Drawn vessel,
         @NotNull String burnerId,
         @NotNull String burnerName,
@@ -158,12 +160,12 @@ public record ChargeView(
             boolean stops) {}
 
     public record StepView(
-            @NotNull String stage,
+            @NotNull Stage stage,
             @NotNull Instant from,
             @NotNull Instant to) {
         public static List<StepView> of(Timeline timeline) {
             return timeline.steps().stream()
-                    .map(s -> new StepView(s.stage().name(), s.from(), s.to()))
+                    .map(s -> new StepView(s.stage(), s.from(), s.to()))
                     .toList();
         }
     }
@@ -189,7 +191,7 @@ public record ChargeView(
         return new ChargeView(
                 formula.slug(),
                 formula.name(),
-                formula.family().name(),
+                formula.family(),
                 Drawn.of(proposed.vessel().id(), charge.run().vessel()),
                 proposed.burner().id(),
                 proposed.burner().name(),
@@ -211,7 +213,7 @@ public record ChargeView(
                         levels.fillLine().cm(),
                         charge.run().vessel().belowRim(levels.filled()).cm(),
                         levels.cover().cm()),
-                ForecastView.of(charge.forecast()),
+                ForecastView.of(charge),
                 LedgerView.of(charge.forecast().ledger()),
                 charge.warnings().stream()
                         .map(w -> new WarningView(

@@ -3,6 +3,7 @@ package potamos.server.charges;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.Optional;
+import potamos.core.charge.Charge;
 import potamos.core.flow.Forecast;
 import potamos.core.liquor.Body;
 
@@ -19,14 +20,21 @@ public record ForecastView(
         double gelatinGPerL,
         @NotNull Body body,
         @NotNull SpreadView spread) {
-    public static ForecastView of(Forecast forecast) {
+    public static ForecastView of(Charge charge) {
+        Forecast forecast = charge.forecast();
         return new ForecastView(
                 forecast.bringUpMin(),
                 forecast.simmerMin(),
                 forecast.simmerAt().celsius(),
                 forecast.course().stream()
                         .map(p -> new PointView(
-                                p.minute(), p.contentsL(), p.levelCm(), p.celsius(), p.evaporatedL(), p.gelatinGPerL()))
+                                p.minute(),
+                                p.contentsL(),
+                                Math.max(0, p.contentsL() - solids(charge, p)),
+                                p.levelCm(),
+                                p.celsius(),
+                                p.evaporatedL(),
+                                p.gelatinGPerL()))
                         .toList(),
                 forecast.topUps().stream()
                         .map(t -> new TopUpView(t.minute(), t.water().litres()))
@@ -44,8 +52,20 @@ public record ForecastView(
                         BandView.of(forecast.spread().gelatinGPerL())));
     }
 
+    private static double solids(Charge charge, Forecast.Point point) {
+        double simmered = point.minute() - charge.forecast().bringUpMin();
+        return charge.run().solidsIn(simmered).litres();
+    }
+
+    /** The pot at a moment: {@code litres} with its solids, {@code liquorL} without. */
     public record PointView(
-            double minute, double litres, double levelCm, double celsius, double evaporatedL, double gelatinGPerL) {}
+            double minute,
+            double litres,
+            double liquorL,
+            double levelCm,
+            double celsius,
+            double evaporatedL,
+            double gelatinGPerL) {}
 
     public record TopUpView(double minute, double litres) {}
 

@@ -18,6 +18,7 @@ import potamos.core.charge.VesselSplit;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.formula.Formula;
 import potamos.core.heat.Burner;
+import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
@@ -245,17 +246,16 @@ public class Planning {
     }
 
     private static Goal goal(ChargeRequest request) {
-        if (request.goal() == ChargeRequest.GoalKind.VESSEL) {
-            return new Goal.FullVessel();
-        }
-        if (request.value() == null) {
+        if (request.value() == null && request.goal() != ChargeRequest.GoalKind.VESSEL) {
             throw Refusal.of("value", "how much");
         }
-        double value = request.value();
+        double value = request.value() == null ? 0 : request.value();
         return switch (request.goal()) {
             case LITRES -> new Goal.Litres(Volume.ofLitres(value));
             case BED -> new Goal.BedInHand(Mass.ofKg(value));
-            default -> new Goal.WaterDrawn(Volume.ofLitres(value));
+            case LEVEL -> new Goal.Line(Length.ofCm(value));
+            case WATER -> new Goal.WaterDrawn(Volume.ofLitres(value));
+            case VESSEL -> new Goal.FullVessel();
         };
     }
 

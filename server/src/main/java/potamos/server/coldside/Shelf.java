@@ -9,7 +9,9 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
+import potamos.core.batch.Fact;
 import potamos.core.batch.Plan;
+import potamos.core.batch.ShelfEvent;
 import potamos.core.safety.Keeping;
 
 /** Keeps the rows of lots and deliveries in step with the events of a batch, always by making them anew. */
@@ -31,18 +33,18 @@ public class Shelf {
             String batchId,
             int number,
             Plan plan,
-            List<BatchEvent> believed,
+            List<Fact> believed,
             BatchState state) {
         mapper.forgetDeliveries(batchId);
         mapper.forgetLots(batchId);
-        Optional<BatchEvent.Stored> stored = believed.stream()
-                .filter(BatchEvent.Stored.class::isInstance)
-                .map(BatchEvent.Stored.class::cast)
+        Optional<ShelfEvent.Stored> stored = believed.stream()
+                .filter(ShelfEvent.Stored.class::isInstance)
+                .map(ShelfEvent.Stored.class::cast)
                 .findFirst();
         if (stored.isEmpty()) {
             return;
         }
-        BatchEvent.Stored lot = stored.get();
+        ShelfEvent.Stored lot = stored.get();
         LocalDate made = state.cooling()
                 .strainedAt()
                 .orElse(lot.stamp().at())
@@ -64,7 +66,7 @@ public class Shelf {
                 lot.place(),
                 state.cooling().verdict().map(v -> v.overall().name()).orElse("NOT_SHOWN"));
         for (BatchEvent event : believed) {
-            if (event instanceof BatchEvent.Delivered delivered) {
+            if (event instanceof ShelfEvent.Delivered delivered) {
                 mapper.insertDelivery(
                         delivered.stamp().id(),
                         kitchenId,

@@ -2,7 +2,9 @@ package potamos.server.demo;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
@@ -11,14 +13,13 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
+import potamos.core.batch.ColdEvent;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
+import potamos.core.batch.Figures;
+import potamos.core.batch.ShelfEvent;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingCurve;
-import potamos.core.flow.Run;
-import potamos.core.liquor.Body;
-import potamos.core.quantity.Length;
-import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.server.KitchenClock;
@@ -37,6 +38,8 @@ class DemoCook {
 
     /** So many looks at most are left out at once while nothing is due. */
     private static final int LOOKS_LEFT_OUT = 5;
+
+    private static final double WORTH_A_JUG_L = 0.2;
 
     private final Batches batches;
     private final AcceptedPlans plans;
@@ -102,7 +105,7 @@ class DemoCook {
         batches.log(
                 person,
                 batch,
-                new BatchEvent.Delivered(stamp(person, clock.instant()), station, call, Volume.ofLitres(litres)));
+                new ShelfEvent.Delivered(stamp(person, clock.instant()), station, call, Volume.ofLitres(litres)));
     }
 
     /** Looks up again and again, each time doing everything that is due, until it is done. */
@@ -150,100 +153,50 @@ class DemoCook {
         return new BatchEvent.Stamp(UUID.randomUUID().toString(), at, person.initials());
     }
 
-    /** What an act becomes in this cook's hands. */
+    /** What an act becomes in this cook's hands: what is proposed, but for what a hand, an eye or a tongue tells. */
     private List<BatchEvent> doing(Person person, Batches.Standing standing, DueAct act) {
-        BatchEvent.Stamp stamp = stamp(person, clock.instant());
-        BatchState state = standing.state();
-        Run run = standing.plan().charge().run();
+        if (act.kind() == DueAct.Kind.RESCUE || act.kind() == DueAct.Kind.TOP_UP && act.amount() <= WORTH_A_JUG_L) {
+            return List.of();
+        }
+        return act.becomes().stream()
+                .<BatchEvent>map(proposal ->
+                        proposal.kind().make(stamp(person, clock.instant()), told(standing, act, proposal.figures())))
+                .toList();
+    }
+
+    private Figures told(Batches.Standing standing, DueAct act, Figures proposed) {
         double amount = act.amount();
-        return switch (act.kind()) {
-            case WEIGH -> List.of(weighed(stamp, amount));
-            case BEGIN -> List.of(new BatchEvent.Began(stamp, act.step()));
-            case END -> List.of(new BatchEvent.Finished(stamp, act.step()));
-            case TURN -> List.of(new BatchEvent.Turned(stamp, 0));
-            case JUDGE_SHADE -> List.of(new BatchEvent.CardRead(stamp, BatchEvent.Card.SHADE, amount));
-            case CHANGE_WATER -> List.of(new BatchEvent.WaterChanged(stamp));
-            case BURNER_OFF -> List.of(new BatchEvent.BurnerOff(stamp));
-            case BLANCH -> List.of(new BatchEvent.Blanched(stamp));
-            case FILL -> List.of(new BatchEvent.Filled(stamp, litres(amount), Temperature.ofCelsius(12)));
-            case LIGHT -> List.of(new BatchEvent.HeatOn(stamp));
-            case HOLD -> List.of(new BatchEvent.Held(stamp));
-            case KELP_OUT -> List.of(new BatchEvent.TakenOut(stamp, act.parts().get(0)));
-            case FIRST_FOAM -> List.of(new BatchEvent.FirstFoam(stamp), skimmed(person, amount));
-            case TURN_DOWN -> List.of(new BatchEvent.SimmerReached(stamp));
-            case SKIM -> List.of(skimmed(person, amount));
-            case READ_TEMPERATURE ->
-                List.of(new BatchEvent.TemperatureRead(
-                        stamp, around(state.pot().temperature().celsius())));
-            case READ_LEVEL -> {
-                double belowRim = run.vessel().belowRim(state.pot().level()).cm() + 0.2 * chance.nextGaussian();
-                yield List.of(new BatchEvent.LevelRead(stamp, Length.ofCm(Math.round(belowRim * 2) / 2.0)));
+        Map<String, Object> told = new LinkedHashMap<>(proposed.byName());
+        switch (act.kind()) {
+            case WEIGH -> {
+                told.put("kg", round(amount * (1 + 0.01 * chance.nextGaussian())));
+                told.put("words", "KL-217");
             }
-            case TOP_UP ->
-                amount > 0.2
-                        ? List.of(new BatchEvent.ToppedUp(stamp, litres(amount), Temperature.ofCelsius(85)))
-                        : List.of();
-            case ADD, FLAKES_IN ->
-                act.parts().stream()
-                        .map(part -> (BatchEvent) new BatchEvent.Added(
-                                stamp(person, clock.instant()), part, Mass.ofKg(planned(standing, part))))
-                        .toList();
-            case TASTE -> List.of(new BatchEvent.Tasted(stamp, "clean, round"));
-            case SET_TEST -> {
-                double set = Body.of(state.pot().gelatinGPerL()).ordinal() + 1.0;
-                yield List.of(new BatchEvent.CardRead(stamp, BatchEvent.Card.SET, set));
+            case READ_TEMPERATURE -> told.put("celsius", round(amount + 0.7 * chance.nextGaussian()));
+            case READ_LEVEL -> told.put("belowRimCm", Math.round((amount + 0.2 * chance.nextGaussian()) * 2) / 2.0);
+            case TASTE -> told.put("words", "clean, round");
+            case STRAIN -> told.put("litres", round(amount * (0.97 + 0.02 * chance.nextGaussian())));
+            case READ_COOLING -> told.put("celsius", round(cooled(standing)));
+            case STORE -> {
+                told.put("litres", round(amount));
+                told.put("words", "Cold store, shelf 2");
             }
-            case JUDGE -> List.of(new BatchEvent.Judged(stamp, true, Duration.ZERO));
-            case PASS -> List.of(new BatchEvent.Passed(stamp));
-            case STRAIN ->
-                List.of(new BatchEvent.Strained(
-                        stamp,
-                        litres(amount * (0.97 + 0.02 * chance.nextGaussian())),
-                        run.strain().passes(),
-                        run.strain().pressed()));
-            case REDUCE -> List.of(new BatchEvent.Reduced(stamp, litres(amount)));
-            case DEGREASE -> List.of(new BatchEvent.Degreased(stamp, litres(amount)));
-            case BEGIN_COOLING -> List.of(new BatchEvent.CoolingBegan(stamp));
-            case READ_COOLING -> {
-                Instant strained = state.cooling().strainedAt().orElseThrow();
-                double minutes = Duration.between(strained, clock.instant()).toSeconds() / 60.0;
-                double celsius = at(Cooler.curve(standing.plan().cooling()), minutes);
-                yield List.of(new BatchEvent.CoolingRead(stamp, Temperature.ofCelsius(round(celsius))));
-            }
-            case RESCUE -> List.of();
-            case STORE -> List.of(new BatchEvent.Stored(stamp, litres(amount), "Cold store, shelf 2"));
-        };
+            case FILL, TOP_UP, REDUCE, DEGREASE -> told.put("litres", round(amount));
+            default -> {}
+        }
+        return new Figures(told);
     }
 
-    private BatchEvent weighed(BatchEvent.Stamp stamp, double kg) {
-        double read = round(kg * (1 + 0.01 * chance.nextGaussian()));
-        return new BatchEvent.WeighedIn(stamp, BatchEvent.BED, Mass.ofKg(read), "KL-217");
-    }
-
-    private BatchEvent skimmed(Person person, double amount) {
-        return new BatchEvent.Skimmed(stamp(person, clock.instant()), Volume.ofLitres(Math.max(0.02, amount)));
-    }
-
-    private static double planned(Batches.Standing standing, String part) {
-        return standing.plan().charge().measures().stream()
-                .filter(m -> m.part().id().equals(part))
-                .findFirst()
-                .map(m -> m.mass().kg())
-                .orElse(0.05);
-    }
-
-    private static Volume litres(double amount) {
-        return Volume.ofLitres(Math.max(0.1, round(amount)));
-    }
-
-    private Temperature around(double celsius) {
-        return Temperature.ofCelsius(round(celsius + 0.7 * chance.nextGaussian()));
+    /** As the bath takes it down by the book. */
+    private double cooled(Batches.Standing standing) {
+        Instant strained = standing.state().cooling().strainedAt().orElseThrow();
+        double minutes = Duration.between(strained, clock.instant()).toSeconds() / 60.0;
+        return at(Cooler.curve(standing.plan().cooling()), minutes);
     }
 
     private void coolingRead(Person person, String batch, Instant at, double celsius) {
         clock.show(at);
-        batches.log(
-                person, batch, new BatchEvent.CoolingRead(stamp(person, at), Temperature.ofCelsius(round(celsius))));
+        batches.log(person, batch, new ColdEvent.CoolingRead(stamp(person, at), Temperature.ofCelsius(round(celsius))));
     }
 
     private static double at(CoolingCurve curve, double minute) {

@@ -37,7 +37,7 @@ public final class PhaseForm {
         PhaseJson of(Phase phase) {
             Phase.Simmer s = simmer;
             return new PhaseJson(
-                    Json.kindOf(phase.getClass()),
+                    Json.kindOf(phase),
                     min,
                     everyMin,
                     drainAndWashMin,

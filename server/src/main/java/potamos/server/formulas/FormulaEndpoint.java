@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Pantry;
 import potamos.core.safety.Allergen;
@@ -42,7 +43,7 @@ class FormulaEndpoint {
     record ShelfView(
             @NotNull String slug,
             @NotNull String name,
-            @NotNull String family,
+            @NotNull Family family,
             int version,
             boolean retired,
             @NotNull List<Allergen> allergens,
@@ -53,7 +54,7 @@ class FormulaEndpoint {
             return new ShelfView(
                     formula.slug(),
                     formula.name(),
-                    formula.family().name(),
+                    formula.family(),
                     formula.version(),
                     retired,
                     List.copyOf(formula.allergens()),

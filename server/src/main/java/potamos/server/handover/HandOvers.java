@@ -14,6 +14,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
+import potamos.core.batch.Stage;
 import potamos.core.charge.Charge;
 import potamos.core.quantity.Refusal;
 import potamos.server.Json;
@@ -83,7 +84,7 @@ public class HandOvers {
             int number,
             @NotNull String formulaName,
             @NotNull String vesselName,
-            @NotNull String stage,
+            @NotNull Stage stage,
             double litres,
             @NotNull Instant readyBy,
             @NotNull String takenBy,
@@ -190,7 +191,7 @@ public class HandOvers {
                 batch.number(),
                 plan.charge().formula().name(),
                 plan.charge().run().vessel().name(),
-                state.stage().name(),
+                state.stage(),
                 state.out().map(v -> v.litres()).orElse(state.pot().liquor().litres()),
                 plan.readyBy(),
                 hand.id(),
@@ -204,8 +205,7 @@ public class HandOvers {
     private static Pending pending(Charge charge, DueAct act, boolean late) {
         Optional<String> phase = act.step() < 0
                 ? Optional.empty()
-                : Optional.of(
-                        Json.kindOf(charge.formula().procedure().get(act.step()).getClass()));
+                : Optional.of(Json.kindOf(charge.formula().procedure().get(act.step())));
         List<Part> parts = charge.measures().stream()
                 .map(measure -> new Part(measure.part().id(), measure.part().name()))
                 .filter(part -> act.parts().contains(part.id()))

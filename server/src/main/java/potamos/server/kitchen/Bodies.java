@@ -62,7 +62,7 @@ public final class Bodies {
                     estimate("kappa", kappa, Vessel.bookKappa(), 0.05, 5, KAPPA_SD),
                     Mass.ofKg(metal),
                     handling == null ? Vessel.Handling.LIFTED : handling,
-                    build);
+                    build == null ? Vessel.Build.HEAVY : build);
         }
     }
 

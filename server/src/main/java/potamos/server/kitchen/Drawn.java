@@ -49,7 +49,7 @@ public record Drawn(
         return new Drawn(
                 id,
                 vessel.name(),
-                potamos.server.Json.kindOf(shape.getClass()),
+                potamos.server.Json.kindOf(shape),
                 shape.width().cm(),
                 shape.height().cm(),
                 shape instanceof Shape.Kettle kettle ? kettle.bowl().cm() : 0,

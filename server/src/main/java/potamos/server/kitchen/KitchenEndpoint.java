@@ -83,7 +83,7 @@ class KitchenEndpoint {
             return new ContainerView(
                     id,
                     container.name(),
-                    Json.kindOf(shape.getClass()),
+                    Json.kindOf(shape),
                     shape.width().cm(),
                     shape instanceof Shape.Pan pan
                             ? pan.breadth().cm()

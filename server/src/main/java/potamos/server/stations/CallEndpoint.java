@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.formula.Family;
 import potamos.core.safety.Allergen;
 import potamos.server.accounts.Person;
 import potamos.server.formulas.Formulas;
@@ -50,7 +51,7 @@ class CallEndpoint {
     record MenuItem(
             @NotNull String slug,
             @NotNull String name,
-            @NotNull String family,
+            @NotNull Family family,
             @NotNull List<Allergen> allergens) {}
 
     record MenuStation(@NotNull String id, @NotNull String name) {}
@@ -84,7 +85,7 @@ class CallEndpoint {
         person.requireALook();
         return new Menu(
                 formulas.all(person.kitchenId()).stream()
-                        .map(f -> new MenuItem(f.slug(), f.name(), f.family().name(), List.copyOf(f.allergens())))
+                        .map(f -> new MenuItem(f.slug(), f.name(), f.family(), List.copyOf(f.allergens())))
                         .toList(),
                 kitchens.stations(person.kitchenId()).stream()
                         .filter(s ->

@@ -1,0 +1,138 @@
+package potamos.core.batch;
+
+import java.time.Instant;
+import java.util.Optional;
+import potamos.core.cooling.CoolingVerdict;
+import potamos.core.formula.Formula;
+import potamos.core.formula.Phase;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Volume;
+
+/**
+ * How a batch stands before an entry, as the entry's kind asks about it. What makes no sense is refused with a reason that tells what to do instead.
+ *
+ * @param plan  as accepted
+ * @param state before the entry
+ */
+record Before(Plan plan, BatchState state) {
+
+    /** A jug is read to a few per cent; more than this over what the pot held is a slip. */
+    static final double JUG = 1.05;
+
+    static final double BOILING_SLACK_K = 3;
+
+    /** @throws Refusal with the reason when it does not hold */
+    void require(boolean holds, String reason) {
+        if (!holds) {
+            throw Refusal.of("act", reason);
+        }
+    }
+
+    void once(Optional<Instant> already, String reason) {
+        require(already.isEmpty(), reason);
+    }
+
+    void atMost(String field, Volume asked, double most, String reason) {
+        if (asked.litres() > most + 1e-9) {
+            throw Refusal.outside(field, reason, 0, Math.max(0, most), "L");
+        }
+    }
+
+    /** Water is in the pot, or was. */
+    boolean full() {
+        return state.stage().compareTo(Stage.BRING_UP) >= 0 || !state.course().isEmpty();
+    }
+
+    /** There is liquor in the pot. */
+    boolean working() {
+        return full() && !strained();
+    }
+
+    boolean lit() {
+        return state.simmer().lit().isPresent();
+    }
+
+    boolean ended() {
+        return state.simmer().ended().isPresent();
+    }
+
+    boolean strained() {
+        return state.strained().isPresent();
+    }
+
+    void judgedEnough() {
+        require(ended(), "judge the end of the simmer first");
+    }
+
+    void strainedFirst() {
+        require(strained(), "strain it first");
+    }
+
+    void outKnown() {
+        require(state.out().isPresent(), "reduce it to its mark first, or log what it was reduced to");
+    }
+
+    boolean coolingFailed() {
+        return state.cooling()
+                .verdict()
+                .map(verdict -> verdict.overall() == CoolingVerdict.Outcome.FAILED)
+                .orElse(false);
+    }
+
+    double brimful() {
+        return plan.charge().run().vessel().shape().brimful().litres();
+    }
+
+    /** So much water still goes in over what is there. */
+    void room(Volume water, double already) {
+        if (water.litres() + already > brimful()) {
+            throw Refusal.outside("litres", "it would run over", 0, Math.max(0, brimful() - already), "L");
+        }
+    }
+
+    /** Litres that the weighed bed takes up in the pot. */
+    double solidsToFill() {
+        double kg = state.weighed().getOrDefault(BatchEvent.BED, Mass.ofKg(0)).kg()
+                * formula().keepsMass();
+        return kg / plan.charge().run().bed().kind().trueKgPerL();
+    }
+
+    double notYetStored() {
+        return state.out().or(state::strained).orElseThrow().litres()
+                - state.shelf().spoiled().litres()
+                - state.shelf().stored().litres();
+    }
+
+    void known(String part) {
+        if (Replay.planned(plan, part).isEmpty()) {
+            throw Refusal.of("part", "this formula has no such part");
+        }
+    }
+
+    Formula formula() {
+        return plan.charge().formula();
+    }
+
+    /** A phase that has its place before the water. */
+    BatchState.Chore chore(int step) {
+        return state.prep().chores().stream()
+                .filter(chore -> chore.step() == step)
+                .findFirst()
+                .orElseThrow(() -> Refusal.of("step", "this procedure has no such phase before its water"));
+    }
+
+    Phase phase(int step) {
+        return formula().procedure().get(step);
+    }
+
+    boolean underWay(Class<? extends Phase> kind) {
+        return state.prep().chores().stream()
+                .anyMatch(chore -> chore.underWay() && kind.isInstance(phase(chore.step())));
+    }
+
+    boolean begun(Class<? extends Phase> kind) {
+        return state.prep().chores().stream()
+                .anyMatch(chore -> chore.began().isPresent() && kind.isInstance(phase(chore.step())));
+    }
+}

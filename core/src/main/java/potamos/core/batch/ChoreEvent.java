@@ -1,0 +1,164 @@
+package potamos.core.batch;
+
+import java.util.List;
+import potamos.core.formula.Phase;
+import potamos.core.quantity.Mass;
+
+/** What is done before the water: on the scale, in the oven, in the soak, in the pan. */
+public sealed interface ChoreEvent extends Fact {
+
+    /** Phases that a procedure can have. */
+    int MOST_STEPS = 60;
+
+    int MOST_TRAYS = 60;
+
+    List<EventKind<? extends ChoreEvent>> KINDS = List.of(
+            WeighedIn.KIND, Began.KIND, Finished.KIND, Turned.KIND, WaterChanged.KIND, BurnerOff.KIND, Blanched.KIND);
+
+    /** The bed or a part on the scale; {@code part} is {@link BatchEvent#BED} or the part's id. */
+    record WeighedIn(Stamp stamp, String part, Mass mass, String lot) implements ChoreEvent {
+        static final Figure<String> PART = Figure.part();
+        static final Figure<Mass> MASS = Figure.kg(0.001, Figure.MOST_KG);
+        static final Figure<String> LOT = Figure.words();
+
+        public static final EventKind<WeighedIn> KIND = EventKind.named("weighed-in", WeighedIn.class)
+                .with(PART, WeighedIn::part)
+                .with(MASS, WeighedIn::mass)
+                .with(LOT, WeighedIn::lot)
+                .made((stamp, f) -> new WeighedIn(stamp, f.get(PART), f.get(MASS), f.or(LOT, "")))
+                .when((is, e) -> {
+                    is.require(!is.strained(), "the pot is already strained");
+                    is.require(
+                            !e.part.equals(BED) || !is.full(),
+                            "the bed was weighed in and the pot filled; correct that entry instead");
+                    is.known(e.part);
+                })
+                .then(Replay::weighedIn);
+
+        public WeighedIn {
+            MASS.check(mass);
+            LOT.check(lot);
+        }
+
+        @Override
+        public EventKind<WeighedIn> kind() {
+            return KIND;
+        }
+    }
+
+    /** A phase before the pot is under way: in the oven, in its soak, in the pan. {@code step} is its place in the procedure, from 0. */
+    record Began(Stamp stamp, int step) implements ChoreEvent {
+        static final Figure<Integer> STEP = Figure.step(MOST_STEPS);
+
+        public static final EventKind<Began> KIND = EventKind.named("began", Began.class)
+                .with(STEP, Began::step)
+                .made((stamp, f) -> new Began(stamp, f.get(STEP)))
+                .when((is, e) -> {
+                    BatchState.Chore chore = is.chore(e.step);
+                    is.require(!is.strained(), "the pot is already strained");
+                    is.require(Chores.timed(is.phase(e.step)), "only its end is logged");
+                    is.once(chore.began(), "it is already under way");
+                    is.once(chore.finished(), "it is already done");
+                })
+                .then(Replay::began);
+
+        public Began {
+            STEP.check(step);
+        }
+
+        @Override
+        public EventKind<Began> kind() {
+            return KIND;
+        }
+    }
+
+    /** A phase before the pot is done. */
+    record Finished(Stamp stamp, int step) implements ChoreEvent {
+        static final Figure<Integer> STEP = Figure.step(MOST_STEPS);
+
+        public static final EventKind<Finished> KIND = EventKind.named("finished", Finished.class)
+                .with(STEP, Finished::step)
+                .made((stamp, f) -> new Finished(stamp, f.get(STEP)))
+                .when((is, e) -> {
+                    BatchState.Chore chore = is.chore(e.step);
+                    is.require(!is.strained(), "the pot is already strained");
+                    is.once(chore.finished(), "it is already done");
+                    is.require(
+                            !(is.phase(e.step) instanceof Phase.Flame)
+                                    || is.state().last(BurnerOff.KIND).isPresent(),
+                            "put the burner out and log that first: nothing is flamed over a lit burner");
+                })
+                .then(Replay::finished);
+
+        public Finished {
+            STEP.check(step);
+        }
+
+        @Override
+        public EventKind<Finished> kind() {
+            return KIND;
+        }
+    }
+
+    /** Bones turned in the oven; tray 0 is all of them. */
+    record Turned(Stamp stamp, int tray) implements ChoreEvent {
+        static final Figure<Integer> TRAY = Figure.count("tray", 0, MOST_TRAYS, "");
+
+        public static final EventKind<Turned> KIND = EventKind.named("turned", Turned.class)
+                .with(TRAY, Turned::tray)
+                .made((stamp, f) -> new Turned(stamp, f.or(TRAY, 0)))
+                .when((is, e) -> is.require(is.underWay(Phase.Roast.class), "there is nothing in the oven"))
+                .then(Replay::remembered);
+
+        public Turned {
+            TRAY.check(tray);
+        }
+
+        @Override
+        public EventKind<Turned> kind() {
+            return KIND;
+        }
+    }
+
+    /** Fresh cold water on a soak. */
+    record WaterChanged(Stamp stamp) implements ChoreEvent {
+        public static final EventKind<WaterChanged> KIND = EventKind.named("water-changed", WaterChanged.class)
+                .made(WaterChanged::new)
+                .when((is, e) -> is.require(is.underWay(Phase.Soak.class), "nothing is soaking"))
+                .then(Replay::remembered);
+
+        @Override
+        public EventKind<WaterChanged> kind() {
+            return KIND;
+        }
+    }
+
+    /** The burner is off and the hood clear, before a spirit is flamed. */
+    record BurnerOff(Stamp stamp) implements ChoreEvent {
+        public static final EventKind<BurnerOff> KIND = EventKind.named("burner-off", BurnerOff.class)
+                .made(BurnerOff::new)
+                .when((is, e) -> {
+                    is.require(is.formula().phase(Phase.Flame.class).isPresent(), "this procedure flames nothing");
+                    is.once(is.state().last(BurnerOff.KIND), "the burner is already off");
+                })
+                .then(Replay::remembered);
+
+        @Override
+        public EventKind<BurnerOff> kind() {
+            return KIND;
+        }
+    }
+
+    /** The bed was blanched and the pot washed. */
+    record Blanched(Stamp stamp) implements ChoreEvent {
+        public static final EventKind<Blanched> KIND = EventKind.named("blanched", Blanched.class)
+                .made(Blanched::new)
+                .when((is, e) -> is.require(!is.full(), "the pot is already filled for the stock"))
+                .then(Replay::remembered);
+
+        @Override
+        public EventKind<Blanched> kind() {
+            return KIND;
+        }
+    }
+}

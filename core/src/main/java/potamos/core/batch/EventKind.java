@@ -1,0 +1,220 @@
+package potamos.core.batch;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import potamos.core.batch.BatchEvent.Stamp;
+import potamos.core.quantity.Refusal;
+
+/**
+ * A kind of event, told once: its name, its figures, who may log it, what it may follow and what it does. Each stands beside its record; storage, wire,
+ * forms, tables and paper are made from it. A kind that leaves one of these out does not compile.
+ *
+ * @param <E> the record that events of this kind are
+ */
+public final class EventKind<E extends Fact> {
+
+    /** What somebody must be trusted with to log it. */
+    public enum Trust {
+        WORK,
+        /** Says how far the stock is, or what becomes of it. */
+        JUDGEMENT,
+        /** Moves stock on or off the shelf. */
+        HANDING_OUT
+    }
+
+    private record Told<E, T>(Figure<T> figure, Function<E, T> of) {
+        Figures in(Figures figures, E event) {
+            T value = of.apply(event);
+            boolean silent = value == null || value instanceof String text && text.isEmpty();
+            return silent ? figures : figures.with(figure, value);
+        }
+    }
+
+    private final Draft<E> draft;
+    private final BiFunction<Stamp, Figures, E> made;
+    private final BiConsumer<Before, E> when;
+    private final BiConsumer<Replay, E> then;
+
+    private EventKind(
+            Draft<E> draft,
+            BiFunction<Stamp, Figures, E> made,
+            BiConsumer<Before, E> when,
+            BiConsumer<Replay, E> then) {
+        this.draft = draft;
+        this.made = made;
+        this.when = when;
+        this.then = then;
+    }
+
+    /** Begins to tell of a kind; the name is stored with every event, and so for good. */
+    static <E extends Fact> Draft<E> named(String name, Class<E> type) {
+        return new Draft<>(name, type);
+    }
+
+    /** All kinds, in the order in which a batch meets them. */
+    public static List<EventKind<?>> all() {
+        return All.KINDS;
+    }
+
+    /** Every figure that any kind has, once; those of one name tell the same quantity. */
+    public static List<Figure<?>> everyFigure() {
+        Map<String, Figure<?>> byName = new LinkedHashMap<>();
+        all().forEach(kind -> kind.figures().forEach(figure -> byName.putIfAbsent(figure.name(), figure)));
+        return List.copyOf(byName.values());
+    }
+
+    /** The kind of a name. */
+    public static Optional<EventKind<?>> of(String name) {
+        return all().stream().filter(kind -> kind.name().equals(name)).findFirst();
+    }
+
+    /** Kept apart, because each record's class must be able to make its kind before all of them are known. */
+    private static final class All {
+        private static final List<EventKind<?>> KINDS = Stream.of(
+                        ChoreEvent.KINDS,
+                        PotEvent.KINDS,
+                        LookEvent.KINDS,
+                        FinishEvent.KINDS,
+                        ColdEvent.KINDS,
+                        ShelfEvent.KINDS)
+                .<EventKind<?>>flatMap(List::stream)
+                .toList();
+    }
+
+    /** As acts, tables and storage name it. */
+    public String name() {
+        return draft.name;
+    }
+
+    /** The name under which its record is stored; kinds that share a record share it. */
+    public String storedAs() {
+        return draft.storedAs;
+    }
+
+    /** Whether its figures can be told right; what moves a lot is taken back and logged anew instead. */
+    public boolean correctable() {
+        return draft.correctable;
+    }
+
+    public Class<E> type() {
+        return draft.type;
+    }
+
+    public Trust trust() {
+        return draft.trust;
+    }
+
+    public List<Figure<?>> figures() {
+        return draft.told.stream().<Figure<?>>map(Told::figure).toList();
+    }
+
+    /**
+     * An event of this kind.
+     *
+     * @throws Refusal with the figure that is missing, unknown here or outside its range
+     */
+    public E make(Stamp stamp, Figures figures) {
+        for (String name : figures.byName().keySet()) {
+            if (figures().stream().noneMatch(figure -> figure.name().equals(name))) {
+                throw Refusal.of(name, "an entry of this kind has no such figure");
+            }
+        }
+        return made.apply(stamp, figures);
+    }
+
+    /** What an event of this kind says. */
+    public Figures figuresOf(Fact event) {
+        E mine = draft.type.cast(event);
+        Figures all = Figures.NONE;
+        for (Told<E, ?> told : draft.told) {
+            all = told.in(all, mine);
+        }
+        return all;
+    }
+
+    /** The same event with some figures told right; what is not named stays, and so does its stamp but for when it was told. */
+    Fact corrected(Fact event, Figures changes, Stamp by) {
+        return make(event.stamp().enteredAt(by.entered()), figuresOf(event).with(changes));
+    }
+
+    /** @throws Refusal when it makes no sense after what has happened */
+    void check(Before before, Fact event) {
+        when.accept(before, draft.type.cast(event));
+    }
+
+    void happen(Replay replay, Fact event) {
+        then.accept(replay, draft.type.cast(event));
+    }
+
+    @Override
+    public String toString() {
+        return name();
+    }
+
+    /** A kind that is not told to its end yet. */
+    static final class Draft<E extends Fact> {
+        private final String name;
+        private final Class<E> type;
+        private final List<Told<E, ?>> told = new ArrayList<>();
+        private String storedAs;
+        private Trust trust = Trust.WORK;
+        private boolean correctable = true;
+
+        private Draft(String name, Class<E> type) {
+            this.name = name;
+            this.storedAs = name;
+            this.type = type;
+        }
+
+        Draft<E> storedAs(String record) {
+            storedAs = record;
+            return this;
+        }
+
+        Draft<E> trusts(Trust to) {
+            trust = to;
+            return this;
+        }
+
+        /** Figures that others have gone by are not changed under them. */
+        Draft<E> withdrawnOnly() {
+            correctable = false;
+            return this;
+        }
+
+        <T> Draft<E> with(Figure<T> figure, Function<E, T> of) {
+            told.add(new Told<>(figure, of));
+            return this;
+        }
+
+        /** How an event is made of its figures. */
+        Made<E> made(BiFunction<Stamp, Figures, E> of) {
+            return new Made<>(this, of);
+        }
+
+        Made<E> made(Function<Stamp, E> of) {
+            return new Made<>(this, (stamp, none) -> of.apply(stamp));
+        }
+    }
+
+    /** What is left to tell: when it makes sense, and what it does. */
+    record Made<E extends Fact>(Draft<E> draft, BiFunction<Stamp, Figures, E> made) {
+        When<E> when(BiConsumer<Before, E> sense) {
+            return new When<>(draft, made, sense);
+        }
+    }
+
+    /** What is left to tell: what it does. */
+    record When<E extends Fact>(Draft<E> draft, BiFunction<Stamp, Figures, E> made, BiConsumer<Before, E> when) {
+        EventKind<E> then(BiConsumer<Replay, E> effect) {
+            return new EventKind<>(draft, made, when, effect);
+        }
+    }
+}

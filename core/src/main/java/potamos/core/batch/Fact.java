@@ -1,0 +1,12 @@
+package potamos.core.batch;
+
+/** Something that happened to a batch. */
+public sealed interface Fact extends BatchEvent
+        permits ChoreEvent, PotEvent, LookEvent, FinishEvent, ColdEvent, ShelfEvent {
+
+    EventKind<?> kind();
+
+    default Figures figures() {
+        return kind().figuresOf(this);
+    }
+}

@@ -1,0 +1,115 @@
+package potamos.core.batch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.withinPercentage;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.assertj.core.data.Percentage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import potamos.core.batch.DueAct.Kind;
+import potamos.core.flow.Forecast;
+import potamos.core.formula.Book;
+import potamos.core.formula.Formula;
+import potamos.core.formula.Phase;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+
+/** A batch that is handled as planned comes out as foretold, and says so all the way: forecast, replay and outlook are one pot. */
+class AsPlannedTest {
+
+    /** Skims come one by one, and readings round; a hold that is still ahead steams a little that nobody looks forward to. */
+    private static final Percentage CLOSE = withinPercentage(2);
+
+    static Stream<Formula> formulas() {
+        return Book.formulas().stream();
+    }
+
+    private static Worker at(Formula formula) {
+        return new Worker(formula, formula.reducesTo() < 0.4 ? 2 : 12);
+    }
+
+    @ParameterizedTest
+    @MethodSource("formulas")
+    void litresAreExpectedAsForetoldFromTheFireToTheStrainer(Formula formula) {
+        Worker worker = at(formula);
+        double foretold = worker.plan.charge().forecast().yield().mid();
+        List<Stage> seen = new ArrayList<>();
+        while (worker.state().strained().isEmpty()) {
+            BatchState state = worker.state();
+            if (state.stage().hot()) {
+                assertThat(state.expected().litres())
+                        .as("%s of %s", state.stage(), formula.slug())
+                        .isCloseTo(foretold, CLOSE);
+                seen.add(state.stage());
+            }
+            if (!worker.workOnce()) {
+                worker.pass(Duration.ofMinutes(5));
+            }
+        }
+        assertThat(seen).contains(Stage.BRING_UP, Stage.SIMMER);
+    }
+
+    @ParameterizedTest
+    @MethodSource("formulas")
+    void gelatinAndTopUpsAreThoseForetold(Formula formula) {
+        Worker worker = at(formula).until(Stage.STRAIN);
+        Forecast forecast = worker.plan.charge().forecast();
+        BatchState state = worker.state();
+        assertThat(state.pot().gelatinGPerL()).isCloseTo(forecast.gelatinGPerL(), withinPercentage(5));
+        long toppedUp = worker.events.stream()
+                .filter(PotEvent.ToppedUp.class::isInstance)
+                .count();
+        assertThat((int) toppedUp)
+                .isBetween(forecast.topUps().size() - 1, forecast.topUps().size() + 1);
+        assertThat(toppedUp == 0).isEqualTo(forecast.topUps().isEmpty());
+    }
+
+    @Test
+    void aShortSimmerThatIsHeldIsNeitherForetoldNorAskedToBeToppedUp() {
+        Formula held = withSimmer(Book.whiteChicken(), Duration.ofMinutes(40));
+        Worker worker = new Worker(held, 12);
+        assertThat(worker.plan.charge().forecast().topUps()).isEmpty();
+        worker.until(Stage.SIMMER);
+        assertThat(worker.state().expected().litres()).isCloseTo(12, CLOSE);
+        worker.until(Stage.REST);
+        assertThat(worker.done).doesNotContain(Kind.TOP_UP);
+        assertThat(worker.state().expected().litres()).isCloseTo(12, CLOSE);
+    }
+
+    @Test
+    void aReadingRightAfterColdWaterDoesNotSayWhereTheSimmerIsHeld() {
+        Worker worker = new Worker(Book.formulas().get(0), 12).until(Stage.SIMMER);
+        worker.pass(Duration.ofMinutes(60));
+        double steam = worker.state().pot().steamLPerH();
+        PotEvent.ToppedUp cold = new PotEvent.ToppedUp(worker.stamp(), Volume.ofLitres(3), Temperature.ofCelsius(12));
+        worker.log(cold);
+        worker.pass(Duration.ofMinutes(2));
+        worker.log(new PotEvent.TemperatureRead(
+                worker.stamp(), worker.state().pot().temperature()));
+        assertThat(worker.state().pot().steamLPerH()).isLessThan(steam * 0.8);
+        worker.pass(Duration.ofMinutes(40));
+        assertThat(worker.state().pot().steamLPerH()).isCloseTo(steam, CLOSE);
+    }
+
+    private static Formula withSimmer(Formula formula, Duration usual) {
+        List<Phase> procedure = formula.procedure().stream()
+                .map(phase -> phase instanceof Phase.Simmer s
+                        ? new Phase.Simmer(
+                                s.band(),
+                                usual,
+                                usual,
+                                s.most(),
+                                s.cover(),
+                                new Phase.TopUp(true, Length.ofCm(2), s.topUp().water()),
+                                s.skim())
+                        : phase)
+                .toList();
+        return formula.withProcedure(procedure);
+    }
+}

@@ -1,0 +1,46 @@
+package potamos.core.batch;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import potamos.core.Samples;
+
+/** Events of any kind, made from what the kind tells of its figures. */
+public final class SampleEvents {
+
+    private SampleEvents() {}
+
+    /** One event of a kind, always the same. */
+    public static Fact of(EventKind<?> kind) {
+        return kind.make(new BatchEvent.Stamp("event of " + kind, Samples.EIGHT, "IV"), figures(kind));
+    }
+
+    static Figures figures(EventKind<?> kind) {
+        Map<String, Object> told = new LinkedHashMap<>();
+        kind.figures().forEach(figure -> told.put(figure.name(), within(figure, 0.25)));
+        return new Figures(told);
+    }
+
+    /** A value within a figure's range; a card's places are those that all cards have. */
+    static Object within(Figure<?> figure, double share) {
+        double number = figure.quantity() == Figure.Quantity.MARK
+                ? 2 + 2 * share
+                : figure.least() + share * (figure.most() - figure.least());
+        return switch (figure.quantity()) {
+            case CARD -> share < 0.5 ? "SET" : "LADLE";
+            case YES -> share < 0.5;
+            case MINUTES, COUNT, STEP -> (int) number;
+            case WORDS, PART, STATION, CALL -> share < 0.5 ? "bed" : "another";
+            default -> number;
+        };
+    }
+
+    static Object outside(Figure<?> figure) {
+        return switch (figure.quantity()) {
+            case CARD -> "TAROT";
+            case YES -> "perhaps";
+            case MINUTES, COUNT, STEP -> (int) figure.most() + 1;
+            case WORDS, PART, STATION, CALL -> "x".repeat((int) figure.most() + 1);
+            default -> figure.most() + 1;
+        };
+    }
+}
