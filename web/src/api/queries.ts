@@ -286,6 +286,14 @@ const TOUCHES: Record<string, string[]> = {
   clock: ['session', 'range', 'batch', 'calls', 'charge'],
 }
 
+/** Those of them that are about one thing: only what shows that very thing is asked for again. */
+const OF_ONE: Record<string, string[]> = { batches: ['batch', 'course'], photos: ['photos'] }
+
+/** What a change that the live feed tells of makes stale. */
+export function madeStale({ topic, ref }: { topic: string; ref: string }): string[][] {
+  return (TOUCHES[topic] ?? []).map((key) => (OF_ONE[topic]?.includes(key) && ref ? [key, ref] : [key]))
+}
+
 /** A line that the server has closed is not opened again by the browser itself. */
 const LONGEST_PAUSE_MS = 30_000
 
@@ -307,8 +315,8 @@ export function useLive(signedIn: boolean): boolean {
         void client.invalidateQueries()
       })
       source.addEventListener('change', (event: MessageEvent<string>) => {
-        const told = JSON.parse(event.data) as { topic: string }
-        for (const key of TOUCHES[told.topic] ?? []) void client.invalidateQueries({ queryKey: [key] })
+        const told = JSON.parse(event.data) as { topic: string; ref: string }
+        for (const queryKey of madeStale(told)) void client.invalidateQueries({ queryKey })
       })
       source.onerror = () => {
         setConnected(false)

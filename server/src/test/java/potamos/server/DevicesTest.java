@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.jdbc.core.JdbcTemplate;
 import potamos.server.devices.Thinner;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -243,6 +244,14 @@ class DevicesTest {
             all.add(second == 333 ? 97.5 : 90 + second % 3 * 0.1);
         }
         assertThat(send(readings(all.toArray())).body().path("taken").asInt()).isEqualTo(600);
+        JdbcTemplate database = TestKitchen.bean(JdbcTemplate.class);
+        database.update(
+                "INSERT INTO shedlock (name, lock_until, locked_by) VALUES ('thin-readings', ?, 'another')"
+                        + " ON DUPLICATE KEY UPDATE lock_until = VALUES(lock_until)",
+                "2037-01-01 00:00:00");
+        TestKitchen.bean(Thinner.class).thin();
+        assertThat(stored()).as("while another instance is at it").isEqualTo(600);
+        database.update("UPDATE shedlock SET lock_until = '2000-01-01 00:00:00'");
         TestKitchen.bean(Thinner.class).thin();
         assertThat(stored()).isLessThanOrEqualTo(12);
         double highest = 0;

@@ -1,5 +1,6 @@
 package potamos.server.devices;
 
+import net.javacrumbs.shedlock.spring.annotation.SchedulerLock;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
@@ -13,6 +14,7 @@ public class Thinner {
         this.devices = devices;
     }
 
+    @SchedulerLock(name = "thin-readings")
     @Scheduled(cron = "0 */10 * * * *")
     public void thin() {
         devices.everyId().forEach(devices::thin);

@@ -195,9 +195,4 @@ class LiveEndpoint {
             }
         });
     }
-
-    @Scheduled(cron = "0 30 3 * * *")
-    void forgetOld() {
-        changes.forgetOld();
-    }
 }
