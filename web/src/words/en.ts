@@ -132,19 +132,23 @@ export const askedName: Record<string, string> = {
   stored: 'Put away',
 }
 
-/** A figure of an entry, where it is told right. */
+/** A figure of an entry, where it is told right; first by what it is of. */
 export const figureName: Record<string, string> = {
   kg: 'Weight',
   litres: 'Volume',
   belowRimCm: 'Below the rim',
   celsius: 'Temperature',
   value: 'On the card',
-  brix: 'Refractometer',
+  'brix-read.value': 'Refractometer',
   longerMin: 'Longer',
   passes: 'Strainers',
   pressed: 'Solids pressed',
   tray: 'Tray, 0 for all',
-  words: 'Remark, lot or place',
+  words: 'Remark',
+  'weighed-in.words': 'Lot of the bones',
+  'tasted.words': 'It tastes',
+  'discarded.words': 'Why it was discarded',
+  'abandoned.words': 'Why it was given up',
 }
 
 export const eventName: Record<string, string> = {
