@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest'
-import { forgetSeen, noteAge, onSeen, SEEN, SEEN_AT, seenAt, stamped, worthKeeping } from './seen'
+import { forgetSeen, noteAge, onSeen, saysNobody, SEEN, SEEN_AT, seenAt, stamped, worthKeeping } from './seen'
 
 const fresh = () => new Response('{}')
 const kept = async (at: number) => stamped(fresh(), at)
@@ -49,5 +49,13 @@ describe('what was seen last', () => {
     expect(gone).toEqual([SEEN])
     vi.unstubAllGlobals()
     await expect(forgetSeen()).resolves.toBeUndefined()
+  })
+
+  it('does not keep the word that nobody is here, and leaves an answer to be read on', async () => {
+    const nobody = Response.json({ now: '2026-03-03T10:10:00Z' })
+    expect(await saysNobody('/api/session', nobody)).toBe(true)
+    expect(((await nobody.json()) as { now: string }).now).toBeTruthy()
+    expect(await saysNobody('/api/session', Response.json({ person: { id: 'i' } }))).toBe(false)
+    expect(await saysNobody('/api/range', Response.json({ batches: [] }))).toBe(false)
   })
 })

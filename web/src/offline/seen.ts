@@ -10,6 +10,13 @@ const KEPT =
 /** Whether an answer is worth showing when it is old. A calculation is not, nor is a paper. */
 export const worthKeeping = (path: string) => KEPT.test(path)
 
+/** Whether an answer says that nobody is signed in here: from then on nothing is kept. */
+export async function saysNobody(path: string, response: Response): Promise<boolean> {
+  if (path !== '/api/session') return false
+  const session = (await response.clone().json()) as { person?: unknown }
+  return !session.person
+}
+
 /** The same answer with the moment it was given. */
 export async function stamped(response: Response, at: number): Promise<Response> {
   const headers = new Headers(response.headers)

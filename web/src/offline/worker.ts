@@ -3,7 +3,7 @@ import { ExpirationPlugin } from 'workbox-expiration'
 import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute } from 'workbox-precaching'
 import { NavigationRoute, registerRoute } from 'workbox-routing'
 import { NetworkFirst } from 'workbox-strategies'
-import { SEEN, stamped, worthKeeping } from './seen'
+import { saysNobody, SEEN, stamped, worthKeeping } from './seen'
 
 declare const self: ServiceWorkerGlobalScope & { __WB_MANIFEST: { url: string; revision: string | null }[] }
 
@@ -27,8 +27,11 @@ registerRoute(
       new ExpirationPlugin({ maxEntries: MOST_ANSWERS, purgeOnQuotaError: true }),
       // Only what is kept carries the stamp, so the stamp tells the page that this answer is old.
       {
-        cacheWillUpdate: ({ response }) =>
-          response.ok ? stamped(response, Date.now()) : Promise.resolve(null),
+        cacheWillUpdate: async ({ request, response }) => {
+          // Kept a moment after everything was thrown away, the word that nobody is here would bring the store back.
+          const keep = response.ok && !(await saysNobody(new URL(request.url).pathname, response))
+          return keep ? stamped(response, Date.now()) : null
+        },
       },
     ],
   }),

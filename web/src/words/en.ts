@@ -1,5 +1,9 @@
+import type { Schemas } from '../api/client'
+
+export type Family = Schemas['ChargeView']['family']
+
 /** What the pages say. Calm, imperative, the words of the trade. */
-export const stageName: Record<string, string> = {
+export const stageName: Record<Schemas['EnteredView']['stage'], string> = {
   WEIGH_IN: 'Weigh in',
   PREPARE: 'Prepare',
   BLANCH: 'Blanch',
@@ -16,7 +20,7 @@ export const stageName: Record<string, string> = {
   ABANDONED: 'Given up',
 }
 
-export const dueName: Record<string, string> = {
+export const dueName: Record<Exclude<Schemas['DueView']['kind'], 'BEGIN' | 'END'>, string> = {
   WEIGH: 'Weigh in',
   TURN: 'Turn the roast',
   JUDGE_SHADE: 'Judge the shade',
@@ -106,7 +110,7 @@ export const ladleName = ['cloudy', 'hazy', 'milky light', 'bright', 'see the bo
 export const tasteWords = ['flat', 'clean', 'round', 'sweet', 'salty', 'bitter']
 export const spentSigns = ['joints fall apart', 'marrow gone', 'bone porous', 'colour is there']
 
-export const costName: Record<string, string> = {
+export const costName: Record<Schemas['DueView']['cost'], string> = {
   SAFETY: 'Waiting costs safety',
   YIELD: 'Waiting costs yield',
   CLARITY: 'Waiting costs clarity',
@@ -252,7 +256,7 @@ export const limitsNote = 'Your local code and your food-safety plan decide; set
 
 export const allergenName = (allergen: string) => allergen.toLowerCase().replace('_', ' ')
 
-export const familyName: Record<string, string> = {
+export const familyName: Record<Family, string> = {
   BROWN: 'Brown',
   WHITE: 'White',
   FISH: 'Fish',

@@ -10,7 +10,7 @@ import { NumberField } from '../../kit/NumberField'
 import { SelectField } from '../../kit/SelectField'
 import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits } from '../../kit/session'
-import { allergenName, familyName } from '../../words/en'
+import { allergenName, familyName, type Family } from '../../words/en'
 import { instantOf, localOf } from '../../words/time'
 import { ReadFileSheet } from './ReadFileSheet'
 
@@ -60,7 +60,7 @@ export default function FormulasPlace() {
     if (wanted) made.set('by', wanted)
     setParams(made, { replace: true })
   }
-  const families = Object.keys(familyName).filter((f) =>
+  const families = (Object.keys(familyName) as Family[]).filter((f) =>
     shelf.data.some((s) => s.family === f && (retiredShown || !s.retired)),
   )
   const query = `goal=${goal}${goal === 'VESSEL' ? '' : `&value=${value}`}${vesselId ? `&vessel=${vesselId}` : ''}${params.has('by') ? `&by=${by}` : ''}`

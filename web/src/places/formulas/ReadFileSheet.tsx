@@ -6,7 +6,7 @@ import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
-import { familyName } from '../../words/en'
+import { familyName, type Family } from '../../words/en'
 
 /** A formula from a file, looked at before it is stored. */
 export function ReadFileSheet({ onClose }: { onClose: () => void }) {
@@ -71,7 +71,7 @@ export function ReadFileSheet({ onClose }: { onClose: () => void }) {
           <>
             <p className="text-18 m-0">
               <b className="font-semibold">{read.formula.name}</b>,{' '}
-              {familyName[read.formula.family.toUpperCase().replace('-', '_')]?.toLowerCase()}:{' '}
+              {familyName[read.formula.family.toUpperCase().replace('-', '_') as Family].toLowerCase()}:{' '}
               {read.formula.bed.map((b) => b.name ?? b.kind).join(', ')}, {read.formula.parts.length} parts,{' '}
               {read.formula.procedure.length} phases.
             </p>
