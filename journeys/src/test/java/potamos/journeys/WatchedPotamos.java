@@ -2,10 +2,6 @@ package potamos.journeys;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
@@ -23,8 +19,6 @@ final class WatchedPotamos implements AutoCloseable {
     private final Path home;
     private final int port;
     private final Process watchdog;
-    private final HttpClient client =
-            HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(2)).build();
 
     private WatchedPotamos(Path home, int port, Process watchdog) {
         this.home = home;
@@ -101,28 +95,6 @@ final class WatchedPotamos implements AutoCloseable {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    /** Seconds until the kitchen is well again, its database included. */
-    double awaitAnswer() {
-        long start = System.nanoTime();
-        HttpRequest request = HttpRequest.newBuilder(URI.create(url() + "/actuator/health"))
-                .timeout(Duration.ofSeconds(5))
-                .build();
-        while (System.nanoTime() - start < LONGEST_START.toNanos()) {
-            try {
-                if (client.send(request, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) {
-                    return (System.nanoTime() - start) / 1e9;
-                }
-            } catch (IOException notYet) {
-                // Nobody listens yet.
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-                throw new IllegalStateException(e);
-            }
-            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(50));
-        }
-        throw new IllegalStateException("the kitchen did not come back; see " + home);
     }
 
     /** Stops it as Ctrl-C does, and wants nothing left running. */
