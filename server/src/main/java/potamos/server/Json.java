@@ -42,6 +42,7 @@ public class Json {
     private static final String ENTERED = "entered";
 
     private final JsonMapper mapper = stored();
+    private final Upcasting upcasting = new Upcasting(mapper);
 
     private static JsonMapper stored() {
         JsonMapper.Builder builder = JsonMapper.builder();
@@ -88,7 +89,7 @@ public class Json {
 
     /** What was stored, also by an earlier version. */
     public <T> T read(String json, Class<T> type) {
-        return mapper.treeToValue(Upcasting.of(mapper, mapper.readTree(json)), type);
+        return mapper.treeToValue(upcasting.of(mapper.readTree(json)), type);
     }
 
     /**

@@ -30,7 +30,7 @@ final class Upcasting {
 
     private final List<Step> steps;
 
-    private Upcasting(ObjectMapper mapper) {
+    Upcasting(ObjectMapper mapper) {
         this.steps = List.of(
                 // A vessel written down before its walls were asked for is taken for a sound one.
                 new Step(
@@ -73,8 +73,8 @@ final class Upcasting {
     }
 
     /** What an earlier version stored, as this one would have. */
-    static JsonNode of(ObjectMapper mapper, JsonNode stored) {
-        new Upcasting(mapper).bring(stored);
+    JsonNode of(JsonNode stored) {
+        bring(stored);
         return stored;
     }
 

@@ -34,18 +34,9 @@ record Account(
                 strained.map(FinishEvent.Strained::pressed).orElse(run.strain().pressed());
         int passes =
                 strained.map(FinishEvent.Strained::passes).orElse(run.strain().passes());
-        Volume fat = Losses.renderedFat(bed);
-        List<Ledger.Entry> entries = new ArrayList<>(List.of(
-                new Ledger.Entry(Ledger.Cause.WATER, pot.drawn()),
-                new Ledger.Entry(Ledger.Cause.TOP_UP, pot.toppedUp()),
-                new Ledger.Entry(Ledger.Cause.WINE, run.poured()),
-                new Ledger.Entry(Ledger.Cause.EVAPORATED, pot.evaporated()),
-                new Ledger.Entry(Ledger.Cause.SKIMMED, pot.skimmed()),
-                new Ledger.Entry(
-                        Ledger.Cause.STRAINERS,
-                        Losses.strainers(passes, run.vessel().shape().width(), 1)),
-                new Ledger.Entry(Ledger.Cause.FAT_LIFTED, run.degreased() ? fat : Volume.ZERO)));
-        entries.addAll(Ledger.solids(Losses.uptake(bed, solidsIn(), press, 1), fat));
+        Volume uptake = Losses.uptake(bed, solidsIn(), press, 1);
+        Volume strainers = Losses.strainers(passes, run.vessel().shape().width(), 1);
+        List<Ledger.Entry> entries = Ledger.ofPot(run, pot.stepper(), uptake, strainers);
         return closed(entries);
     }
 

@@ -11,8 +11,8 @@ import potamos.core.flow.TopUpPolicy;
 import potamos.core.quantity.Volume;
 
 /**
- * How a pot goes on from a moment to the end of its simmer as it was last judged, with the plan's top-ups, and on through its rest if asked; from a lit pot only. The steps are found with
- * one replay and can be gone with others, so that all of them are told at the same moments.
+ * How a pot goes on from a moment to the end of its simmer as it was last judged, with the plan's top-ups, and on through its rest if asked; from a lit
+ * pot only. The steps are found with one replay and can be gone with others, so that all of them are told at the same moments.
  */
 final class Ahead {
 

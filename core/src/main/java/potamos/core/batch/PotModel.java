@@ -52,7 +52,6 @@ final class PotModel {
     private double simmerAt;
     private double simmeredMin;
     private double boiledMin;
-    private double drawn;
     private double reduced;
     private double heldAt;
     private Instant heldUntil;
@@ -80,7 +79,6 @@ final class PotModel {
         this.simmerAt = other.simmerAt;
         this.simmeredMin = other.simmeredMin;
         this.boiledMin = other.boiledMin;
-        this.drawn = other.drawn;
         this.reduced = other.reduced;
         this.heldAt = other.heldAt;
         this.heldUntil = other.heldUntil;
@@ -106,7 +104,6 @@ final class PotModel {
     void fill(Volume water, Temperature temperature, Instant at) {
         pot.fill(water, temperature);
         holding = true;
-        drawn = water.litres();
         markContents = pot.contents();
         clock = at;
         point();
@@ -237,8 +234,7 @@ final class PotModel {
     }
 
     private double gelatinGPerL() {
-        double brought = run.liquid().gelatinGPerL() * drawn;
-        return holding ? (pot.gelatinG() + brought) / Math.max(0.1, pot.liquor()) : 0;
+        return holding ? pot.gelatinGPerL() : 0;
     }
 
     BatchState.Pot state() {
@@ -287,23 +283,12 @@ final class PotModel {
         return pot.downCm(markContents);
     }
 
-    Volume drawn() {
-        return Volume.ofLitres(drawn);
-    }
-
-    Volume evaporated() {
-        return Volume.ofLitres(pot.evaporated());
-    }
-
-    Volume skimmed() {
-        return Volume.ofLitres(pot.taken());
+    /** The pot itself, for its litres. */
+    PotStepper stepper() {
+        return pot;
     }
 
     Volume reduced() {
         return Volume.ofLitres(reduced);
-    }
-
-    Volume toppedUp() {
-        return Volume.ofLitres(pot.added());
     }
 }

@@ -310,6 +310,7 @@ final class Replay {
                 enter(Stage.STRAIN, rested);
             }
         }
+        Ledger ledger = account(pot);
         return new BatchState(
                 stage,
                 since,
@@ -329,8 +330,8 @@ final class Replay {
                         .map(step -> new BatchState.Chore(
                                 step, Optional.ofNullable(began.get(step)), Optional.ofNullable(finished.get(step))))
                         .toList()),
-                account(pot),
-                expected(),
+                ledger,
+                expected(ledger),
                 Optional.ofNullable(strained).map(FinishEvent.Strained::out),
                 new BatchState.Finish(
                         passed,
@@ -360,8 +361,11 @@ final class Replay {
                 .ledger();
     }
 
-    /** What comes out if the pot goes on from here as planned; another pot than the one that is replayed. */
-    private Volume expected() {
+    /** What comes out if the pot goes on from here as planned; another pot than the one that is replayed, where it still goes on at all. */
+    private Volume expected(Ledger ledger) {
+        if (stage != Stage.BRING_UP && stage != Stage.SIMMER && stage != Stage.REST) {
+            return ledger.yield();
+        }
         PotModel on = pot.another();
         if (stage == Stage.REST) {
             on.runTo(restEnds().orElseThrow());

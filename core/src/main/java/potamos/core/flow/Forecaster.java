@@ -205,7 +205,6 @@ public final class Forecaster {
 
     private void close(Course course) {
         PotStepper pot = course.pot;
-        Volume fat = Losses.renderedFat(run.bed());
         double held = Losses.uptake(run.bed(), run.others(), run.strain().pressed(), course.luck.uptake())
                 .litres();
         Volume uptake = Volume.ofLitres(held > 0 ? course.within(held, pot.liquor()) : held);
@@ -213,39 +212,21 @@ public final class Forecaster {
                 Losses.strainers(run.strain().passes(), run.vessel().shape().width(), course.luck.strainer())
                         .litres(),
                 pot.liquor() - uptake.litres()));
-        List<Ledger.Entry> entries = new ArrayList<>(List.of(
-                new Ledger.Entry(Ledger.Cause.WATER, run.water()),
-                new Ledger.Entry(Ledger.Cause.TOP_UP, Volume.ofLitres(pot.added())),
-                new Ledger.Entry(Ledger.Cause.WINE, run.poured()),
-                new Ledger.Entry(Ledger.Cause.EVAPORATED, Volume.ofLitres(pot.evaporated())),
-                new Ledger.Entry(Ledger.Cause.SKIMMED, Volume.ofLitres(pot.taken())),
-                new Ledger.Entry(Ledger.Cause.STRAINERS, strainers),
-                new Ledger.Entry(Ledger.Cause.FAT_LIFTED, run.degreased() ? fat : Volume.ZERO)));
-        entries.addAll(Ledger.solids(uptake, fat));
+        List<Ledger.Entry> entries = Ledger.ofPot(run, pot, uptake, strainers);
         double fraction = run.reduction().toFraction();
         Volume strained = Ledger.predicted(entries).yield();
         entries.add(new Ledger.Entry(Ledger.Cause.REDUCED, run.reduction().boiledAway(strained, strainers)));
         course.ledger = Ledger.predicted(entries);
         double liquor = Math.max(0.1, pot.liquor());
         course.gelatinOfBedGPerL = pot.gelatinG() / liquor / fraction;
-        course.gelatinGPerL = course.gelatinOfBedGPerL + brought() / liquor / fraction;
-    }
-
-    /** Gelatin that what is drawn brings with it, g. */
-    private double brought() {
-        return run.liquid().gelatinGPerL() * run.water().litres();
+        course.gelatinGPerL = course.gelatinOfBedGPerL + pot.broughtG() / liquor / fraction;
     }
 
     private void point(Course course, double minute) {
         PotStepper pot = course.pot;
         if (course.depth == PotStepper.Depth.AS_IT_IS) {
             course.points.add(new Forecast.Point(
-                    minute,
-                    pot.contents(),
-                    pot.level().cm(),
-                    pot.celsius(),
-                    pot.evaporated(),
-                    (pot.gelatinG() + brought()) / Math.max(0.1, pot.liquor())));
+                    minute, pot.contents(), pot.level().cm(), pot.celsius(), pot.evaporated(), pot.gelatinGPerL()));
         }
     }
 

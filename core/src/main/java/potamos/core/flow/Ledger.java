@@ -1,5 +1,6 @@
 package potamos.core.flow;
 
+import java.util.ArrayList;
 import java.util.List;
 import potamos.core.quantity.Volume;
 
@@ -62,6 +63,26 @@ public record Ledger(List<Entry> entries, Volume yield, Volume unexplained) {
     /** A measurement: the difference to what the causes leave is unexplained, and is shown as that. */
     public static Ledger measured(List<Entry> entries, Volume out) {
         return new Ledger(entries, out, balance(entries).minus(out));
+    }
+
+    /**
+     * Everything that moves the litres of a pot up to its last strainer, foretold or replayed; what is boiled away is still to be added.
+     *
+     * @param uptake    held by the solids
+     * @param strainers left on strainers and walls
+     */
+    public static List<Entry> ofPot(Run run, PotStepper pot, Volume uptake, Volume strainers) {
+        Volume fat = Losses.renderedFat(pot.bed());
+        List<Entry> entries = new ArrayList<>(List.of(
+                new Entry(Cause.WATER, pot.drawn()),
+                new Entry(Cause.TOP_UP, Volume.ofLitres(pot.added())),
+                new Entry(Cause.WINE, run.poured()),
+                new Entry(Cause.EVAPORATED, Volume.ofLitres(pot.evaporated())),
+                new Entry(Cause.SKIMMED, Volume.ofLitres(pot.taken())),
+                new Entry(Cause.STRAINERS, strainers),
+                new Entry(Cause.FAT_LIFTED, run.degreased() ? fat : Volume.ZERO)));
+        entries.addAll(solids(uptake, fat));
+        return entries;
     }
 
     /** Litres of one cause. */

@@ -51,6 +51,7 @@ public final class PotStepper {
     private PotHeat heat;
     private double contents;
     private double solids;
+    private double drawn;
     private double celsius;
     private double gelatin;
     private double evaporated;
@@ -84,6 +85,7 @@ public final class PotStepper {
         this.heat = other.heat;
         this.contents = other.contents;
         this.solids = other.solids;
+        this.drawn = other.drawn;
         this.celsius = other.celsius;
         this.gelatin = other.gelatin;
         this.evaporated = other.evaporated;
@@ -111,7 +113,8 @@ public final class PotStepper {
                 .mapToDouble(s -> s.displaced().litres())
                 .sum();
         solids = bed.displacedVolume().litres() + early;
-        contents = water.litres() + run.poured().litres() + solids;
+        drawn = water.litres();
+        contents = drawn + run.poured().litres() + solids;
         celsius = temperature.celsius();
     }
 
@@ -281,6 +284,20 @@ public final class PotStepper {
     /** Dissolved from the bed, g. */
     public double gelatinG() {
         return gelatin;
+    }
+
+    /** Gelatin that what was drawn has brought with it, g. */
+    public double broughtG() {
+        return run.liquid().gelatinGPerL() * drawn;
+    }
+
+    public double gelatinGPerL() {
+        return (gelatin + broughtG()) / Math.max(0.1, liquor());
+    }
+
+    /** Water, or what stands in for it, that it was filled with. */
+    public Volume drawn() {
+        return Volume.ofLitres(drawn);
     }
 
     public double evaporated() {

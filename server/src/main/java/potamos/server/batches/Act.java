@@ -33,7 +33,6 @@ import potamos.core.quantity.Refusal;
  * @param reason   why, of these two
  * @param figures  by name
  */
-@Schema(name = Act.NAME)
 public record Act(
         @NotNull @Pattern(regexp = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
         String id,
@@ -44,8 +43,6 @@ public record Act(
         @Size(max = 36) String corrects,
         @Size(max = 500) String reason,
         @JsonAnySetter @Schema(hidden = true) Map<String, Object> figures) {
-
-    static final String NAME = "Act";
 
     /** So long may an act be under way; what is further off than that is a clock. */
     private static final Duration ON_ITS_WAY = Duration.ofSeconds(20);
