@@ -1,9 +1,20 @@
-// Writes down what kinds of events there are, from the contract, for the forms that are made of them.
+// Writes down what kinds of events, phases and schools there are, from the contract, for the forms that are made of them.
 import { readFileSync, writeFileSync } from 'node:fs'
 
 const contract = JSON.parse(readFileSync('openapi.json', 'utf8'))
-const kinds = Object.fromEntries(contract['x-event-kinds'].map(({ name, ...kind }) => [name, kind]))
+const named = (list) =>
+  JSON.stringify(Object.fromEntries(contract[list].map(({ name, ...told }) => [name, told])), null, 2)
 writeFileSync(
   'src/api/kinds.ts',
-  `/** Made from the contract by \`npm run generate\`. */\nexport const eventKinds = ${JSON.stringify(kinds, null, 2)} as const\n`,
+  `/** Made from the contract by \`npm run generate\`. */
+export const eventKinds = ${named('x-event-kinds')} as const
+/** Entries of a record: what happened, and what was told right. */
+export type EventName = keyof typeof eventKinds | 'corrected' | 'withdrawn'
+
+export const phaseKinds = ${named('x-phase-kinds')} as const
+export type PhaseName = keyof typeof phaseKinds
+
+export const schools = ${named('x-schools')} as const
+export type SchoolName = keyof typeof schools
+`,
 )

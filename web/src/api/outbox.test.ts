@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { openDB } from 'idb'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Act } from './outbox'
 
 type Mode = 'up' | 'away' | 'refusing' | 'busy' | 'ended' | 'forged' | 'forbidding' | 'between'
 
@@ -43,7 +44,7 @@ const waiting = async () => (await openDB('potamos')).count('acts')
 const state = (): OutboxState => renderHook(() => useOutbox()).result.current
 
 /** An act that somebody logged and walked away from: nobody waits for its answer any more. */
-async function leftBehind(kind: string, fields: object) {
+async function leftBehind(kind: Act['kind'], fields: object) {
   server.mode = 'away'
   await log('b1', act(kind, fields))
 }

@@ -107,7 +107,7 @@ export function actAs(person: Hand | undefined) {
 }
 
 /** Makes an act that happened now. */
-export function act(kind: string, fields: Partial<Act> = {}): Act {
+export function act(kind: Act['kind'], fields: Partial<Act> = {}): Act {
   return { id: newId(), kind, at: new Date(now()).toISOString(), ...fields }
 }
 

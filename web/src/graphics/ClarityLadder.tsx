@@ -1,11 +1,11 @@
-import { clarityName } from '../words/en'
+import { clarityName, type ClarityCause } from '../words/en'
 import { spread } from '../words/units'
 
 interface Props {
   index: number
   /** One time in ten below, one time in ten above. */
   band?: { p10: number; p90: number }
-  shares: { cause: string; points: number }[]
+  shares: { cause: ClarityCause; points: number }[]
 }
 
 const HEIGHT = 22

@@ -1,8 +1,8 @@
 import { sankey, sankeyLinkHorizontal } from 'd3-sankey'
-import { causeName } from '../words/en'
+import { causeName, type Cause } from '../words/en'
 
 export interface LedgerEntry {
-  cause: string
+  cause: Cause
   litres: number
   inward: boolean
 }
@@ -39,7 +39,7 @@ export function Mouths({ entries, yieldL, unexplainedL, litres, colour, yieldNam
   const more = Math.abs(unexplainedL) > 0.02
   const nodes: Node[] = [{ id: 'pot', label: '', tone: colour }]
   const links: { source: string; target: string; value: number; tone: string }[] = []
-  const add = (cause: string, value: number, inward: boolean) => {
+  const add = (cause: Cause, value: number, inward: boolean) => {
     const tone = cause === 'YIELD' ? colour : (tones[cause] ?? 'var(--steel)')
     nodes.push({ id: cause, label: `${name(cause, yieldName)} ${litres(value)}`, tone })
     links.push(
@@ -114,8 +114,8 @@ export function Mouths({ entries, yieldL, unexplainedL, litres, colour, yieldNam
           <tbody>
             {[
               ...entries,
-              { cause: 'YIELD', litres: yieldL, inward: false },
-              { cause: 'UNEXPLAINED', litres: unexplainedL, inward: false },
+              { cause: 'YIELD' as const, litres: yieldL, inward: false },
+              { cause: 'UNEXPLAINED' as const, litres: unexplainedL, inward: false },
             ].map((entry) => (
               <tr key={entry.cause}>
                 <th scope="row" className="pr-6 text-left font-normal">
@@ -133,5 +133,4 @@ export function Mouths({ entries, yieldL, unexplainedL, litres, colour, yieldNam
   )
 }
 
-const name = (cause: string, yieldName: string) =>
-  cause === 'YIELD' ? yieldName : (causeName[cause] ?? cause)
+const name = (cause: Cause, yieldName: string) => (cause === 'YIELD' ? yieldName : causeName[cause])

@@ -19,10 +19,10 @@ const clock = (minute: number) => {
 
 describe('mouths', () => {
   const entries = [
-    { cause: 'WATER', litres: 20, inward: true },
-    { cause: 'EVAPORATED', litres: 4, inward: false },
-    { cause: 'UPTAKE', litres: 1, inward: false },
-    { cause: 'REDUCED', litres: 0, inward: false },
+    { cause: 'WATER' as const, litres: 20, inward: true },
+    { cause: 'EVAPORATED' as const, litres: 4, inward: false },
+    { cause: 'UPTAKE' as const, litres: 1, inward: false },
+    { cause: 'REDUCED' as const, litres: 0, inward: false },
   ]
   const show = (unexplainedL: number) =>
     render(

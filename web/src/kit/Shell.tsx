@@ -95,7 +95,7 @@ export function Shell({
             className="border-ink bg-raised flex items-center justify-between gap-4 border-t-2 px-4 py-1 md:px-6"
           >
             <span>
-              <b className="font-semibold">{eventName[outbox.last.act.kind] ?? outbox.last.act.kind}</b> at{' '}
+              <b className="font-semibold">{eventName[outbox.last.act.kind]}</b> at{' '}
               {clock(outbox.last.act.at)}
             </span>
             <span className="flex">

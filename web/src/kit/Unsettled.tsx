@@ -32,7 +32,7 @@ export function Unsettled() {
       {inserted && changed.length > 0 && (
         <p className="m-0 flex flex-wrap items-center justify-between gap-x-4">
           <span>
-            <b className="font-semibold">{eventName[inserted.act.kind] ?? inserted.act.kind}</b>
+            <b className="font-semibold">{eventName[inserted.act.kind]}</b>
             {inserted.pot && `, ${inserted.pot}`} went in at {clock(inserted.change.at)}, before what was
             logged for later: {changed.join('; ')}.
           </span>
@@ -45,7 +45,7 @@ export function Unsettled() {
         <p key={item.act.id} className="m-0 flex flex-wrap items-center justify-between gap-x-4">
           <span>
             <b className="font-semibold">
-              {[eventName[item.act.kind] ?? item.act.kind, figure(item.act, units)].filter(Boolean).join(' ')}
+              {[eventName[item.act.kind], figure(item.act, units)].filter(Boolean).join(' ')}
             </b>
             {item.pot && `, ${item.pot}`} at {clock(item.act.at)}
             {item.by && ` by ${item.by.initials}`} was not taken: {reason(item.refused!)}.

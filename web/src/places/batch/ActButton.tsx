@@ -6,7 +6,7 @@ import { Note } from '../../kit/Note'
 import { useMay, useUnits } from '../../kit/session'
 import { lossWords } from '../../words/en'
 import { fromNow } from '../../words/time'
-import { dueWords, kindOf, logAll, usual, type Due } from './acts'
+import { dueWords, kindOf, logAll, usual, type Due, type SheetName } from './acts'
 import { ActSheet } from './ActSheet'
 
 /** Whether the button of the next act takes the focus on, as when the one before was tapped by the keyboard. */
@@ -72,7 +72,17 @@ export function ActButton({ card, due, now }: { card: Card; due: Due; now: numbe
   )
 }
 
-function SheetFor({ id, kind, due, onClose }: { id: string; kind: string; due: Due; onClose: () => void }) {
+function SheetFor({
+  id,
+  kind,
+  due,
+  onClose,
+}: {
+  id: string
+  kind: SheetName
+  due: Due
+  onClose: () => void
+}) {
   const batch = useBatch(id)
   if (!batch.data) return null
   return <ActSheet page={batch.data} kind={kind} due={due} onClose={onClose} />

@@ -1,21 +1,22 @@
 import type { Page } from '../../api/queries'
-import type { Due } from './acts'
-import { CardSheet, TasteSheet, type CardName } from './CardSheet'
+import { isCard, type Due, type SheetName } from './acts'
+import { CardSheet, TasteSheet } from './CardSheet'
 import { FigureSheet } from './FigureSheet'
 import { JudgeSheet } from './JudgeSheet'
 
 interface Props {
   page: Page
-  kind: string
+  kind: SheetName
   due?: Due
   onClose: () => void
 }
+
+const cards = { 'card:SHADE': 'SHADE', 'card:SET': 'SET', 'card:LADLE': 'LADLE' } as const
 
 /** Where something is read, judged or corrected before it is logged. */
 export function ActSheet({ page, kind, due, onClose }: Props) {
   if (kind === 'judged-enough') return <JudgeSheet page={page} onClose={onClose} />
   if (kind === 'tasted') return <TasteSheet page={page} onClose={onClose} />
-  if (kind.startsWith('card:'))
-    return <CardSheet page={page} due={due} card={kind.slice(5) as CardName} onClose={onClose} />
+  if (isCard(kind)) return <CardSheet page={page} due={due} card={cards[kind]} onClose={onClose} />
   return <FigureSheet page={page} kind={kind} due={due} onClose={onClose} />
 }

@@ -9,12 +9,12 @@ import { useMay, useTimes, useUnits } from '../../kit/session'
 import { costName } from '../../words/en'
 import { fromNow } from '../../words/time'
 import { ActButton, amountWords } from './ActButton'
-import { dueKey, dueWords, kindOf, logAll, usual, type Due } from './acts'
+import { dueKey, dueWords, kindOf, logAll, usual, type Due, type SheetName } from './acts'
 import { Deliver } from '../coldside/Deliver'
 import { StandsOn } from './StandsOn'
 
 /** What is next, what comes after, and what may be logged at any time. */
-export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: string) => void }) {
+export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: SheetName) => void }) {
   const may = useMay()
   const { now } = useTimes()
   const { card } = page
@@ -65,7 +65,7 @@ function Later({
   page: Page
   due: Due
   now: number
-  onAsk: (kind: string) => void
+  onAsk: (kind: SheetName) => void
 }) {
   const may = useMay()
   const units = useUnits()

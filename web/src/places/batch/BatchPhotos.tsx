@@ -7,16 +7,10 @@ import { SelectField } from '../../kit/SelectField'
 import { useMay, useTimes } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
+import { subjectName } from '../../words/en'
 import { smaller } from './smaller'
 
 type Subject = Photo['subject']
-
-const subjectName: Record<Subject, string> = {
-  SHADE: 'Shade of the roast',
-  CLARITY: 'Clarity',
-  SET: 'Set',
-  OTHER: 'Something else',
-}
 
 /** Photos of shade, clarity and set, for whoever asks later how it looked. */
 export function BatchPhotos({ page }: { page: Page }) {

@@ -140,7 +140,7 @@ describe('a batch at its simmer', () => {
   it('leaves a hand at the keyboard where the next act stands', async () => {
     const before = answer<Page>('batch-cool')
     const due = before.card.due.find((d) => d.kind === 'READ_COOLING')!
-    const becomes = [{ kind: 'cooling-began', figures: {} }]
+    const becomes = [{ kind: 'cooling-began' as const, figures: {} }]
     const start = { ...due, kind: 'BEGIN_COOLING' as const, asks: false, becomes }
     const page = { ...before, card: { ...before.card, due: [start, due] } }
     const after = { ...before, card: { ...before.card, due: [due] } }

@@ -8,7 +8,7 @@ import { Failed, Heading, Loading } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { stageName } from '../../words/en'
 import { duration } from '../../words/time'
-import { kindOf, logAll, usual } from './acts'
+import { kindOf, logAll, usual, type SheetName } from './acts'
 import { ActSheet } from './ActSheet'
 import { BatchActs } from './BatchActs'
 import { BatchCooling } from './BatchCooling'
@@ -35,7 +35,7 @@ function Batch({ page }: { page: Page }) {
   const { day } = useTimes()
   const card = page.card
   const colour = liquorColour(card.family, card.pot.gelatinGPerL || page.forecast.gelatinGPerL)
-  const [asked, setAsked] = useState<string>()
+  const [asked, setAsked] = useState<SheetName>()
   useBatchKeys(page, setAsked)
   const inPot = !['COOL', 'STORE', 'ON_SHELF', 'DONE', 'ABANDONED'].includes(card.stage)
   const late = card.lateMin > 0
@@ -114,7 +114,7 @@ function Batch({ page }: { page: Page }) {
   )
 }
 
-function useBatchKeys(page: Page, ask: (kind: string) => void) {
+function useBatchKeys(page: Page, ask: (kind: SheetName) => void) {
   const may = useMay()
   const card = page.card
   useKeys(

@@ -53,7 +53,7 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
               />
             )}
             <Figure name="Steam" value={`${units.litres(pot.steamLPerH)}/h`} />
-            <Figure name="When cold" value={bodyName[pot.body] ?? ''} />
+            <Figure name="When cold" value={bodyName[pot.body]} />
             {brix && (
               <Figure
                 name={`Refractometer ${clock(brix.at)}`}

@@ -4,9 +4,8 @@ import type { Page } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Heading } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
-import { eventName, ladleName, setName, shadeName } from '../../words/en'
+import { eventName, ladleName, phaseName, setName, shadeName } from '../../words/en'
 import { duration } from '../../words/time'
-import { phases } from '../formulas/phases'
 import { CorrectSheet } from './CorrectSheet'
 
 type Event = Schemas['EventView']
@@ -68,7 +67,7 @@ export function BatchRecord({ page }: { page: Page }) {
                 {event.by}
               </span>
               <span className={`flex-1 ${event.withdrawn ? 'text-quiet line-through' : ''}`}>
-                {eventName[event.kind] ?? event.kind}{' '}
+                {eventName[event.kind]}{' '}
                 <span className={event.correctedTo ? 'text-quiet font-mono line-through' : 'font-mono'}>
                   {words(event.figures)}
                 </span>
@@ -121,10 +120,10 @@ function useFigureWords(page: Page) {
   return (figures: Figures): string => {
     const part =
       page.parts.find((p) => p.id === figures.part)?.name ?? (figures.part ? page.bedName : undefined)
+    const phase = page.chores.find((chore) => chore.step === figures.step)?.phase
     return [
       part,
-      figures.step !== undefined &&
-        phases[page.chores.find((c) => c.step === figures.step)?.phase ?? '']?.name.toLowerCase(),
+      phase && phaseName[phase].toLowerCase(),
       figures.card !== undefined && cardWords(figures.card, figures.value ?? 0),
       figures.card === undefined && figures.value !== undefined && `${figures.value.toFixed(1)} °Bx`,
       figures.kg !== undefined && units.kg(figures.kg),

@@ -34,7 +34,7 @@ const cards = {
   },
 }
 
-export type CardName = keyof typeof cards
+type CardName = keyof typeof cards
 
 /** One of the kitchen's cards, held against what is in the oven or the pot. */
 export function CardSheet({ page, due, card, onClose }: Props & { card: CardName }) {

@@ -1,6 +1,6 @@
 import type { Page } from '../../api/queries'
 import { useTimes } from '../../kit/session'
-import { phases } from '../formulas/phases'
+import { phaseName } from '../../words/en'
 
 /** The phases before the water, each with its times; what was never logged says so. */
 export function ChoreLine({ page }: { page: Page }) {
@@ -18,7 +18,7 @@ export function ChoreLine({ page }: { page: Page }) {
     >
       {page.chores.map((chore) => (
         <li key={chore.step}>
-          {phases[chore.phase]?.name ?? chore.phase}{' '}
+          {phaseName[chore.phase]}{' '}
           <span
             className={`font-mono ${chore.began && !chore.finished ? 'text-ember font-semibold' : 'text-ink'}`}
           >

@@ -72,7 +72,7 @@ export function CorrectSheet({
         {asked.map((figure) => {
           const value = figure.name in changes ? changes[figure.name] : told[figure.name]
           const set = (next: Told | undefined) => setChanges({ ...changes, [figure.name]: next })
-          const label = figureName[`${event.kind}.${figure.name}`] ?? figureName[figure.name] ?? figure.name
+          const label = figureName(event.kind, figure.name)
           const kind = typed[figure.quantity]!
           if (kind === 'words')
             return <TextField key={figure.name} label={label} value={(value as string) ?? ''} onValue={set} />

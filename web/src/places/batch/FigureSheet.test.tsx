@@ -4,9 +4,14 @@ import { setServerTime } from '../../api/clock'
 import type { Page } from '../../api/queries'
 import { levelAt, litresAt } from '../../graphics/vessel'
 import { answer, network, person, visit, type Sent } from '../../testing/kitchen'
+import type { ProposedName } from './acts'
 import { FigureSheet } from './FigureSheet'
 
-function open(kind: string, change: (page: Page) => Page = (p) => p, { units = 'metric', more = {} } = {}) {
+function open(
+  kind: ProposedName,
+  change: (page: Page) => Page = (p) => p,
+  { units = 'metric', more = {} } = {},
+) {
   const page = change(answer<Page>(kind === 'weighed-in' ? 'batch-prepare-fish' : 'batch-simmer'))
   setServerTime(answer<{ now: string }>('range').now)
   const sent = network({ [`POST /api/batches/${page.card.id}/acts`]: page, '/api/devices': [], ...more })

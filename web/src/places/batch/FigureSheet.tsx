@@ -10,7 +10,7 @@ import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
 import { eventName } from '../../words/en'
 import { amount, type Dimension } from '../../words/units'
-import { likely, logAll, question, type Due } from './acts'
+import { likely, logAll, question, type Due, type ProposedName } from './acts'
 import { Advice } from './Advice'
 import { BrixField } from './BrixField'
 import { LevelField } from './LevelField'
@@ -42,7 +42,7 @@ const dimensions: Record<string, Dimension> = {
 
 interface Props {
   page: Page
-  kind: string
+  kind: ProposedName
   due?: Due
   onClose: () => void
 }
@@ -82,7 +82,7 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
   const dimension = dimensions[asked.field]!
   const measure = { label: asked.label, value, onValue: setValue, units: units.units, problem: fieldProblem }
   return (
-    <Sheet title={titles[kind] ?? eventName[kind] ?? kind} open onClose={onClose}>
+    <Sheet title={titles[kind] ?? eventName[kind]} open onClose={onClose}>
       <form onSubmit={(event) => void submit(event)} className="grid gap-5">
         <Advice kind={kind} page={page} due={due} />
         {kind === 'level-read' ? (

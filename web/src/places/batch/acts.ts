@@ -7,20 +7,26 @@ import { askedName, beginName, dueName, endName } from '../../words/en'
 export type Due = Schemas['DueView']
 type Proposal = Schemas['ProposalView']
 type Figures = Schemas['Figures']
+export type ProposedName = Proposal['kind']
+/** A sheet is named by the event that it asks for, that of a card by the card. */
+type CardSheetName = `card:${NonNullable<Figures['card']>}`
+export type SheetName = ProposedName | CardSheetName
 
 /** Which act it is, however its time moves: a button keeps its act, so that no finger on its way down finds another one under it. */
 export const dueKey = (due: Due) => `${due.kind}:${due.step}:${due.parts.map((part) => part.id).join('+')}`
 
 /** Which sheet an event is asked for with: its kind, and of the kitchen's cards the one that is held. */
-const sheetOf = ({ kind, figures }: Proposal) =>
+const sheetOf = ({ kind, figures }: Proposal): SheetName =>
   kind === 'card-read' && figures.card ? `card:${figures.card}` : kind
 
-export const kindOf = (due: Due) => (due.becomes[0] ? sheetOf(due.becomes[0]) : 'noted')
+export const isCard = (sheet: SheetName): sheet is CardSheetName => sheet.startsWith('card:')
+
+export const kindOf = (due: Due): SheetName => (due.becomes[0] ? sheetOf(due.becomes[0]) : 'noted')
 
 export function dueWords(due: Pick<Due, 'kind' | 'phase'> & { parts: { name: string }[] }): string {
-  if (due.kind === 'BEGIN') return beginName[due.phase ?? ''] ?? 'Begin'
-  if (due.kind === 'END') return endName[due.phase ?? ''] ?? 'Done'
-  const name = dueName[due.kind] ?? due.kind
+  if (due.kind === 'BEGIN') return (due.phase && beginName[due.phase]) ?? 'Begin'
+  if (due.kind === 'END') return (due.phase && endName[due.phase]) ?? 'Done'
+  const name = dueName[due.kind]
   if (due.kind !== 'ADD') return name
   const parts = due.parts.map((part) => part.name.toLowerCase())
   if (parts.length > 3) return 'Sachet in'
@@ -38,7 +44,7 @@ export async function logAll(batchId: string, acts: Act[]): Promise<Outcome> {
 
 /** What a sheet asks for, what stands there first, and what is logged beside it. */
 export interface Question {
-  kind: string
+  kind: ProposedName
   field: 'litres' | 'kg' | 'celsius' | 'belowRimCm' | 'value'
   start: number | undefined
   label: string
@@ -47,11 +53,10 @@ export interface Question {
 
 const measures = ['LITRES', 'KILOGRAMS', 'CELSIUS', 'CENTIMETRES', 'MARK']
 
-export function question(kind: string, page: Page, due?: Due): Question | undefined {
-  const label = askedName[kind]
-  const field = eventKinds[kind as keyof typeof eventKinds]?.figures.find((figure) =>
-    measures.includes(figure.quantity),
-  )?.name as Question['field'] | undefined
+export function question(kind: ProposedName, page: Page, due?: Due): Question | undefined {
+  const label = askedName(kind)
+  const field = eventKinds[kind].figures.find((figure) => measures.includes(figure.quantity))?.name as
+    Question['field'] | undefined
   if (!label || !field) return undefined
   const proposed = [...(due?.becomes ?? []), ...page.usual].find((proposal) => proposal.kind === kind)
   const beside = proposed?.figures ?? {}

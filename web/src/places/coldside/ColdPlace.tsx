@@ -75,7 +75,7 @@ export default function ColdPlace() {
                           ? `contains ${lot.allergens.map(allergenName).join(', ')}`
                           : 'no listed allergen'}
                       </span>
-                      <span>cooling {(outcomeName[lot.verdict] ?? lot.verdict).toLowerCase()}</span>
+                      <span>cooling {outcomeName[lot.verdict].toLowerCase()}</span>
                     </span>
                   </Link>
                 </li>

@@ -39,7 +39,7 @@ export default function LotPlace() {
             <Figure name="Use by" value={plainDay(it.useBy)} large />
             <Figure name="Left" value={units.litres(it.leftL)} large />
             <Figure name="Put away" value={`${units.litres(it.litres)}, ${day(it.madeAt)}`} />
-            <Figure name="Cooling" value={outcomeName[it.verdict] ?? it.verdict} />
+            <Figure name="Cooling" value={outcomeName[it.verdict]} />
             <Figure
               name="Contains"
               value={it.allergens.length ? it.allergens.map(allergenName).join(', ') : 'no listed allergen'}

@@ -64,7 +64,7 @@ export function CharacterPanel({
         </div>
         <ul className="m-0 grid list-none gap-2 p-0">
           {character.taints.map((taint) => (
-            <Amber key={taint.kind} words={taintWords[taint.kind] ?? [taint.kind, '']} />
+            <Amber key={taint.kind} words={[taintWords[taint.kind].what, taintWords[taint.kind].why]} />
           ))}
           {character.saltTooMuch && (
             <Amber
@@ -86,7 +86,7 @@ export function CharacterPanel({
             </li>
           )}
           {charge.unusual.map((remark) => {
-            const [what, why] = unusualWords[remark.matter] ?? [remark.matter, '']
+            const { what, why } = unusualWords[remark.matter]
             return (
               <Amber
                 key={remark.matter}

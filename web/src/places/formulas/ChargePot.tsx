@@ -102,7 +102,7 @@ export function ChargePot({
         />
         <Figure
           name="When cold"
-          value={bodyName[forecast.body] ?? ''}
+          value={bodyName[forecast.body]}
           note={forecast.gelatinGPerL >= 1 ? `${spread(forecast.spread.gelatinGPerL, 1)} g/L` : undefined}
         />
         <Figure

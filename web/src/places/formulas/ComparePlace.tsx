@@ -201,7 +201,7 @@ function Difference({ a, b }: { a: Charge; b: Charge }) {
     ),
     row('Steam', a.forecast.evaporatedL, b.forecast.evaporatedL, (v) => units.litres(v)),
     row('Gelatin', a.forecast.gelatinGPerL, b.forecast.gelatinGPerL, (v) => `${v.toFixed(1)} g/L`),
-    ['When cold', bodyName[a.forecast.body] ?? '', bodyName[b.forecast.body] ?? '', ''],
+    ['When cold', bodyName[a.forecast.body], bodyName[b.forecast.body], ''],
     row('Clarity', a.character.clarity, b.character.clarity, (v) => String(Math.round(v))),
     row('To the strainer', hot(a), hot(b), duration),
     ['Fits', a.fits ? 'yes' : 'no', b.fits ? 'yes' : 'no', ''],

@@ -60,14 +60,14 @@ export function DraftPot({ draft }: { draft: FormulaJson }) {
           <dl className="m-0 grid grid-cols-3 gap-3">
             <Figure name="Bed" value={it.bedKg ? units.kg(it.bedKg) : '–'} />
             <Figure name="Drawn" value={units.litres(it.waterL)} />
-            <Figure name="When cold" value={bodyName[it.forecast.body] ?? ''} />
+            <Figure name="When cold" value={bodyName[it.forecast.body]} />
             <Figure name="Clarity" value={String(Math.round(it.character.clarity))} />
             <Figure name="Steam" value={units.litres(it.forecast.evaporatedL)} />
             <Figure name="Salt" value={`${it.character.saltAfterGPerL.toFixed(1)} g/L`} />
           </dl>
           <ul className="m-0 mt-3 grid list-none gap-2 p-0">
             {it.unusual.map((remark) => {
-              const [what, why] = unusualWords[remark.matter] ?? [remark.matter, '']
+              const { what, why } = unusualWords[remark.matter]
               return (
                 <li
                   key={remark.matter}

@@ -2,7 +2,8 @@ import { Heading } from '../../kit/Note'
 import { SmallNumber } from '../../kit/SmallNumber'
 import { useUnits } from '../../kit/session'
 import { reasonAt, type FormProps } from './FormulaForm'
-import { newPhase, phases, type Phase, type PhaseField } from './phases'
+import { choiceName, phaseFigureName, phaseName } from '../../words/en'
+import { dimensionOf, fieldsOf, newPhase, phaseNames, type Phase, type PhaseField } from './phases'
 
 /** The order of work, each phase with its own figures; it can be moved, taken out, and added to. */
 export function ProcedureRows({ formula, onFormula, problem }: FormProps) {
@@ -24,7 +25,7 @@ export function ProcedureRows({ formula, onFormula, problem }: FormProps) {
                 <button
                   key={by}
                   type="button"
-                  aria-label={`${phases[phase.phase]?.name ?? phase.phase} ${by < 0 ? 'earlier' : 'later'}`}
+                  aria-label={`${phaseName[phase.phase]} ${by < 0 ? 'earlier' : 'later'}`}
                   disabled={i + by < 0 || i + by >= formula.procedure.length}
                   className="text-18 text-quiet grid h-11 w-8 place-items-center disabled:opacity-30"
                   onClick={() => move(i, by)}
@@ -33,16 +34,14 @@ export function ProcedureRows({ formula, onFormula, problem }: FormProps) {
                 </button>
               ))}
             </span>
-            <b className="text-15 w-[9.5rem] shrink-0 py-3 font-semibold">
-              {phases[phase.phase]?.name ?? phase.phase}
-            </b>
+            <b className="text-15 w-[9.5rem] shrink-0 py-3 font-semibold">{phaseName[phase.phase]}</b>
             <span className="flex min-w-0 flex-1 flex-wrap gap-x-5 gap-y-1">
-              {(phases[phase.phase]?.fields ?? []).map((field) => (
+              {fieldsOf(phase.phase).map((field) => (
                 <Field
-                  key={field.field}
+                  key={field.name}
                   field={field}
                   phase={phase}
-                  problem={reasonAt(problem, `procedure[${i}].${field.field}`)}
+                  problem={reasonAt(problem, `procedure[${i}].${field.name}`)}
                   onPhase={(next) => set(formula.procedure.map((p, at) => (at === i ? next : p)))}
                 />
               ))}
@@ -54,7 +53,7 @@ export function ProcedureRows({ formula, onFormula, problem }: FormProps) {
             </span>
             <button
               type="button"
-              aria-label={`Without ${phases[phase.phase]?.name ?? phase.phase}`}
+              aria-label={`Without ${phaseName[phase.phase]}`}
               className="text-24 text-quiet grid size-11 shrink-0 place-items-center"
               onClick={() => set(formula.procedure.filter((_, at) => at !== i))}
             >
@@ -66,13 +65,16 @@ export function ProcedureRows({ formula, onFormula, problem }: FormProps) {
       <select
         aria-label="Another phase"
         value=""
-        onChange={(event) => event.target.value && set([...formula.procedure, newPhase(event.target.value)])}
+        onChange={(event) => {
+          const chosen = phaseNames.find((name) => name === event.target.value)
+          if (chosen) set([...formula.procedure, newPhase(chosen)])
+        }}
         className="border-rule bg-raised text-15 mt-2 min-h-[44px] rounded-md border-2 px-2"
       >
         <option value="">Another phase …</option>
-        {Object.entries(phases).map(([word, { name }]) => (
-          <option key={word} value={word}>
-            {name}
+        {phaseNames.map((name) => (
+          <option key={name} value={name}>
+            {phaseName[name]}
           </option>
         ))}
       </select>
@@ -92,9 +94,10 @@ function Field({
   problem?: string
 }) {
   const units = useUnits()
-  const value = phase[field.field]
-  const set = (next: unknown) => onPhase({ ...phase, [field.field]: next })
-  if (field.flag) {
+  const value = phase[field.name]
+  const label = phaseFigureName(phase.phase, field.name)
+  const set = (next: unknown) => onPhase({ ...phase, [field.name]: next })
+  if (field.quantity === 'YES') {
     return (
       <label className="text-15 text-quiet flex min-h-[44px] items-center gap-2">
         <input
@@ -103,22 +106,22 @@ function Field({
           onChange={(event) => set(event.target.checked)}
           className="size-5 accent-(--river)"
         />
-        {field.label}
+        {label}
       </label>
     )
   }
-  if (field.words) {
+  if (field.choices.length > 0) {
     return (
       <label className="text-15 text-quiet flex items-center gap-2">
-        {field.label}
+        {label}
         <select
           value={typeof value === 'string' ? value : ''}
           onChange={(event) => set(event.target.value)}
           className="border-rule bg-raised text-ink min-h-[44px] rounded-md border-2 px-1"
         >
-          {field.words.map((word) => (
+          {field.choices.map((word) => (
             <option key={word} value={word}>
-              {word.replace(/-/g, ' ')}
+              {choiceName[word]}
             </option>
           ))}
         </select>
@@ -127,9 +130,9 @@ function Field({
   }
   return (
     <SmallNumber
-      label={field.label}
+      label={label}
       shown
-      dimension={field.dimension}
+      dimension={dimensionOf(field)}
       units={units.units}
       unit={field.unit}
       value={typeof value === 'number' ? value : undefined}

@@ -6,7 +6,8 @@ import { useUnits } from '../../kit/session'
 import { useSettled } from '../../kit/settled'
 import { bodyName, schoolName, schoolWord } from '../../words/en'
 import { duration } from '../../words/time'
-import { schoolFields, type SchoolField, type Wish } from './wish'
+import type { SchoolName } from '../../api/kinds'
+import { schoolFields, type Wish } from './wish'
 
 type Effect = Schemas['EffectView']
 
@@ -29,7 +30,7 @@ export function SchoolSwitches({
   const words = useEffectWords(wish, body)
   const all = effects.data ?? []
   const schools = schoolFields.filter((field) => all.some((e) => e.school === field))
-  const choose = (field: SchoolField, option: string) =>
+  const choose = (field: SchoolName, option: string) =>
     onWish({ ...wish, schools: { ...wish.schools, [field]: option } })
   const changed = Object.keys(wish.schools).length > 0
   return (
@@ -95,7 +96,7 @@ function useEffectWords(wish: Wish, body: string) {
     if (Math.abs(effect.litres) >= 0.1) parts.push(signed(units.litres(effect.litres), effect.litres))
     if (wish.goal !== 'BED' && Math.abs(effect.bedKg) >= 0.1)
       parts.push(`${signed(units.kg(Math.abs(effect.bedKg)), effect.bedKg)} bed`)
-    if (effect.body && effect.body !== body) parts.push(bodyName[effect.body] ?? '')
+    if (effect.body && effect.body !== body) parts.push(bodyName[effect.body])
     else if (Math.abs(effect.gelatinGPerL) >= 0.5)
       parts.push(`${signed(Math.abs(effect.gelatinGPerL).toFixed(1), effect.gelatinGPerL)} g/L`)
     if (Math.abs(effect.clarity) >= 1)

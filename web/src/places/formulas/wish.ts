@@ -1,4 +1,5 @@
 import type { ChargeRequest } from '../../api/queries'
+import { schools, type SchoolName } from '../../api/kinds'
 import type { Schemas } from '../../api/client'
 
 export type GoalKind = ChargeRequest['goal']
@@ -14,7 +15,7 @@ export interface Wish {
   startNow?: boolean
   /** When it is wanted, on the kitchen's clock; a call says that itself. */
   by?: string
-  schools: Partial<Record<SchoolField, string>>
+  schools: Partial<Record<SchoolName, string>>
   /** What decides the water, where it is not as the formula has it. */
   water?: { rule: string; value?: number }
   /** Shares by kind of bed; empty as the formula has it. */
@@ -25,29 +26,17 @@ export interface Wish {
   swaps: Record<string, string>
 }
 
-export const schoolFields = [
-  'blanch',
-  'tomato',
-  'vegetables',
-  'roast',
-  'density',
-  'cover',
-  'topUp',
-  'transfer',
-  'press',
-  'herbs',
-] as const
-export type SchoolField = (typeof schoolFields)[number]
+export const schoolFields = Object.keys(schools) as SchoolName[]
 
 const goals: GoalKind[] = ['LITRES', 'BED', 'VESSEL', 'WATER', 'LEVEL']
 
 export function readWish(params: URLSearchParams, litres = 10): Wish {
   const goal = (params.get('goal') ?? 'LITRES') as GoalKind
   const value = params.get('value')
-  const schools: Wish['schools'] = {}
+  const chosen: Wish['schools'] = {}
   for (const field of schoolFields) {
     const word = params.get(field)
-    if (word) schools[field] = word
+    if (word) chosen[field] = word
   }
   return {
     goal: goals.includes(goal) ? goal : 'LITRES',
@@ -58,7 +47,7 @@ export function readWish(params: URLSearchParams, litres = 10): Wish {
     startNow: params.get('start') === 'now',
     by: params.get('by') ?? undefined,
     water: readWater(params.get('water')),
-    schools,
+    schools: chosen,
     bed: readPairs(params.get('bed')),
     cut: readPairs(params.get('cut')),
     swaps: readSwaps(params.get('swap')),
@@ -87,24 +76,23 @@ export function writeWish(wish: Wish): URLSearchParams {
   return made
 }
 
+/** An option by its word in an address: some options are yes and no. */
+const optionOf = (school: SchoolName, word: string) =>
+  (schools[school].options as readonly (string | boolean)[]).find((option) => String(option) === word)
+
 /** What the server is asked for. */
 export function requestOf(wish: Wish, formula: string): ChargeRequest {
   const bed = Object.entries(wish.bed)
-  const { blanch, press, ...words } = wish.schools
-  const schools = {
-    ...words,
-    blanch: blanch === undefined ? undefined : blanch === 'true',
-    press: press === undefined ? undefined : press === 'true',
-    simmerMin: wish.simmerMin,
-    water: wish.water,
-  } as Schools
+  const chosen = Object.fromEntries(
+    Object.entries(wish.schools).map(([school, word]) => [school, optionOf(school as SchoolName, word)]),
+  )
   return {
     formula,
     goal: wish.goal,
     value: wish.value,
     vesselId: wish.vessel,
     burnerId: wish.burner,
-    schools,
+    schools: { ...chosen, simmerMin: wish.simmerMin, water: wish.water },
     bed: bed.length ? bed.map(([kind, share]) => ({ kind, share })) : undefined,
     cutMm: Object.keys(wish.cut).length ? wish.cut : undefined,
     swaps: Object.keys(wish.swaps).length ? wish.swaps : undefined,

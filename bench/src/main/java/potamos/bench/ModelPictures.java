@@ -1,5 +1,6 @@
 package potamos.bench;
 
+import potamos.core.formula.PotPhase;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Font;
@@ -27,7 +28,6 @@ import potamos.core.cooling.Medium;
 import potamos.core.flow.Forecast;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
-import potamos.core.formula.Phase;
 import potamos.core.heat.Browning;
 import potamos.core.heat.Cover;
 import potamos.core.heat.Evaporation;
@@ -142,14 +142,14 @@ public final class ModelPictures {
                 course(
                         "left to go down",
                         chicken.withProcedure(chicken.procedure().stream()
-                                .map(p -> p instanceof Phase.Simmer s
-                                        ? new Phase.Simmer(
+                                .map(p -> p instanceof PotPhase.Simmer s
+                                        ? new PotPhase.Simmer(
                                                 s.band(),
                                                 s.usual(),
                                                 s.least(),
                                                 s.most(),
                                                 s.cover(),
-                                                Phase.TopUp.none(),
+                                                PotPhase.TopUp.none(),
                                                 s.skim())
                                         : p)
                                 .toList())));

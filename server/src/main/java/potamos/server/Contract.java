@@ -3,36 +3,45 @@ package potamos.server;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.core.converter.ModelConverters;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.Components;
 import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.Operation;
+import io.swagger.v3.oas.models.PathItem;
 import io.swagger.v3.oas.models.info.Info;
-import io.swagger.v3.oas.models.media.BooleanSchema;
-import io.swagger.v3.oas.models.media.IntegerSchema;
-import io.swagger.v3.oas.models.media.NumberSchema;
-import io.swagger.v3.oas.models.media.ObjectSchema;
+import io.swagger.v3.oas.models.media.Content;
 import io.swagger.v3.oas.models.media.Schema;
-import io.swagger.v3.oas.models.media.StringSchema;
+import io.swagger.v3.oas.models.responses.ApiResponse;
+import io.swagger.v3.oas.models.security.SecurityRequirement;
 import io.swagger.v3.oas.models.security.SecurityScheme;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
+import java.util.Set;
+import java.util.TreeMap;
 import org.springdoc.core.customizers.GlobalOpenApiCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.MediaType;
 import org.springframework.security.web.csrf.CsrfToken;
-import potamos.core.batch.EventKind;
-import potamos.core.batch.Figure;
-import potamos.core.batch.JudgingCard;
 import potamos.server.accounts.Person;
+import potamos.server.problems.Problems;
 
 /** The published contract of the HTTP interface, from which the pages' client is made. */
 @Configuration
 class Contract {
+
+    private static final String SESSION = "session";
+    private static final String TOKEN = "token";
+
+    /** What anybody may ask without having signed in. */
+    private static final Set<String> OPEN =
+            Set.of("GET /api/session", "POST /api/session", "DELETE /api/session", "POST /api/kitchen");
 
     static {
         SpringDocUtils.getConfig().addRequestWrapperToIgnore(Person.class, CsrfToken.class);
@@ -60,63 +69,61 @@ class Contract {
         };
     }
 
-    /** What figures acts and entries have is told by their kinds, in the core. */
+    /** What every operation answers beside what it is for: who may ask, and how it refuses. */
     @Bean
-    GlobalOpenApiCustomizer figuresOfEvents() {
+    GlobalOpenApiCustomizer whoMayAskAndWhatIsRefused() {
         return contract -> {
-            Map<String, Schema> schemas = contract.getComponents().getSchemas();
-            Schema<?> figures = new ObjectSchema().additionalProperties(false);
-            Schema<?> act = schemas.get("Act");
-            act.additionalProperties(false);
-            for (Figure<?> figure : EventKind.everyFigure()) {
-                figures.addProperty(figure.name(), schema(figure));
-                act.addProperty(figure.name(), schema(figure));
-            }
-            schemas.put("Figures", figures);
-            contract.addExtension(
-                    "x-event-kinds",
-                    EventKind.all().stream().map(Contract::told).toList());
+            ModelConverters.getInstance(true)
+                    .readAll(Problems.Problem.class)
+                    .forEach(contract.getComponents()::addSchemas);
+            contract.getPaths()
+                    .forEach((path, item) -> item.readOperationsMap().forEach((method, operation) -> {
+                        String tag = operation.getTags().get(0).replace("-endpoint", "");
+                        operation.setTags(List.of(tag));
+                        operation.setOperationId(
+                                tag + "." + operation.getOperationId().replaceFirst("_\\d+$", ""));
+                        boolean open = OPEN.contains(method + " " + path);
+                        operation.setSecurity(
+                                open ? List.of() : List.of(new SecurityRequirement().addList(asks(method, path))));
+                        refuses(operation, path, method, open);
+                    }));
         };
     }
 
-    /** A kind of event for whoever makes forms of it. */
-    private static Map<String, Object> told(EventKind<?> kind) {
-        return Map.of(
-                "name",
-                kind.name(),
-                "trust",
-                kind.trust().name(),
-                "correctable",
-                kind.correctable(),
-                "figures",
-                kind.figures().stream()
-                        .map(figure -> Map.of(
-                                "name", figure.name(),
-                                "quantity", figure.quantity().name(),
-                                "least", figure.least(),
-                                "most", figure.most(),
-                                "unit", figure.unit()))
-                        .toList());
+    private static String asks(PathItem.HttpMethod method, String path) {
+        boolean program = path.startsWith("/api/calc/")
+                || method == PathItem.HttpMethod.POST && path.equals("/api/devices/{id}/readings");
+        return program ? TOKEN : SESSION;
     }
 
-    private static Schema<?> schema(Figure<?> figure) {
-        Class<?> wire = figure.quantity().wire();
-        if (figure.quantity() == Figure.Quantity.CARD) {
-            Schema<String> card = new StringSchema();
-            Stream.of(JudgingCard.values()).map(JudgingCard::name).forEach(card::addEnumItemObject);
-            return card;
+    private static void refuses(Operation operation, String path, PathItem.HttpMethod method, boolean open) {
+        Map<String, String> refusals = new TreeMap<>(Map.of("429", "Asked too often; Retry-After says when again."));
+        if (!open) {
+            refusals.put("401", "Nobody is signed in, or no token is given.");
+            refusals.put("403", "Whoever asks may not.");
         }
-        if (wire == Boolean.class) {
-            return new BooleanSchema();
+        if (path.contains("{")) {
+            refusals.put("404", "This kitchen has no such thing.");
         }
-        if (wire == String.class) {
-            return new StringSchema();
+        if (operation.getRequestBody() != null || operation.getParameters() != null) {
+            refusals.put("400", "It cannot be read, or a field is missing.");
+            refusals.put("422", "A figure makes no sense; the field, the reason and the range are told.");
         }
-        return wire == Integer.class ? new IntegerSchema() : new NumberSchema().format("double");
+        if (method != PathItem.HttpMethod.GET) {
+            refusals.put("409", "Something else has happened meanwhile.");
+        }
+        Content problem = new Content()
+                .addMediaType(
+                        MediaType.APPLICATION_PROBLEM_JSON_VALUE,
+                        new io.swagger.v3.oas.models.media.MediaType()
+                                .schema(new Schema<>().$ref("#/components/schemas/Problem")));
+        refusals.forEach((status, says) -> operation
+                .getResponses()
+                .addApiResponse(status, new ApiResponse().description(says).content(problem)));
     }
 
     @Bean
-    OpenAPI openApi() {
+    OpenAPI openApi(@Value("${server.servlet.session.cookie.name}") String cookie) {
         return new OpenAPI()
                 .info(
                         new Info()
@@ -127,7 +134,15 @@ class Contract {
                                                 + " Times are instants in UTC. Problems are application/problem+json with a map of fields."))
                 .components(new Components()
                         .addSecuritySchemes(
-                                "token",
+                                SESSION,
+                                new SecurityScheme()
+                                        .type(SecurityScheme.Type.APIKEY)
+                                        .in(SecurityScheme.In.COOKIE)
+                                        .name(cookie)
+                                        .description("A person who is signed in, by POST /api/session."
+                                                + " What changes something also carries the header X-XSRF-TOKEN."))
+                        .addSecuritySchemes(
+                                TOKEN,
                                 new SecurityScheme()
                                         .type(SecurityScheme.Type.HTTP)
                                         .scheme("bearer")

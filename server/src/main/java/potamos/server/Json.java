@@ -8,8 +8,8 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Component;
 import potamos.core.batch.BatchEvent;
-import potamos.core.batch.Figures;
 import potamos.core.cooling.Medium;
+import potamos.core.figure.Figures;
 import potamos.core.formula.Part;
 import potamos.core.formula.Phase;
 import potamos.core.formula.WaterRule;
@@ -66,11 +66,6 @@ public class Json {
     static Stream<Class<?>> members(Class<?> family) {
         return Stream.of(family.getPermittedSubclasses())
                 .flatMap(member -> member.isInterface() ? members(member) : Stream.of(member));
-    }
-
-    /** A phase as it is stored and published: {@code roast}, {@code bring-up}. */
-    public static String kindOf(Phase phase) {
-        return StoredNames.of(phase.getClass());
     }
 
     /** A shape as it is stored and published: {@code kettle}. */

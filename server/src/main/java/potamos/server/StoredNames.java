@@ -1,11 +1,12 @@
 package potamos.server;
 
 import java.util.Map;
+import java.util.stream.Stream;
 import potamos.core.batch.Amendment;
 import potamos.core.batch.EventKind;
 import potamos.core.cooling.Medium;
 import potamos.core.formula.Part;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PhaseKind;
 import potamos.core.formula.WaterRule;
 import potamos.core.vessel.Shape;
 
@@ -18,28 +19,6 @@ final class StoredNames {
     private static final Map<Class<?>, String> NAMES = Map.ofEntries(
             Map.entry(Amendment.Corrected.class, Amendment.Corrected.NAME),
             Map.entry(Amendment.Withdrawn.class, Amendment.Withdrawn.NAME),
-            Map.entry(Phase.Rinse.class, "rinse"),
-            Map.entry(Phase.Soak.class, "soak"),
-            Map.entry(Phase.Wipe.class, "wipe"),
-            Map.entry(Phase.Thaw.class, "thaw"),
-            Map.entry(Phase.Blanch.class, "blanch"),
-            Map.entry(Phase.Roast.class, "roast"),
-            Map.entry(Phase.Sweat.class, "sweat"),
-            Map.entry(Phase.Brown.class, "brown"),
-            Map.entry(Phase.CookTomato.class, "cook-tomato"),
-            Map.entry(Phase.Flame.class, "flame"),
-            Map.entry(Phase.Deglaze.class, "deglaze"),
-            Map.entry(Phase.WineDown.class, "wine-down"),
-            Map.entry(Phase.Steep.class, "steep"),
-            Map.entry(Phase.Fill.class, "fill"),
-            Map.entry(Phase.BringUp.class, "bring-up"),
-            Map.entry(Phase.Simmer.class, "simmer"),
-            Map.entry(Phase.Rest.class, "rest"),
-            Map.entry(Phase.Strain.class, "strain"),
-            Map.entry(Phase.Degrease.class, "degrease"),
-            Map.entry(Phase.Reduce.class, "reduce"),
-            Map.entry(Phase.Cool.class, "cool"),
-            Map.entry(Phase.Portion.class, "portion"),
             Map.entry(Shape.Cylinder.class, "cylinder"),
             Map.entry(Shape.Pan.class, "pan"),
             Map.entry(Shape.Kettle.class, "kettle"),
@@ -66,9 +45,11 @@ final class StoredNames {
         if (name != null) {
             return name;
         }
-        return EventKind.all().stream()
-                .filter(kind -> kind.type() == member)
-                .map(EventKind::storedAs)
+        Stream<String> events =
+                EventKind.all().stream().filter(kind -> kind.type() == member).map(EventKind::storedAs);
+        Stream<String> phases =
+                PhaseKind.all().stream().filter(kind -> kind.type() == member).map(PhaseKind::name);
+        return Stream.concat(events, phases)
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException(member + " has no name to be stored under"));
     }

@@ -5,8 +5,8 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import potamos.core.flow.Ledger;
+import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Liquid;
-import potamos.core.formula.Phase;
 import potamos.core.quantity.Band;
 import potamos.core.vessel.Vessel;
 import tools.jackson.databind.JsonNode;
@@ -42,7 +42,7 @@ final class Upcasting {
                         old -> old.path("kind").asString("").equals("fill"),
                         "liquid",
                         old -> mapper.valueToTree(Liquid.WATER)),
-                new Step(has("passes", "pressed"), "transfer", old -> mapper.valueToTree(Phase.Transfer.LADLE)),
+                new Step(has("passes", "pressed"), "transfer", old -> mapper.valueToTree(FinishPhase.Transfer.LADLE)),
                 new Step(has("pieceG", "kgPerL"), "traits", old -> mapper.createArrayNode()),
                 new Step(has("pieceG", "kgPerL"), "allergens", old -> mapper.createArrayNode()),
                 // Plans from before a batch was split over several kinds of container have the one.

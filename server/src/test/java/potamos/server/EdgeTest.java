@@ -194,6 +194,7 @@ class EdgeTest {
 
     @Test
     void pagesAndHealthAreThereWhileTheDatabaseIsAway() {
+        Visitor.needsPages();
         List<Visitor> screens =
                 IntStream.range(0, 50).mapToObj(i -> Visitor.signedIn("ilse")).toList();
         TestKitchen.database().down();

@@ -3,12 +3,14 @@ package potamos.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.google.zxing.BinaryBitmap;
+import com.google.zxing.DecodeHintType;
 import com.google.zxing.NotFoundException;
 import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
@@ -41,7 +43,7 @@ class LabelTest {
         RGBLuminanceSource source = new RGBLuminanceSource(image.getWidth(), image.getHeight(), pixels);
         try {
             return new QRCodeReader()
-                    .decode(new BinaryBitmap(new HybridBinarizer(source)))
+                    .decode(new BinaryBitmap(new HybridBinarizer(source)), Map.of(DecodeHintType.TRY_HARDER, true))
                     .getText();
         } catch (com.google.zxing.ChecksumException | com.google.zxing.FormatException unreadable) {
             throw new AssertionError("the code cannot be read", unreadable);

@@ -66,7 +66,7 @@ class RecordTest {
                 .contains("White chicken stock", "Steps, planned and as done", "Where every litre went")
                 .contains("Litres out", "11.0 L", "Clarity")
                 .contains("84 °C", "74 °C", "thermometer misread")
-                .contains("Simmer reached", "Judged enough");
+                .contains("Simmer reached", "Judged: enough");
     }
 
     @Test

@@ -135,6 +135,7 @@ class SignInTest {
 
     @Test
     void pagesMayLoadOnlyFromHereAndNobodyMayFrameThem() {
+        Visitor.needsPages();
         Visitor.Answer page = Visitor.stranger().get("/range");
         assertThat(page.status()).isEqualTo(200);
         assertThat(page.raw().headers().firstValue("Content-Security-Policy").orElse(""))

@@ -16,9 +16,9 @@ import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.EventKind;
 import potamos.core.batch.Fact;
-import potamos.core.batch.Figure;
 import potamos.core.batch.Plan;
 import potamos.core.batch.Stage;
+import potamos.core.figure.Figure;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

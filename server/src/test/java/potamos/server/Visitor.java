@@ -16,6 +16,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Assumptions;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -47,6 +48,11 @@ final class Visitor {
 
     private Visitor(String server) {
         this.server = server;
+    }
+
+    /** For a test of the pages themselves: it is left out where the server is tested without them. */
+    static void needsPages() {
+        Assumptions.assumeTrue(Visitor.class.getResource("/static/index.html") != null, "tested without pages");
     }
 
     static Visitor stranger() {

@@ -1,5 +1,7 @@
 package potamos.core.batch;
 
+import potamos.core.figure.Figure;
+import potamos.core.figure.Figures;
 import potamos.core.quantity.Refusal;
 
 /** An entry about an entry: told right, or taken back. Both stay in the record. */

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import potamos.core.figure.Figures;
 import potamos.core.quantity.Refusal;
 
 /** The life of a batch: its state is the replay of what happened over what was planned. */

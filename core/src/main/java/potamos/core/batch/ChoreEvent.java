@@ -1,7 +1,8 @@
 package potamos.core.batch;
 
 import java.util.List;
-import potamos.core.formula.Phase;
+import potamos.core.figure.Figure;
+import potamos.core.formula.PrepPhase;
 import potamos.core.quantity.Mass;
 
 /** What is done before the water: on the scale, in the oven, in the soak, in the pan. */
@@ -84,7 +85,7 @@ public sealed interface ChoreEvent extends Fact {
                     is.require(!is.strained(), "the pot is already strained");
                     is.once(chore.finished(), "it is already done");
                     is.require(
-                            !(is.phase(e.step) instanceof Phase.Flame)
+                            !(is.phase(e.step) instanceof PrepPhase.Flame)
                                     || is.state().last(BurnerOff.KIND).isPresent(),
                             "put the burner out and log that first: nothing is flamed over a lit burner");
                 })
@@ -107,7 +108,7 @@ public sealed interface ChoreEvent extends Fact {
         public static final EventKind<Turned> KIND = EventKind.named("turned", Turned.class)
                 .with(TRAY, Turned::tray)
                 .made((stamp, f) -> new Turned(stamp, f.or(TRAY, 0)))
-                .when((is, e) -> is.require(is.underWay(Phase.Roast.class), "there is nothing in the oven"))
+                .when((is, e) -> is.require(is.underWay(PrepPhase.Roast.class), "there is nothing in the oven"))
                 .then(Replay::remembered);
 
         public Turned {
@@ -124,7 +125,7 @@ public sealed interface ChoreEvent extends Fact {
     record WaterChanged(Stamp stamp) implements ChoreEvent {
         public static final EventKind<WaterChanged> KIND = EventKind.named("water-changed", WaterChanged.class)
                 .made(WaterChanged::new)
-                .when((is, e) -> is.require(is.underWay(Phase.Soak.class), "nothing is soaking"))
+                .when((is, e) -> is.require(is.underWay(PrepPhase.Soak.class), "nothing is soaking"))
                 .then(Replay::remembered);
 
         @Override
@@ -138,7 +139,7 @@ public sealed interface ChoreEvent extends Fact {
         public static final EventKind<BurnerOff> KIND = EventKind.named("burner-off", BurnerOff.class)
                 .made(BurnerOff::new)
                 .when((is, e) -> {
-                    is.require(is.formula().phase(Phase.Flame.class).isPresent(), "this procedure flames nothing");
+                    is.require(is.formula().phase(PrepPhase.Flame.class).isPresent(), "this procedure flames nothing");
                     is.once(is.state().last(BurnerOff.KIND), "the burner is already off");
                 })
                 .then(Replay::remembered);

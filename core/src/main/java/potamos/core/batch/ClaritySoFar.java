@@ -1,7 +1,7 @@
 package potamos.core.batch;
 
 import potamos.core.charge.Clouding;
-import potamos.core.formula.Phase;
+import potamos.core.formula.FinishPhase;
 import potamos.core.liquor.Clarity;
 
 /**
@@ -20,7 +20,7 @@ public record ClaritySoFar(Clarity planned, Clarity soFar) {
         }
         double litres = state.strained().orElse(state.pot().liquor()).litres();
         Clouding clouding = Clouding.of(plan.charge(), litres);
-        Phase.Strain strain = plan.charge().run().strain();
+        FinishPhase.Strain strain = plan.charge().run().strain();
         return new ClaritySoFar(
                 planned,
                 clouding.clarity(new Clouding.Handled(

@@ -1,6 +1,7 @@
 package potamos.core.batch;
 
 import java.util.List;
+import potamos.core.figure.Figure;
 import potamos.core.quantity.Temperature;
 
 /** How the stock cools. */
@@ -27,7 +28,7 @@ public sealed interface ColdEvent extends Fact {
 
     /** The stock's temperature while it cools. */
     record CoolingRead(Stamp stamp, Temperature temperature) implements ColdEvent {
-        static final Figure<Temperature> TEMPERATURE = Figure.celsius(-30, 105);
+        static final Figure<Temperature> TEMPERATURE = Figure.celsius("celsius", -30, 105);
 
         public static final EventKind<CoolingRead> KIND = EventKind.named("cooling-read", CoolingRead.class)
                 .with(TEMPERATURE, CoolingRead::temperature)
@@ -48,7 +49,7 @@ public sealed interface ColdEvent extends Fact {
 
     /** Reheated after a failed stage; cooling starts again. */
     record Reheated(Stamp stamp, Temperature temperature) implements ColdEvent {
-        static final Figure<Temperature> TEMPERATURE = Figure.celsius(50, 105);
+        static final Figure<Temperature> TEMPERATURE = Figure.celsius("celsius", 50, 105);
 
         public static final EventKind<Reheated> KIND = EventKind.named("reheated", Reheated.class)
                 .trusts(EventKind.Trust.JUDGEMENT)

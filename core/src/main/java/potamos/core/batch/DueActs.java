@@ -8,7 +8,7 @@ import java.util.List;
 import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.cooling.CoolingVerdict;
-import potamos.core.formula.Phase;
+import potamos.core.formula.FinishPhase;
 
 /** What a batch needs next, in the order in which it is lost by waiting. */
 public final class DueActs {
@@ -123,8 +123,8 @@ public final class DueActs {
 
     /** Fat that is to be lifted hot before straining, or as a lid from the cold stock. */
     private boolean degrease(boolean cold) {
-        boolean planned =
-                plan.charge().formula().phases(Phase.Degrease.class).stream().anyMatch(phase -> phase.cold() == cold);
+        boolean planned = plan.charge().formula().phases(FinishPhase.Degrease.class).stream()
+                .anyMatch(phase -> phase.cold() == cold);
         boolean ahead = planned && state.finish().degreased().isEmpty();
         if (ahead) {
             add(Kind.DEGREASE, cold ? state.since() : restEnds(), SOON, Cost.CLARITY, usual.degrease());

@@ -8,6 +8,8 @@ import java.util.Optional;
 import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.formula.Phase;
+import potamos.core.formula.PhaseKind.Chore;
+import potamos.core.formula.PrepPhase;
 
 /** What there is to do before the water, and when: one phase after another, with what a phase asks for while it runs. */
 final class DueChores {
@@ -57,7 +59,7 @@ final class DueChores {
             return;
         }
         Duration takes = Chores.takes(plan.charge(), phase);
-        if (phase instanceof Phase.Flame) {
+        if (phase instanceof PrepPhase.Flame) {
             if (state.last(ChoreEvent.BurnerOff.KIND).isEmpty()) {
                 act(Kind.BURNER_OFF, chore, next, Duration.ZERO, Cost.SAFETY, Proposal.of(ChoreEvent.BurnerOff.KIND));
             }
@@ -75,9 +77,9 @@ final class DueChores {
 
     private void underWay(BatchState.Chore chore, Phase phase, Instant began, Duration takes) {
         Instant planned = began.plus(takes);
-        if (phase instanceof Phase.Roast roast) {
+        if (phase instanceof PrepPhase.Roast roast) {
             roasting(chore, roast, began, planned);
-        } else if (phase instanceof Phase.Soak soak) {
+        } else if (phase instanceof PrepPhase.Soak soak) {
             Instant fresh =
                     later(began, state.last(ChoreEvent.WaterChanged.KIND)).plus(soak.changeWaterEvery());
             if (!soak.changeWaterEvery().isZero() && fresh.isBefore(planned.minus(NEARLY_DONE))) {
@@ -90,14 +92,14 @@ final class DueChores {
                         Proposal.of(ChoreEvent.WaterChanged.KIND));
             }
             end(chore, planned, Duration.ofMinutes(30), 0, Cost.TIME);
-        } else if (phase instanceof Phase.CookTomato || phase instanceof Phase.Brown) {
+        } else if (phase.kind().chore() == Chore.FOR_A_WHILE_AND_BURNS) {
             end(chore, planned, BURNS_SOON, 0, Cost.FLAVOUR);
         } else {
             end(chore, planned, SOON, 0, Cost.TIME);
         }
     }
 
-    private void roasting(BatchState.Chore chore, Phase.Roast roast, Instant began, Instant planned) {
+    private void roasting(BatchState.Chore chore, PrepPhase.Roast roast, Instant began, Instant planned) {
         Optional<BatchState.CardReading> shade = state.card(JudgingCard.SHADE).filter(c -> !c.at().isBefore(began));
         boolean there = shade.filter(read -> read.value() >= roast.shade()).isPresent();
         Instant done = shade.map(read ->
@@ -119,7 +121,7 @@ final class DueChores {
 
     /** Litres that a splash or the wine is cooked down to. */
     private double toReduceTo(Phase phase) {
-        if (phase instanceof Phase.Deglaze deglaze) {
+        if (phase instanceof PrepPhase.Deglaze deglaze) {
             return deglaze.litresPerKgBed() * plan.charge().run().raw().kg() * deglaze.toFraction();
         }
         return 0;

@@ -12,7 +12,7 @@ import potamos.core.batch.DueAct.Kind;
 import potamos.core.flow.Solids;
 import potamos.core.flow.TopUpPolicy;
 import potamos.core.formula.Family;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PotPhase;
 import potamos.core.liquor.Body;
 
 /** What a pot over the fire needs: on its way to the simmer, and while it simmers. */
@@ -62,7 +62,7 @@ final class DuePot {
 
     private void bringUp() {
         double simmerC = plan.charge().run().simmerAt().celsius();
-        Optional<Phase.Steep> steep = Replay.warmSteep(plan);
+        Optional<PotPhase.Steep> steep = Replay.warmSteep(plan);
         boolean skimmed = !plan.charge().run().simmer().skim().early().isZero();
         if (state.simmer().foam().isEmpty() && skimmed) {
             List<Proposal> foam = List.of(Proposal.of(PotEvent.FirstFoam.KIND), usual.skim());
@@ -75,7 +75,7 @@ final class DuePot {
     }
 
     /** Held below the simmer; kelp comes out at its end, or it turns bitter. */
-    private void warmSteep(Phase.Steep steep) {
+    private void warmSteep(PotPhase.Steep steep) {
         Instant reached =
                 state.simmer().held().orElseGet(() -> expectedAt(steep.at().celsius()));
         if (state.simmer().held().isEmpty()) {
@@ -101,7 +101,7 @@ final class DuePot {
         double isNow = state.pot().temperature().celsius();
         double holds = 0;
         double ahead = 0;
-        for (Phase.Steep steep : plan.charge().run().steeps()) {
+        for (PotPhase.Steep steep : plan.charge().run().steeps()) {
             double minutes = steep.takes().toSeconds() / 60.0;
             holds += minutes;
             double done = state.simmer()
@@ -117,7 +117,7 @@ final class DuePot {
     }
 
     private void simmer() {
-        Phase.Simmer simmer = plan.charge().run().simmer();
+        PotPhase.Simmer simmer = plan.charge().run().simmer();
         Instant reached = state.simmer().reached().orElseThrow();
         Instant end = state.simmer().plannedEnd().orElseThrow();
         skim(simmer.skim(), reached, end);
@@ -172,7 +172,7 @@ final class DuePot {
         return out;
     }
 
-    private void skim(Phase.Skim cadence, Instant reached, Instant end) {
+    private void skim(PotPhase.Skim cadence, Instant reached, Instant end) {
         Instant last = state.simmer().lastSkim().orElse(reached);
         boolean early = last.isBefore(reached.plus(cadence.earlyFor()));
         Instant next = last.plus(early ? cadence.early() : cadence.late());

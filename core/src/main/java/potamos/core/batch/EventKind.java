@@ -1,6 +1,5 @@
 package potamos.core.batch;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +9,9 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import potamos.core.batch.BatchEvent.Stamp;
+import potamos.core.figure.Figure;
+import potamos.core.figure.Figures;
+import potamos.core.figure.Telling;
 import potamos.core.quantity.Refusal;
 
 /**
@@ -27,14 +29,6 @@ public final class EventKind<E extends Fact> {
         JUDGEMENT,
         /** Moves stock on or off the shelf. */
         HANDING_OUT
-    }
-
-    private record Told<E, T>(Figure<T> figure, Function<E, T> of) {
-        Figures in(Figures figures, E event) {
-            T value = of.apply(event);
-            boolean silent = value == null || value instanceof String text && text.isEmpty();
-            return silent ? figures : figures.with(figure, value);
-        }
     }
 
     private final Draft<E> draft;
@@ -112,7 +106,7 @@ public final class EventKind<E extends Fact> {
     }
 
     public List<Figure<?>> figures() {
-        return draft.told.stream().<Figure<?>>map(Told::figure).toList();
+        return draft.told.figures();
     }
 
     /**
@@ -121,22 +115,12 @@ public final class EventKind<E extends Fact> {
      * @throws Refusal with the figure that is missing, unknown here or outside its range
      */
     public E make(Stamp stamp, Figures figures) {
-        for (String name : figures.byName().keySet()) {
-            if (figures().stream().noneMatch(figure -> figure.name().equals(name))) {
-                throw Refusal.of(name, "an entry of this kind has no such figure");
-            }
-        }
-        return made.apply(stamp, figures);
+        return made.apply(stamp, draft.told.known(figures, "an entry of this kind has no such figure"));
     }
 
     /** What an event of this kind says. */
     public Figures figuresOf(Fact event) {
-        E mine = draft.type.cast(event);
-        Figures all = Figures.NONE;
-        for (Told<E, ?> told : draft.told) {
-            all = told.in(all, mine);
-        }
-        return all;
+        return draft.told.of(draft.type.cast(event));
     }
 
     /** The same event with some figures told right; what is not named stays, and so does its stamp but for when it was told. */
@@ -162,7 +146,7 @@ public final class EventKind<E extends Fact> {
     static final class Draft<E extends Fact> {
         private final String name;
         private final Class<E> type;
-        private final List<Told<E, ?>> told = new ArrayList<>();
+        private final Telling<E> told = new Telling<>();
         private String storedAs;
         private Trust trust = Trust.WORK;
         private boolean correctable = true;
@@ -190,7 +174,7 @@ public final class EventKind<E extends Fact> {
         }
 
         <T> Draft<E> with(Figure<T> figure, Function<E, T> of) {
-            told.add(new Told<>(figure, of));
+            told.add(figure, of);
             return this;
         }
 

@@ -1,7 +1,8 @@
 package potamos.core.batch;
 
 import java.util.List;
-import potamos.core.formula.Phase;
+import potamos.core.figure.Figure;
+import potamos.core.formula.FinishPhase;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 
@@ -94,7 +95,7 @@ public sealed interface FinishEvent extends Fact {
                     boolean inThePot = is.plan().charge().run().reduction().beforeStraining();
                     is.judgedEnough();
                     is.require(
-                            is.formula().phase(Phase.Reduce.class).isPresent(),
+                            is.formula().phase(FinishPhase.Reduce.class).isPresent(),
                             "this procedure has no reduction; note it, or correct the litres");
                     is.require(inThePot || is.strained(), "strain it first");
                     is.require(

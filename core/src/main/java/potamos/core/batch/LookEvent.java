@@ -1,7 +1,8 @@
 package potamos.core.batch;
 
 import java.util.List;
-import potamos.core.formula.Phase;
+import potamos.core.figure.Figure;
+import potamos.core.formula.PrepPhase;
 import potamos.core.liquor.Brix;
 import potamos.core.quantity.Refusal;
 
@@ -12,8 +13,8 @@ public sealed interface LookEvent extends Fact {
 
     /** Held against one of the kitchen's cards. */
     record CardRead(Stamp stamp, JudgingCard card, double value) implements LookEvent {
-        static final Figure<JudgingCard> CARD = Figure.card();
-        static final Figure<Double> PLACE = Figure.value(1, 8, "on the card");
+        static final Figure<JudgingCard> CARD = Figure.choice("card", JudgingCard.class, JudgingCard::name);
+        static final Figure<Double> PLACE = Figure.mark("value", 1, 8, "on the card");
 
         public static final EventKind<CardRead> KIND = EventKind.named("card-read", CardRead.class)
                 .with(CARD, CardRead::card)
@@ -23,7 +24,7 @@ public sealed interface LookEvent extends Fact {
                     boolean shade = e.card == JudgingCard.SHADE;
                     is.require(shade || is.full(), "there is no stock yet to hold against a card");
                     is.require(
-                            !shade || is.begun(Phase.Roast.class),
+                            !shade || is.begun(PrepPhase.Roast.class),
                             "there is nothing in the oven yet to hold against the shade card");
                 })
                 .then(Replay::cardRead);
@@ -40,7 +41,7 @@ public sealed interface LookEvent extends Fact {
 
     /** The liquor on a refractometer. */
     record BrixRead(Stamp stamp, double degrees) implements LookEvent {
-        static final Figure<Double> DEGREES = Figure.value(0, Brix.MOST, "°Bx");
+        static final Figure<Double> DEGREES = Figure.mark("value", 0, Brix.MOST, "°Bx");
 
         public static final EventKind<BrixRead> KIND = EventKind.named("brix-read", BrixRead.class)
                 .with(DEGREES, BrixRead::degrees)

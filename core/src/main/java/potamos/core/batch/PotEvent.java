@@ -3,6 +3,7 @@ package potamos.core.batch;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import potamos.core.figure.Figure;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
@@ -30,7 +31,7 @@ public sealed interface PotEvent extends Fact {
     /** Water drawn. */
     record Filled(Stamp stamp, Volume water, Temperature temperature) implements PotEvent {
         static final Figure<Volume> WATER = Figure.litres(0.1, Figure.MOST_LITRES);
-        static final Figure<Temperature> TEMPERATURE = Figure.celsius(0, 100);
+        static final Figure<Temperature> TEMPERATURE = Figure.celsius("celsius", 0, 100);
 
         public static final EventKind<Filled> KIND = EventKind.named("filled", Filled.class)
                 .with(WATER, Filled::water)
@@ -170,7 +171,7 @@ public sealed interface PotEvent extends Fact {
 
     /** The level as read on the ruler. */
     record LevelRead(Stamp stamp, Length belowRim) implements PotEvent {
-        static final Figure<Length> BELOW_RIM = Figure.belowRimCm(200);
+        static final Figure<Length> BELOW_RIM = Figure.cm("belowRimCm", 200);
 
         public static final EventKind<LevelRead> KIND = EventKind.named("level-read", LevelRead.class)
                 .with(BELOW_RIM, LevelRead::belowRim)
@@ -195,7 +196,7 @@ public sealed interface PotEvent extends Fact {
 
     /** The liquor's temperature. */
     record TemperatureRead(Stamp stamp, Temperature temperature) implements PotEvent {
-        static final Figure<Temperature> TEMPERATURE = Figure.celsius(0, 110);
+        static final Figure<Temperature> TEMPERATURE = Figure.celsius("celsius", 0, 110);
 
         public static final EventKind<TemperatureRead> KIND = EventKind.named("temperature-read", TemperatureRead.class)
                 .with(TEMPERATURE, TemperatureRead::temperature)
@@ -223,7 +224,7 @@ public sealed interface PotEvent extends Fact {
     /** Water added to a working pot. */
     record ToppedUp(Stamp stamp, Volume water, Temperature temperature) implements PotEvent {
         static final Figure<Volume> WATER = Figure.litres(0.05, Figure.MOST_LITRES);
-        static final Figure<Temperature> TEMPERATURE = Figure.celsius(0, 100);
+        static final Figure<Temperature> TEMPERATURE = Figure.celsius("celsius", 0, 100);
 
         public static final EventKind<ToppedUp> KIND = EventKind.named("topped-up", ToppedUp.class)
                 .with(WATER, ToppedUp::water)

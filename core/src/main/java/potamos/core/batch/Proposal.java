@@ -1,6 +1,8 @@
 package potamos.core.batch;
 
 import java.util.Optional;
+import potamos.core.figure.Figure;
+import potamos.core.figure.Figures;
 
 /**
  * An event that an act would become, with the figures that it usually has. What a person has to read or decide first is told by the act; a figure stands

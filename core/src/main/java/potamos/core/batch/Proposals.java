@@ -8,7 +8,7 @@ import potamos.core.cooling.Reading;
 import potamos.core.flow.Ledger;
 import potamos.core.flow.Losses;
 import potamos.core.flow.Run;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PotPhase;
 import potamos.core.liquor.Body;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
@@ -67,7 +67,7 @@ public final class Proposals {
 
     /** The usual amount of one skimming: what the whole run should give, shared out over its skims. */
     Proposal skim() {
-        Phase.Simmer simmer = run.simmer();
+        PotPhase.Simmer simmer = run.simmer();
         double all = Losses.skimmed(run.bed(), run.preparation(), 1).litres();
         double each = all / Math.max(1, simmer.skim().countWithin(simmer.usual()));
         return Proposal.of(PotEvent.Skimmed.KIND).with(PotEvent.Skimmed.LIQUOR, Volume.ofLitres(each));

@@ -11,8 +11,10 @@ import potamos.core.batch.BatchEvent.Stamp;
 import potamos.core.charge.Measure;
 import potamos.core.flow.Ledger;
 import potamos.core.flow.Luck;
+import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PotPhase;
+import potamos.core.formula.PrepPhase;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Volume;
 
@@ -36,7 +38,7 @@ final class Replay {
     private final List<BatchState.BrixReading> brix = new ArrayList<>();
     private final Map<EventKind<?>, Instant> last = new LinkedHashMap<>();
     private final List<Integer> chores;
-    private final Optional<Phase.Reduce> reduction;
+    private final Optional<FinishPhase.Reduce> reduction;
     private final boolean reducedInThePot;
     private final boolean noBed;
     private int passed;
@@ -63,7 +65,7 @@ final class Replay {
         this.since = plan.accepted();
         Formula formula = plan.charge().formula();
         this.chores = Chores.of(formula);
-        this.reduction = formula.phase(Phase.Reduce.class);
+        this.reduction = formula.phase(FinishPhase.Reduce.class);
         this.noBed = formula.bed().isEmpty();
         this.reducedInThePot = plan.charge().run().reduction().beforeStraining();
         this.stage = nextStage();
@@ -108,7 +110,7 @@ final class Replay {
     }
 
     /** The hold on the way to the simmer, if the procedure has one. */
-    static Optional<Phase.Steep> warmSteep(Plan plan) {
+    static Optional<PotPhase.Steep> warmSteep(Plan plan) {
         return plan.charge().run().steeps().stream().findFirst();
     }
 
@@ -277,7 +279,7 @@ final class Replay {
         if (!finished.keySet().containsAll(chores)) {
             return Stage.PREPARE;
         }
-        boolean toBlanch = plan.charge().formula().phase(Phase.Blanch.class).isPresent();
+        boolean toBlanch = plan.charge().formula().phase(PrepPhase.Blanch.class).isPresent();
         return toBlanch && !last.containsKey(ChoreEvent.Blanched.KIND) ? Stage.BLANCH : Stage.FILL;
     }
 

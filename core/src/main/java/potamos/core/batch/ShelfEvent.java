@@ -1,6 +1,7 @@
 package potamos.core.batch;
 
 import java.util.List;
+import potamos.core.figure.Figure;
 import potamos.core.quantity.Volume;
 
 /** What becomes of the litres: put away, handed out, thrown away, or given up before there were any. */

@@ -12,7 +12,7 @@ import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Item;
 import potamos.core.formula.Part;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PrepPhase;
 import potamos.core.heat.Browning;
 import potamos.core.liquor.Clarity;
 import potamos.core.liquor.CutAdviser;
@@ -169,7 +169,7 @@ public record Character(
                 taints.add(new Taint(Taint.Kind.BEET, in, 0, "min"));
             }
         }
-        formula.phase(Phase.Roast.class).ifPresent(roast -> {
+        formula.phase(PrepPhase.Roast.class).ifPresent(roast -> {
             if (roast.shade() >= Browning.SCORCHED) {
                 taints.add(new Taint(Taint.Kind.SCORCHED, roast.shade(), Browning.SCORCHED, "on the shade card"));
             }

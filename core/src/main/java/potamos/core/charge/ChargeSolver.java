@@ -12,9 +12,11 @@ import potamos.core.flow.Forecast;
 import potamos.core.flow.Forecaster;
 import potamos.core.flow.Run;
 import potamos.core.flow.Solids;
+import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Part;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PotPhase;
+import potamos.core.formula.PrepPhase;
 import potamos.core.formula.WaterRule;
 import potamos.core.heat.BoilDown;
 import potamos.core.quantity.Length;
@@ -147,7 +149,7 @@ public final class ChargeSolver {
                 .toList();
         Charge.Levels levels = levels(run);
         Optional<Roasting> roasting =
-                formula.phase(Phase.Roast.class).map(r -> Roasting.best(r, run.raw(), pot.ovens()));
+                formula.phase(PrepPhase.Roast.class).map(r -> Roasting.best(r, run.raw(), pot.ovens()));
         return new Charge(
                 formula,
                 run,
@@ -187,7 +189,7 @@ public final class ChargeSolver {
 
     private Run runWith(double kg, Volume water) {
         Mass raw = Mass.ofKg(noBed ? 0 : kg);
-        Phase.Fill fill = formula.fill();
+        PotPhase.Fill fill = formula.fill();
         Temperature simmerAt = formula.simmer().band().middle(pot.air().boilingPoint());
         return new Run(
                 pot.vessel(),
@@ -202,12 +204,12 @@ public final class ChargeSolver {
                 formula.warmSteeps(),
                 formula.simmer(),
                 pot.simmerAt().orElse(simmerAt),
-                formula.phase(Phase.Rest.class)
+                formula.phase(PotPhase.Rest.class)
                         .map(rest -> rest.takes().toSeconds() / 60.0)
                         .orElse(0.0),
                 formula.strain(),
                 reduction(),
-                formula.phase(Phase.Degrease.class).isPresent(),
+                formula.phase(FinishPhase.Degrease.class).isPresent(),
                 pot.air(),
                 pot.burner());
     }
@@ -218,8 +220,8 @@ public final class ChargeSolver {
 
     /** Wine cooked down, and what deglazing leaves of its water. */
     private Volume poured(Mass raw, Volume water) {
-        double fraction = formula.phase(Phase.WineDown.class)
-                .map(Phase.WineDown::toFraction)
+        double fraction = formula.phase(PrepPhase.WineDown.class)
+                .map(PrepPhase.WineDown::toFraction)
                 .orElse(1.0);
         double litres = 0;
         for (Part part : formula.parts()) {
@@ -227,7 +229,7 @@ public final class ChargeSolver {
                 litres += part.amount().of(raw, water).kg() / part.item().kgPerL() * fraction;
             }
         }
-        for (Phase.Deglaze deglaze : formula.phases(Phase.Deglaze.class)) {
+        for (PrepPhase.Deglaze deglaze : formula.phases(PrepPhase.Deglaze.class)) {
             litres += deglaze.litresPerKgBed() * raw.kg() * deglaze.toFraction() * deglaze.times();
         }
         return Volume.ofLitres(litres);
@@ -237,8 +239,8 @@ public final class ChargeSolver {
         int reduce = -1;
         int strain = -1;
         for (int i = 0; i < formula.procedure().size(); i++) {
-            reduce = formula.procedure().get(i) instanceof Phase.Reduce ? i : reduce;
-            strain = formula.procedure().get(i) instanceof Phase.Strain ? i : strain;
+            reduce = formula.procedure().get(i) instanceof FinishPhase.Reduce ? i : reduce;
+            strain = formula.procedure().get(i) instanceof FinishPhase.Strain ? i : strain;
         }
         return reduce < 0 ? Run.Reduction.NONE : new Run.Reduction(formula.reducesTo(), reduce < strain);
     }

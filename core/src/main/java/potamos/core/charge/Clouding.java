@@ -2,10 +2,10 @@ package potamos.core.charge;
 
 import java.util.List;
 import potamos.core.flow.Run;
+import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Item;
 import potamos.core.formula.Part;
-import potamos.core.formula.Phase;
 import potamos.core.heat.SimmerBand;
 import potamos.core.liquor.Clarity;
 import potamos.core.liquor.CutAdviser;
@@ -50,13 +50,13 @@ public final class Clouding {
      * @param transfer  out of the pot
      * @param passes    through the strainers
      */
-    public record Handled(int skims, double boiledMin, Phase.Transfer transfer, int passes, boolean pressed) {}
+    public record Handled(int skims, double boiledMin, FinishPhase.Transfer transfer, int passes, boolean pressed) {}
 
     /** Handled as the procedure has it. */
     public Handled planned() {
         double simmerMin = run.simmer().usual().toSeconds() / 60.0;
         boolean lively = run.simmer().band() == SimmerBand.LIVELY && !noBed;
-        Phase.Strain strain = run.strain();
+        FinishPhase.Strain strain = run.strain();
         return new Handled(
                 run.simmer().skim().countWithin(run.simmer().usual()),
                 lively ? LIVELY_BOILS * simmerMin : 0,
@@ -84,7 +84,7 @@ public final class Clouding {
                 handled.boiledMin(),
                 0,
                 mushG() / litres,
-                handled.transfer() == Phase.Transfer.POUR,
+                handled.transfer() == FinishPhase.Transfer.POUR,
                 handled.passes(),
                 handled.pressed(),
                 thickenerG() / litres));

@@ -3,7 +3,7 @@ package potamos.core.charge;
 import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PrepPhase;
 import potamos.core.heat.Browning;
 import potamos.core.heat.Oven;
 import potamos.core.quantity.Band;
@@ -36,14 +36,14 @@ public record Roasting(
     private static final double PIECES_SD = 0.12;
 
     /** The roast in the oven that is done first. */
-    static Roasting best(Phase.Roast roast, Mass raw, List<Oven> ovens) {
+    static Roasting best(PrepPhase.Roast roast, Mass raw, List<Oven> ovens) {
         return ovens.stream()
                 .map(oven -> in(roast, raw, oven))
                 .min(Comparator.comparingDouble(Roasting::wholeMin))
                 .orElseGet(() -> in(roast, raw, Oven.book()));
     }
 
-    private static Roasting in(Phase.Roast roast, Mass raw, Oven oven) {
+    private static Roasting in(PrepPhase.Roast roast, Mass raw, Oven oven) {
         double factor = oven.factor().value();
         double crowd = oven.crowdFor(raw);
         double minutes = Browning.minutesTo(roast.shade(), roast.oven(), crowd, factor);

@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PotPhase;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
@@ -139,7 +139,7 @@ public final class Forecaster {
 
     /** From cold to the simmer over full heat, with its warm holds on the way; those count as part of it. */
     private void bringUp(Course course) {
-        for (Phase.Steep steep : run.steeps()) {
+        for (PotPhase.Steep steep : run.steeps()) {
             course.bringUpMin += course.pot.heatTo(steep.at());
             double held = minutes(steep.takes());
             for (double minute = 0; minute < held - 1e-9; minute += STEP_MIN) {

@@ -1,8 +1,9 @@
 package potamos.core.flow;
 
 import java.util.List;
+import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Liquid;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PotPhase;
 import potamos.core.heat.Air;
 import potamos.core.heat.Burner;
 import potamos.core.heat.PotHeat;
@@ -45,11 +46,11 @@ public record Run(
         Temperature waterC,
         Volume poured,
         List<Solids> others,
-        List<Phase.Steep> steeps,
-        Phase.Simmer simmer,
+        List<PotPhase.Steep> steeps,
+        PotPhase.Simmer simmer,
         Temperature simmerAt,
         double restMin,
-        Phase.Strain strain,
+        FinishPhase.Strain strain,
         Reduction reduction,
         boolean degreased,
         Air air,

@@ -20,9 +20,9 @@ public final class Book {
 
     static final Temperature COLD = Temperature.ofCelsius(12);
 
-    private static final Phase.Skim BONE_CADENCE = new Phase.Skim(minutes(15), minutes(75), minutes(45));
+    private static final PotPhase.Skim BONE_CADENCE = new PotPhase.Skim(minutes(15), minutes(75), minutes(45));
 
-    static final Phase.Skim SHORT_CADENCE = new Phase.Skim(minutes(8), minutes(24), minutes(15));
+    static final PotPhase.Skim SHORT_CADENCE = new PotPhase.Skim(minutes(8), minutes(24), minutes(15));
 
     private Book() {}
 
@@ -60,15 +60,15 @@ public final class Book {
                 new WaterRule.PerKgBed(1.7),
                 whiteParts(105),
                 List.of(
-                        new Phase.Rinse(minutes(10)),
+                        new PrepPhase.Rinse(minutes(10)),
                         fill(),
-                        new Phase.BringUp(),
+                        new PotPhase.BringUp(),
                         simmer(180, 120, 240, heldHot()),
-                        new Phase.Rest(minutes(20)),
-                        new Phase.Strain(2, false, Phase.Transfer.LADLE),
-                        new Phase.Cool(),
-                        new Phase.Degrease(true),
-                        new Phase.Portion(minutes(15))),
+                        new PotPhase.Rest(minutes(20)),
+                        new FinishPhase.Strain(2, false, FinishPhase.Transfer.LADLE),
+                        new FinishPhase.Cool(),
+                        new FinishPhase.Degrease(true),
+                        new FinishPhase.Portion(minutes(15))),
                 3,
                 3,
                 List.of(Caution.RAW_BONES, Caution.LIFTING, Caution.TWINE, Caution.HOT_STRAINING));
@@ -84,16 +84,16 @@ public final class Book {
                 new WaterRule.PerKgBed(1.8),
                 whiteParts(120),
                 List.of(
-                        new Phase.Rinse(minutes(10)),
-                        new Phase.Blanch(minutes(2), minutes(15)),
+                        new PrepPhase.Rinse(minutes(10)),
+                        new PrepPhase.Blanch(minutes(2), minutes(15)),
                         fill(),
-                        new Phase.BringUp(),
+                        new PotPhase.BringUp(),
                         simmer(300, 240, 360, heldHot()),
-                        new Phase.Rest(minutes(20)),
-                        new Phase.Strain(3, false, Phase.Transfer.LADLE),
-                        new Phase.Cool(),
-                        new Phase.Degrease(true),
-                        new Phase.Portion(minutes(15))),
+                        new PotPhase.Rest(minutes(20)),
+                        new FinishPhase.Strain(3, false, FinishPhase.Transfer.LADLE),
+                        new FinishPhase.Cool(),
+                        new FinishPhase.Degrease(true),
+                        new FinishPhase.Portion(minutes(15))),
                 3,
                 3,
                 List.of(
@@ -118,16 +118,16 @@ public final class Book {
                         percent("ginger", 1, late(120), 5),
                         sachet("peppercorn-white", 0.6)),
                 List.of(
-                        new Phase.Rinse(minutes(10)),
-                        new Phase.Blanch(minutes(3), minutes(15)),
+                        new PrepPhase.Rinse(minutes(10)),
+                        new PrepPhase.Blanch(minutes(3), minutes(15)),
                         fill(),
-                        new Phase.BringUp(),
+                        new PotPhase.BringUp(),
                         simmer(300, 240, 360, heldHot()),
-                        new Phase.Rest(minutes(20)),
-                        new Phase.Strain(2, false, Phase.Transfer.LADLE),
-                        new Phase.Cool(),
-                        new Phase.Degrease(true),
-                        new Phase.Portion(minutes(15))),
+                        new PotPhase.Rest(minutes(20)),
+                        new FinishPhase.Strain(2, false, FinishPhase.Transfer.LADLE),
+                        new FinishPhase.Cool(),
+                        new FinishPhase.Degrease(true),
+                        new FinishPhase.Portion(minutes(15))),
                 3,
                 3,
                 List.of(Caution.RAW_BONES, Caution.DRAINING_BLANCH, Caution.LIFTING, Caution.HOT_STRAINING));
@@ -144,21 +144,21 @@ public final class Book {
                 sachet("peppercorn-white", 0.6));
     }
 
-    static Phase.Fill fill() {
-        return new Phase.Fill(COLD, Liquid.WATER);
+    static PotPhase.Fill fill() {
+        return new PotPhase.Fill(COLD, Liquid.WATER);
     }
 
-    static Phase.Simmer simmer(int usual, int least, int most, Phase.TopUp topUp) {
+    static PotPhase.Simmer simmer(int usual, int least, int most, PotPhase.TopUp topUp) {
         return simmer(usual, least, most, topUp, BONE_CADENCE);
     }
 
-    static Phase.Simmer simmer(int usual, int least, int most, Phase.TopUp topUp, Phase.Skim skim) {
-        return new Phase.Simmer(
+    static PotPhase.Simmer simmer(int usual, int least, int most, PotPhase.TopUp topUp, PotPhase.Skim skim) {
+        return new PotPhase.Simmer(
                 SimmerBand.LAZY, minutes(usual), minutes(least), minutes(most), Cover.OPEN, topUp, skim);
     }
 
-    static Phase.TopUp heldHot() {
-        return new Phase.TopUp(true, Length.ofCm(2.5), Temperature.ofCelsius(85));
+    static PotPhase.TopUp heldHot() {
+        return new PotPhase.TopUp(true, Length.ofCm(2.5), Temperature.ofCelsius(85));
     }
 
     static Part percent(String item, double percent, When when, double cutMm) {

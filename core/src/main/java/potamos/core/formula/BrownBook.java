@@ -20,7 +20,8 @@ import potamos.core.safety.Caution;
 final class BrownBook {
 
     /** Roasted bones are topped up cold: what fat and scum there is sets and rises. */
-    private static final Phase.TopUp HELD_COLD = new Phase.TopUp(true, Length.ofCm(2.5), Temperature.ofCelsius(12));
+    private static final PotPhase.TopUp HELD_COLD =
+            new PotPhase.TopUp(true, Length.ofCm(2.5), Temperature.ofCelsius(12));
 
     private BrownBook() {}
 
@@ -57,7 +58,7 @@ final class BrownBook {
     }
 
     private static Formula brown(
-            String slug, String name, List<BedShare> bed, double litresPerKg, Phase.Simmer simmer, List<Part> more) {
+            String slug, String name, List<BedShare> bed, double litresPerKg, PotPhase.Simmer simmer, List<Part> more) {
         List<Part> parts = new ArrayList<>(List.of(
                 percent("onion", 6, late(120), 14),
                 percent("carrot", 3, late(120), 14),
@@ -70,22 +71,22 @@ final class BrownBook {
                 sachet("peppercorn-black", 0.8)));
         parts.addAll(more);
         List<Phase> procedure = new ArrayList<>(List.of(
-                new Phase.Roast(Temperature.ofCelsius(210), 5.5, minutes(15), 1),
-                new Phase.Brown(minutes(14)),
-                new Phase.CookTomato(minutes(8)),
-                new Phase.Deglaze(0.12, 0.25, 1)));
+                new PrepPhase.Roast(Temperature.ofCelsius(210), 5.5, minutes(15), 1),
+                new PrepPhase.Brown(minutes(14)),
+                new PrepPhase.CookTomato(minutes(8)),
+                new PrepPhase.Deglaze(0.12, 0.25, 1)));
         if (!more.isEmpty()) {
-            procedure.add(new Phase.WineDown(0.33));
+            procedure.add(new PrepPhase.WineDown(0.33));
         }
         procedure.addAll(List.of(
                 fill(),
-                new Phase.BringUp(),
+                new PotPhase.BringUp(),
                 simmer,
-                new Phase.Rest(minutes(30)),
-                new Phase.Strain(3, false, Phase.Transfer.LADLE),
-                new Phase.Cool(),
-                new Phase.Degrease(true),
-                new Phase.Portion(minutes(15))));
+                new PotPhase.Rest(minutes(30)),
+                new FinishPhase.Strain(3, false, FinishPhase.Transfer.LADLE),
+                new FinishPhase.Cool(),
+                new FinishPhase.Degrease(true),
+                new FinishPhase.Portion(minutes(15))));
         return new Formula(
                 slug,
                 name,

@@ -67,13 +67,13 @@ public record Formula(
 
     /** A procedure has one filling, one simmer after it and one straining after that; without a bed it is filled with stock. */
     private static void order(List<Phase> procedure, boolean noBed) {
-        int fill = theOnly(procedure, Phase.Fill.class);
-        int simmer = theOnly(procedure, Phase.Simmer.class);
-        int strain = theOnly(procedure, Phase.Strain.class);
+        int fill = theOnly(procedure, PotPhase.Fill.class);
+        int simmer = theOnly(procedure, PotPhase.Simmer.class);
+        int strain = theOnly(procedure, FinishPhase.Strain.class);
         if (!(fill < simmer && simmer < strain)) {
             throw Refusal.of("procedure", "fill, simmer and strain come in this order");
         }
-        Liquid liquid = ((Phase.Fill) procedure.get(fill)).liquid();
+        Liquid liquid = ((PotPhase.Fill) procedure.get(fill)).liquid();
         if (noBed && liquid.kind() != Liquid.Kind.STOCK) {
             throw Refusal.of("bed", "an empty bed; only a finished stock does without one");
         }
@@ -130,16 +130,16 @@ public record Formula(
     }
 
     /** The simmer; an infusion is brought to the boil once, which counts as one. */
-    public Phase.Simmer simmer() {
-        return phase(Phase.Simmer.class).orElseThrow();
+    public PotPhase.Simmer simmer() {
+        return phase(PotPhase.Simmer.class).orElseThrow();
     }
 
-    public Phase.Strain strain() {
-        return phase(Phase.Strain.class).orElseThrow();
+    public FinishPhase.Strain strain() {
+        return phase(FinishPhase.Strain.class).orElseThrow();
     }
 
-    public Phase.Fill fill() {
-        return phase(Phase.Fill.class).orElseThrow();
+    public PotPhase.Fill fill() {
+        return phase(PotPhase.Fill.class).orElseThrow();
     }
 
     /** All phases of a kind, in order. */
@@ -149,29 +149,31 @@ public record Formula(
 
     /** Steeps in the water as it was drawn, before the burner is lit, all together. */
     public Duration coldSteep() {
-        return phases(Phase.Steep.class).stream()
+        return phases(PotPhase.Steep.class).stream()
                 .filter(steep -> !warm(steep))
-                .map(Phase.Steep::takes)
+                .map(PotPhase.Steep::takes)
                 .reduce(Duration.ZERO, Duration::plus);
     }
 
     /** Steeps that the pot is heated to and held at, on the way to the simmer. */
-    public List<Phase.Steep> warmSteeps() {
-        return phases(Phase.Steep.class).stream().filter(this::warm).toList();
+    public List<PotPhase.Steep> warmSteeps() {
+        return phases(PotPhase.Steep.class).stream().filter(this::warm).toList();
     }
 
-    private boolean warm(Phase.Steep steep) {
+    private boolean warm(PotPhase.Steep steep) {
         return steep.at().compareTo(fill().water()) > 0;
     }
 
     /** Share of the bed's raw mass that reaches the pot. */
     public double keepsMass() {
-        return phase(Phase.Roast.class).map(Phase.Roast::keepsMass).orElse(1.0);
+        return phase(PrepPhase.Roast.class).map(PrepPhase.Roast::keepsMass).orElse(1.0);
     }
 
     /** The part of the volume that a planned reduction leaves; 1 for none. */
     public double reducesTo() {
-        return phase(Phase.Reduce.class).map(Phase.Reduce::toFraction).orElse(1.0);
+        return phase(FinishPhase.Reduce.class)
+                .map(FinishPhase.Reduce::toFraction)
+                .orElse(1.0);
     }
 
     /** Everything that must be declared. */
@@ -219,7 +221,7 @@ public record Formula(
     /** The same stock simmered for another time. */
     public Formula simmeredFor(Duration length) {
         return withProcedure(procedure.stream()
-                .map(phase -> phase instanceof Phase.Simmer simmer ? simmer.lasting(length) : phase)
+                .map(phase -> phase instanceof PotPhase.Simmer simmer ? simmer.lasting(length) : phase)
                 .toList());
     }
 
@@ -231,11 +233,11 @@ public record Formula(
     public Formula blanched(boolean blanched) {
         List<Phase> phases = new ArrayList<>();
         for (Phase phase : procedure) {
-            if (phase instanceof Phase.Fill && blanched) {
-                phases.add(phase(Phase.Blanch.class)
-                        .orElse(new Phase.Blanch(Duration.ofMinutes(2), Duration.ofMinutes(15))));
+            if (phase instanceof PotPhase.Fill && blanched) {
+                phases.add(phase(PrepPhase.Blanch.class)
+                        .orElse(new PrepPhase.Blanch(Duration.ofMinutes(2), Duration.ofMinutes(15))));
             }
-            if (!(phase instanceof Phase.Blanch)) {
+            if (!(phase instanceof PrepPhase.Blanch)) {
                 phases.add(phase);
             }
         }
@@ -244,9 +246,9 @@ public record Formula(
 
     /** How the bed meets its water. */
     public BedKind.Preparation preparation() {
-        if (phase(Phase.Roast.class).isPresent()) {
+        if (phase(PrepPhase.Roast.class).isPresent()) {
             return BedKind.Preparation.ROASTED;
         }
-        return phase(Phase.Blanch.class).isPresent() ? BedKind.Preparation.BLANCHED : BedKind.Preparation.RAW;
+        return phase(PrepPhase.Blanch.class).isPresent() ? BedKind.Preparation.BLANCHED : BedKind.Preparation.RAW;
     }
 }

@@ -11,6 +11,11 @@ import potamos.core.quantity.Refusal;
  */
 public record Liquid(Kind kind, double gelatinGPerL, double saltGPerL) {
 
+    /** More of either is no liquid that a pot is filled with. */
+    static final double MOST_GELATIN_G_PER_L = 400;
+
+    static final double MOST_SALT_G_PER_L = 60;
+
     /** Plain water. */
     public static final Liquid WATER = new Liquid(Kind.WATER, 0, 0);
 
@@ -27,7 +32,7 @@ public record Liquid(Kind kind, double gelatinGPerL, double saltGPerL) {
         if (kind == null) {
             throw Refusal.of("liquid", "water, second-wetting or stock");
         }
-        Refusal.unlessWithin("gelatinGPerL", gelatinGPerL, 0, 400, "g/L");
-        Refusal.unlessWithin("saltGPerL", saltGPerL, 0, 60, "g/L");
+        Refusal.unlessWithin("gelatinGPerL", gelatinGPerL, 0, MOST_GELATIN_G_PER_L, "g/L");
+        Refusal.unlessWithin("saltGPerL", saltGPerL, 0, MOST_SALT_G_PER_L, "g/L");
     }
 }

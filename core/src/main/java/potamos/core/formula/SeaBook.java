@@ -44,24 +44,24 @@ final class SeaBook {
                         sachet("thyme", 0.5),
                         sachet("peppercorn-white", 0.4)),
                 List.of(
-                        new Phase.Rinse(minutes(5)),
-                        new Phase.Soak(minutes(60), minutes(20)),
-                        new Phase.Sweat(minutes(10)),
-                        new Phase.WineDown(0.5),
+                        new PrepPhase.Rinse(minutes(5)),
+                        new PrepPhase.Soak(minutes(60), minutes(20)),
+                        new PrepPhase.Sweat(minutes(10)),
+                        new PrepPhase.WineDown(0.5),
                         fill(),
-                        new Phase.BringUp(),
-                        new Phase.Simmer(
+                        new PotPhase.BringUp(),
+                        new PotPhase.Simmer(
                                 SimmerBand.LAZY,
                                 minutes(25),
                                 minutes(20),
                                 minutes(35),
                                 Cover.PAPER_LID,
-                                Phase.TopUp.none(),
+                                PotPhase.TopUp.none(),
                                 SHORT_CADENCE),
-                        new Phase.Rest(minutes(10)),
-                        new Phase.Strain(2, false, Phase.Transfer.LADLE),
-                        new Phase.Cool(),
-                        new Phase.Portion(minutes(10))),
+                        new PotPhase.Rest(minutes(10)),
+                        new FinishPhase.Strain(2, false, FinishPhase.Transfer.LADLE),
+                        new FinishPhase.Cool(),
+                        new FinishPhase.Portion(minutes(10))),
                 2,
                 3,
                 List.of(Caution.BLADES, Caution.HOT_STRAINING));
@@ -77,16 +77,16 @@ final class SeaBook {
                 new WaterRule.PerKgBed(30),
                 List.of(),
                 List.of(
-                        new Phase.Wipe(minutes(3)),
+                        new PrepPhase.Wipe(minutes(3)),
                         fill(),
-                        new Phase.Steep(COLD, minutes(40)),
-                        new Phase.Steep(Temperature.ofCelsius(65), minutes(15)),
-                        new Phase.BringUp(),
+                        new PotPhase.Steep(COLD, minutes(40)),
+                        new PotPhase.Steep(Temperature.ofCelsius(65), minutes(15)),
+                        new PotPhase.BringUp(),
                         boilOnce(),
-                        new Phase.Rest(minutes(4)),
-                        new Phase.Strain(1, false, Phase.Transfer.POUR),
-                        new Phase.Cool(),
-                        new Phase.Portion(minutes(5))),
+                        new PotPhase.Rest(minutes(4)),
+                        new FinishPhase.Strain(1, false, FinishPhase.Transfer.POUR),
+                        new FinishPhase.Cool(),
+                        new FinishPhase.Portion(minutes(5))),
                 2,
                 1,
                 List.of(Caution.KELP_IODINE, Caution.HOT_STRAINING));
@@ -103,13 +103,13 @@ final class SeaBook {
                 List.of(),
                 List.of(
                         fill(),
-                        new Phase.Steep(Temperature.ofCelsius(75), minutes(15)),
-                        new Phase.BringUp(),
+                        new PotPhase.Steep(Temperature.ofCelsius(75), minutes(15)),
+                        new PotPhase.BringUp(),
                         boilOnce(),
-                        new Phase.Rest(minutes(4)),
-                        new Phase.Strain(1, false, Phase.Transfer.POUR),
-                        new Phase.Cool(),
-                        new Phase.Portion(minutes(5))),
+                        new PotPhase.Rest(minutes(4)),
+                        new FinishPhase.Strain(1, false, FinishPhase.Transfer.POUR),
+                        new FinishPhase.Cool(),
+                        new FinishPhase.Portion(minutes(5))),
                 2,
                 1,
                 List.of(Caution.KELP_IODINE, Caution.HOT_STRAINING));
@@ -137,31 +137,31 @@ final class SeaBook {
                         sachet("bay", 0.15),
                         sachet("fennel-seed", 0.5)),
                 List.of(
-                        new Phase.Brown(minutes(13)),
-                        new Phase.CookTomato(minutes(6)),
-                        new Phase.Flame(),
-                        new Phase.WineDown(0.33),
+                        new PrepPhase.Brown(minutes(13)),
+                        new PrepPhase.CookTomato(minutes(6)),
+                        new PrepPhase.Flame(),
+                        new PrepPhase.WineDown(0.33),
                         fill(),
-                        new Phase.BringUp(),
-                        simmer(60, 40, 90, Phase.TopUp.none(), SHORT_CADENCE),
-                        new Phase.Rest(minutes(10)),
-                        new Phase.Strain(2, true, Phase.Transfer.LADLE),
-                        new Phase.Cool(),
-                        new Phase.Portion(minutes(10))),
+                        new PotPhase.BringUp(),
+                        simmer(60, 40, 90, PotPhase.TopUp.none(), SHORT_CADENCE),
+                        new PotPhase.Rest(minutes(10)),
+                        new FinishPhase.Strain(2, true, FinishPhase.Transfer.LADLE),
+                        new FinishPhase.Cool(),
+                        new FinishPhase.Portion(minutes(10))),
                 2,
                 3,
                 List.of(Caution.FLAMING, Caution.BLADES, Caution.HOT_STRAINING));
     }
 
     /** To the boil and off again, as before flakes go in. */
-    private static Phase.Simmer boilOnce() {
-        return new Phase.Simmer(
+    private static PotPhase.Simmer boilOnce() {
+        return new PotPhase.Simmer(
                 SimmerBand.LIVELY,
                 minutes(1),
                 Duration.ZERO,
                 minutes(2),
                 Cover.OPEN,
-                Phase.TopUp.none(),
-                Phase.Skim.none());
+                PotPhase.TopUp.none(),
+                PotPhase.Skim.none());
     }
 }

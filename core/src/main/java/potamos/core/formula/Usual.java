@@ -9,6 +9,11 @@ public final class Usual {
 
     private Usual() {}
 
+    /** Ovens that roast hot and fast, and overnight. */
+    static final Range HOT_OVEN_C = new Range(145, 230);
+
+    static final Range SLOW_OVEN_C = new Range(110, 130);
+
     /** A usual range, ends included. */
     public record Range(double low, double high) {
         public boolean holds(double value) {
@@ -113,9 +118,9 @@ public final class Usual {
                         formula.simmer().usual().toMinutes(),
                         r,
                         "min"));
-        formula.phase(Phase.Roast.class).ifPresent(roast -> {
+        formula.phase(PrepPhase.Roast.class).ifPresent(roast -> {
             double celsius = roast.oven().celsius();
-            Range ovens = celsius < 145 ? new Range(110, 130) : new Range(145, 230);
+            Range ovens = celsius < HOT_OVEN_C.low() ? SLOW_OVEN_C : HOT_OVEN_C;
             note(remarks, Matter.OVEN, "procedure", celsius, ovens, "°C");
             note(remarks, Matter.SHADE, "procedure", roast.shade(), new Range(4, 6.5), "on the shade card");
         });

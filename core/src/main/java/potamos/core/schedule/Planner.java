@@ -11,7 +11,8 @@ import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.cooling.CoolingCurve;
-import potamos.core.formula.Phase;
+import potamos.core.formula.FinishPhase;
+import potamos.core.formula.PrepPhase;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.LimitProfile;
 
@@ -78,8 +79,8 @@ public final class Planner {
         parts.add(new Timeline.Part(
                 Stage.STORE,
                 charge.formula()
-                        .phase(Phase.Portion.class)
-                        .map(Phase.Portion::takes)
+                        .phase(FinishPhase.Portion.class)
+                        .map(FinishPhase.Portion::takes)
                         .orElse(PORTIONING)));
         return parts;
     }
@@ -96,9 +97,8 @@ public final class Planner {
         }
         Duration bringUp = minutes(charge.forecast().bringUpMin());
         charge.formula()
-                .phase(Phase.Blanch.class)
-                .ifPresent(blanch -> parts.add(new Timeline.Part(
-                        Stage.BLANCH, bringUp.plus(blanch.hold()).plus(blanch.drainAndWash()))));
+                .phase(PrepPhase.Blanch.class)
+                .ifPresent(blanch -> parts.add(new Timeline.Part(Stage.BLANCH, bringUp.plus(blanch.takes()))));
         parts.add(new Timeline.Part(Stage.FILL, FILLING.plus(charge.formula().coldSteep())));
         parts.add(new Timeline.Part(Stage.BRING_UP, bringUp));
         parts.add(new Timeline.Part(Stage.SIMMER, charge.run().simmer().usual()));

@@ -16,6 +16,7 @@ import potamos.core.flow.Forecast;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Phase;
+import potamos.core.formula.PotPhase;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
@@ -99,14 +100,15 @@ class AsPlannedTest {
 
     private static Formula withSimmer(Formula formula, Duration usual) {
         List<Phase> procedure = formula.procedure().stream()
-                .map(phase -> phase instanceof Phase.Simmer s
-                        ? new Phase.Simmer(
+                .map(phase -> phase instanceof PotPhase.Simmer s
+                        ? new PotPhase.Simmer(
                                 s.band(),
                                 usual,
                                 usual,
                                 s.most(),
                                 s.cover(),
-                                new Phase.TopUp(true, Length.ofCm(2), s.topUp().water()),
+                                new PotPhase.TopUp(
+                                        true, Length.ofCm(2), s.topUp().water()),
                                 s.skim())
                         : phase)
                 .toList();

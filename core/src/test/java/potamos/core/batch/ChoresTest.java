@@ -14,7 +14,7 @@ import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PrepPhase;
 import potamos.core.quantity.Refusal;
 
 class ChoresTest {
@@ -50,8 +50,8 @@ class ChoresTest {
     @Test
     void whatHappensInThePotIsNoneOfThem() {
         Formula veal = Book.of("white-veal");
-        assertThat(veal.phase(Phase.Blanch.class)).isPresent();
-        assertThat(Chores.of(veal).stream().map(veal.procedure()::get)).noneMatch(Phase.Blanch.class::isInstance);
+        assertThat(veal.phase(PrepPhase.Blanch.class)).isPresent();
+        assertThat(Chores.of(veal).stream().map(veal.procedure()::get)).noneMatch(PrepPhase.Blanch.class::isInstance);
     }
 
     @Test

@@ -17,6 +17,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import potamos.core.Samples;
 import potamos.core.batch.BatchEvent.Stamp;
+import potamos.core.figure.Figure;
+import potamos.core.figure.Figures;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;

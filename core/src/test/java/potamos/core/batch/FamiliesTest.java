@@ -13,8 +13,10 @@ import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.cooling.CoolingVerdict;
 import potamos.core.formula.Book;
+import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Phase;
+import potamos.core.formula.PrepPhase;
 import potamos.core.quantity.Temperature;
 
 /** Every formula of the book worked through by doing what is due, and what each family asks for on the way. */
@@ -81,7 +83,7 @@ class FamiliesTest {
         DueAct turn = worker.awaiting(Kind.TURN);
         BatchState.Chore roast = worker.state().prep().chores().get(0);
         assertThat(Duration.between(roast.began().orElseThrow(), turn.due())).isEqualTo(Duration.ofMinutes(15));
-        assertThat(worker.plan.charge().formula().procedure().get(turn.step())).isInstanceOf(Phase.Roast.class);
+        assertThat(worker.plan.charge().formula().procedure().get(turn.step())).isInstanceOf(PrepPhase.Roast.class);
         DueAct judge = worker.awaiting(Kind.JUDGE_SHADE);
         assertThat(judge.amount()).isEqualTo(5.5);
         assertThat(judge.cost()).isEqualTo(Cost.FLAVOUR);
@@ -197,8 +199,8 @@ class FamiliesTest {
         Formula light = Book.of("vegetable-light");
         List<Phase> phases = new java.util.ArrayList<>(light.procedure());
         int strain = phases.indexOf(light.strain());
-        phases.removeIf(Phase.Reduce.class::isInstance);
-        phases.add(strain + 1, new Phase.Reduce(0.5));
+        phases.removeIf(FinishPhase.Reduce.class::isInstance);
+        phases.add(strain + 1, new FinishPhase.Reduce(0.5));
         Worker worker = new Worker(light.withProcedure(phases), LITRES).until(Stage.REDUCE);
         double strained = worker.state().strained().orElseThrow().litres();
         assertThat(worker.state().out()).as("not yet").isEmpty();

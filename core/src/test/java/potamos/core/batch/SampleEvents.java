@@ -3,6 +3,8 @@ package potamos.core.batch;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import potamos.core.Samples;
+import potamos.core.figure.Figure;
+import potamos.core.figure.Figures;
 
 /** Events of any kind, made from what the kind tells of its figures. */
 public final class SampleEvents {
@@ -26,7 +28,7 @@ public final class SampleEvents {
                 ? 2 + 2 * share
                 : figure.least() + share * (figure.most() - figure.least());
         return switch (figure.quantity()) {
-            case CARD -> share < 0.5 ? "SET" : "LADLE";
+            case CHOICE -> figure.choices().get(share < 0.5 ? 1 : 2);
             case YES -> share < 0.5;
             case MINUTES, COUNT, STEP -> (int) number;
             case WORDS, PART, STATION, CALL -> share < 0.5 ? "bed" : "another";
@@ -36,7 +38,7 @@ public final class SampleEvents {
 
     static Object outside(Figure<?> figure) {
         return switch (figure.quantity()) {
-            case CARD -> "TAROT";
+            case CHOICE -> "TAROT";
             case YES -> "perhaps";
             case MINUTES, COUNT, STEP -> (int) figure.most() + 1;
             case WORDS, PART, STATION, CALL -> "x".repeat((int) figure.most() + 1);

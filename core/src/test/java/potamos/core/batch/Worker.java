@@ -14,6 +14,7 @@ import potamos.core.charge.ChargeSolver;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.cooling.CoolingPlan;
+import potamos.core.figure.Figures;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Refusal;

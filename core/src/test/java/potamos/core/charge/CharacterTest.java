@@ -11,10 +11,13 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import potamos.core.Samples;
 import potamos.core.formula.Book;
+import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Pantry;
 import potamos.core.formula.Part;
 import potamos.core.formula.Phase;
+import potamos.core.formula.PotPhase;
+import potamos.core.formula.PrepPhase;
 import potamos.core.heat.Cover;
 import potamos.core.heat.SimmerBand;
 import potamos.core.liquor.Clarity;
@@ -47,15 +50,15 @@ class CharacterTest {
 
     private static Formula simmering(Formula formula, SimmerBand band) {
         return formula.withProcedure(formula.procedure().stream()
-                .map(p -> p instanceof Phase.Simmer s
-                        ? new Phase.Simmer(band, s.usual(), s.least(), s.most(), Cover.OPEN, s.topUp(), s.skim())
+                .map(p -> p instanceof PotPhase.Simmer s
+                        ? new PotPhase.Simmer(band, s.usual(), s.least(), s.most(), Cover.OPEN, s.topUp(), s.skim())
                         : p)
                 .toList());
     }
 
-    private static Formula straining(Formula formula, int passes, boolean pressed, Phase.Transfer transfer) {
+    private static Formula straining(Formula formula, int passes, boolean pressed, FinishPhase.Transfer transfer) {
         return formula.withProcedure(formula.procedure().stream()
-                .map(p -> p instanceof Phase.Strain ? new Phase.Strain(passes, pressed, transfer) : p)
+                .map(p -> p instanceof FinishPhase.Strain ? new FinishPhase.Strain(passes, pressed, transfer) : p)
                 .toList());
     }
 
@@ -88,7 +91,9 @@ class CharacterTest {
     void aRoastToBlackIsSaidToScorch() {
         Formula veal = Book.of("brown-veal");
         List<Phase> black = veal.procedure().stream()
-                .map(p -> p instanceof Phase.Roast r ? new Phase.Roast(r.oven(), 7.5, r.turnEvery(), r.keepsMass()) : p)
+                .map(p -> p instanceof PrepPhase.Roast r
+                        ? new PrepPhase.Roast(r.oven(), 7.5, r.turnEvery(), r.keepsMass())
+                        : p)
                 .toList();
         assertThat(taints(veal.withProcedure(black))).contains(Taint.Kind.SCORCHED);
     }
@@ -111,8 +116,8 @@ class CharacterTest {
     void kelpThatIsBoiledTurnsBitter() {
         Formula kelp = Book.of("kelp-flake");
         List<Phase> hot = kelp.procedure().stream()
-                .map(p -> p instanceof Phase.Steep s && s.at().celsius() > 20
-                        ? new Phase.Steep(Temperature.ofCelsius(88), s.takes())
+                .map(p -> p instanceof PotPhase.Steep s && s.at().celsius() > 20
+                        ? new PotPhase.Steep(Temperature.ofCelsius(88), s.takes())
                         : p)
                 .toList();
         assertThat(taints(kelp)).doesNotContain(Taint.Kind.KELP_HOT);
@@ -123,9 +128,9 @@ class CharacterTest {
     void whateverCloudsCostsClarityAndIsNamed() {
         Formula white = Book.whiteChicken();
         double clear = charge(white).character().clarity().index();
-        costs(straining(white, 2, true, Phase.Transfer.LADLE), clear, Clarity.Cause.PRESSED);
-        costs(straining(white, 1, false, Phase.Transfer.LADLE), clear, Clarity.Cause.PASSES);
-        costs(straining(white, 2, false, Phase.Transfer.POUR), clear, Clarity.Cause.POURED);
+        costs(straining(white, 2, true, FinishPhase.Transfer.LADLE), clear, Clarity.Cause.PRESSED);
+        costs(straining(white, 1, false, FinishPhase.Transfer.LADLE), clear, Clarity.Cause.PASSES);
+        costs(straining(white, 2, false, FinishPhase.Transfer.POUR), clear, Clarity.Cause.POURED);
         costs(simmering(white, SimmerBand.LIVELY), clear, Clarity.Cause.BOILED);
         costs(with(white, "potato", 4), clear, Clarity.Cause.THICKENED);
     }
@@ -181,8 +186,8 @@ class CharacterTest {
         Formula seasoned = with(Book.of("vegetable-light"), "miso", 4);
         double once = charge(seasoned).character().salt().afterGPerL();
         List<Phase> phases = new ArrayList<>(seasoned.procedure());
-        phases.removeIf(Phase.Reduce.class::isInstance);
-        phases.add(phases.indexOf(seasoned.strain()) + 1, new Phase.Reduce(0.25));
+        phases.removeIf(FinishPhase.Reduce.class::isInstance);
+        phases.add(phases.indexOf(seasoned.strain()) + 1, new FinishPhase.Reduce(0.25));
         Character reduced = charge(seasoned.withProcedure(phases)).character();
         assertThat(reduced.salt().afterGPerL()).isCloseTo(reduced.salt().gPerL() / 0.25, within(1e-9));
         assertThat(reduced.salt().afterGPerL()).isGreaterThan(once);

@@ -13,7 +13,7 @@ import potamos.core.Samples;
 import potamos.core.flow.Forecast;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PotPhase;
 import potamos.core.heat.Cover;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Basis;
@@ -98,8 +98,9 @@ class SpreadTest {
     void underALidLittleSteamsAndLittleIsUnsure() {
         Formula open = Book.whiteChicken();
         Formula lid = open.withProcedure(open.procedure().stream()
-                .map(phase -> phase instanceof Phase.Simmer s
-                        ? new Phase.Simmer(s.band(), s.usual(), s.least(), s.most(), Cover.LID_ON, s.topUp(), s.skim())
+                .map(phase -> phase instanceof PotPhase.Simmer s
+                        ? new PotPhase.Simmer(
+                                s.band(), s.usual(), s.least(), s.most(), Cover.LID_ON, s.topUp(), s.skim())
                         : phase)
                 .toList());
         double unsureOpen = charge(open).forecast().spread().evaporatedL().sd();

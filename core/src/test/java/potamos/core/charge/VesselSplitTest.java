@@ -66,7 +66,7 @@ class VesselSplitTest {
         Formula kelp = Book.of("kelp-flake");
         assertThat(solve(kelp).character().taints()).isEmpty();
         Formula boiled = kelp.withProcedure(kelp.procedure().stream()
-                .filter(p -> !(p instanceof potamos.core.formula.Phase.Steep))
+                .filter(p -> !(p instanceof potamos.core.formula.PotPhase.Steep))
                 .toList());
         assertThat(solve(boiled).character().taints()).extracting(Taint::kind).containsExactly(Taint.Kind.KELP_HOT);
         assertThat(solve(boiled).run().simmerAt()).isEqualTo(SimmerBand.LIVELY.middle(Samples.VALLEY.boilingPoint()));

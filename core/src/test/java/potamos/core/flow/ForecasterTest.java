@@ -9,7 +9,7 @@ import potamos.core.Samples;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PotPhase;
 import potamos.core.formula.WaterRule;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Temperature;
@@ -24,14 +24,14 @@ class ForecasterTest {
     private static Formula letItReduce() {
         Formula base = Book.whiteChicken();
         return base.withProcedure(base.procedure().stream()
-                .map(phase -> phase instanceof Phase.Simmer s
-                        ? new Phase.Simmer(
+                .map(phase -> phase instanceof PotPhase.Simmer s
+                        ? new PotPhase.Simmer(
                                 s.band(),
                                 s.usual(),
                                 s.least(),
                                 s.most(),
                                 s.cover(),
-                                new Phase.TopUp(false, Length.ZERO, Temperature.ofCelsius(85)),
+                                new PotPhase.TopUp(false, Length.ZERO, Temperature.ofCelsius(85)),
                                 s.skim())
                         : phase)
                 .toList());

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -129,7 +128,7 @@ class BookTest {
 
     @Test
     void pressedVegetablesGiveTheirOwnWater() {
-        Formula pressed = new SchoolsBuilder().press(true).build().applyTo(Book.of("vegetable-light"));
+        Formula pressed = Schools.AS_WRITTEN.with(Schools.PRESS, true).applyTo(Book.of("vegetable-light"));
         Ledger drained = inAKettle(Book.of("vegetable-light"), Samples.bones(10))
                 .forecast()
                 .ledger();
@@ -201,31 +200,5 @@ class BookTest {
         assertThatThrownBy(call)
                 .isInstanceOfSatisfying(
                         Refusal.class, refusal -> assertThat(refusal.field()).isEqualTo(field));
-    }
-
-    /** Schools with one choice made. */
-    static final class SchoolsBuilder {
-        private Schools made = Schools.asWritten();
-
-        SchoolsBuilder press(boolean press) {
-            made = new Schools(
-                    made.water(),
-                    made.blanch(),
-                    made.tomato(),
-                    made.vegetables(),
-                    made.roast(),
-                    made.simmer(),
-                    made.cover(),
-                    made.transfer(),
-                    Optional.of(press),
-                    made.density(),
-                    made.herbs(),
-                    made.topUp());
-            return this;
-        }
-
-        Schools build() {
-            return made;
-        }
     }
 }

@@ -5,14 +5,20 @@ import static org.assertj.core.api.Assertions.within;
 import static potamos.core.formula.BookTest.assertField;
 
 import java.time.Duration;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import potamos.core.Samples;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
+import potamos.core.figure.Figures;
 import potamos.core.heat.Cover;
 import potamos.core.liquor.Clarity;
 import potamos.core.quantity.Mass;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
 
 /** Each school changes what it is said to change, and those that contradict are refused. */
 class SchoolsTest {
@@ -21,85 +27,94 @@ class SchoolsTest {
         return ChargeSolver.solve(schools.applyTo(formula), Samples.pot(Samples.kettle()), Samples.bones(12));
     }
 
-    private static Schools blanch(boolean blanch) {
-        return with(Optional.of(blanch), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+    private static <T> Schools with(School<T> school, T choice) {
+        return Schools.AS_WRITTEN.with(school, choice);
     }
 
-    private static Schools with(
-            Optional<Boolean> blanch,
-            Optional<Schools.Tomato> tomato,
-            Optional<Schools.Roast> roast,
-            Optional<Schools.Density> density,
-            Optional<Schools.Herbs> herbs) {
-        return new Schools(
-                Optional.empty(),
-                blanch,
-                tomato,
-                Optional.empty(),
-                roast,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                density,
-                herbs,
-                Optional.empty());
+    private static Formula applied(Formula formula, School<?> school, Object option) {
+        return Schools.AS_WRITTEN.choosing(school, option).applyTo(formula);
     }
 
-    private static Schools kept(
-            Optional<Cover> cover, Optional<Schools.TopUp> topUp, Optional<Duration> simmer, Optional<Boolean> press) {
-        return new Schools(
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                simmer,
-                cover,
-                Optional.empty(),
-                press,
-                Optional.empty(),
-                Optional.empty(),
-                topUp);
+    /** Every option of every school in every formula: what was chosen is what stands then, or it was refused on the school's own field. */
+    @Test
+    void whatIsChosenIsWhatStands() {
+        Set<String> stood = new TreeSet<>();
+        for (Formula formula : Book.formulas()) {
+            for (School<?> school : Schools.ALL) {
+                for (Object option : school.options()) {
+                    String which = formula.slug() + " " + school.name() + " " + option;
+                    try {
+                        Formula chosen = applied(formula, school, option);
+                        Object now = Schools.standing(formula, chosen).byName().get(school.name());
+                        assertThat(now).as(which).isEqualTo(school.means(formula) ? option : null);
+                        if (now != null) {
+                            stood.add(school.name() + " " + option);
+                        }
+                    } catch (Refusal refusal) {
+                        assertThat(refusal.field()).as(which).isEqualTo(school.name());
+                    }
+                }
+            }
+        }
+        assertThat(stood).contains("cover lid-on", "roast overnight", "herbs dried-third-volume", "tomato none");
+        for (School<?> school : Schools.ALL) {
+            school.options().forEach(option -> assertThat(stood).contains(school.name() + " " + option));
+        }
     }
 
-    private static Schools tomato(Schools.Tomato tomato) {
-        return with(Optional.empty(), Optional.of(tomato), Optional.empty(), Optional.empty(), Optional.empty());
+    @Test
+    void anOvenBetweenTheSchoolsIsNeither() {
+        Formula brown = Book.formulas().get(0);
+        Formula between = brown.withProcedure(brown.procedure().stream()
+                .map(phase -> phase instanceof PrepPhase.Roast roast
+                        ? new PrepPhase.Roast(
+                                Temperature.ofCelsius(138), roast.shade(), roast.turnEvery(), roast.keepsMass())
+                        : phase)
+                .toList());
+        assertThat(Schools.standing(between, between).byName()).doesNotContainKey("roast");
+        assertThat(Schools.ROAST.means(between)).isTrue();
+        assertThat(Schools.standing(brown, brown).byName()).containsEntry("roast", "hot-and-fast");
     }
 
-    private static Schools density(Schools.Density density) {
-        return with(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(density), Optional.empty());
-    }
-
-    private static Schools herbs(Schools.Herbs herbs) {
-        return with(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(herbs));
+    @Test
+    void whatNobodyKnowsIsRefused() {
+        assertField(
+                "lid",
+                () -> new Schools(Optional.empty(), new Figures(Map.of("lid", "open"))).applyTo(Book.whiteChicken()));
+        assertField(
+                "cover",
+                () -> new Schools(Optional.empty(), new Figures(Map.of("cover", "a plate")))
+                        .applyTo(Book.whiteChicken()));
+        assertField(
+                "simmerMin",
+                () -> new Schools(Optional.empty(), new Figures(Map.of("simmerMin", 0.5)))
+                        .applyTo(Book.whiteChicken()));
     }
 
     @Test
     void asWrittenChangesNothing() {
         for (Formula formula : Book.formulas()) {
-            assertThat(Schools.asWritten().applyTo(formula)).isEqualTo(formula);
+            assertThat(Schools.AS_WRITTEN.applyTo(formula)).isEqualTo(formula);
         }
     }
 
     @Test
     void blanchingBuysClarity() {
-        double raw =
-                charge(Book.whiteChicken(), blanch(false)).character().clarity().index();
-        double blanched =
-                charge(Book.whiteChicken(), blanch(true)).character().clarity().index();
+        double raw = charge(Book.whiteChicken(), with(Schools.BLANCH, false))
+                .character()
+                .clarity()
+                .index();
+        double blanched = charge(Book.whiteChicken(), with(Schools.BLANCH, true))
+                .character()
+                .clarity()
+                .index();
         assertThat(blanched).isGreaterThan(raw + 5);
     }
 
     @Test
     void aLidKeepsLitresAndALowerLevelCostsThem() {
-        Schools open = kept(
-                Optional.of(Cover.OPEN), Optional.of(Schools.TopUp.LET_REDUCE), Optional.empty(), Optional.empty());
-        Schools lid = kept(
-                Optional.of(Cover.PAPER_LID),
-                Optional.of(Schools.TopUp.LET_REDUCE),
-                Optional.empty(),
-                Optional.empty());
+        Schools open = with(Schools.TOP_UP, Schools.LevelIs.LET_REDUCE).with(Schools.COVER, Cover.OPEN);
+        Schools lid = open.with(Schools.COVER, Cover.PAPER_LID);
         Charge reduced = charge(Book.whiteChicken(), open);
         Charge covered = charge(Book.whiteChicken(), lid);
         assertThat(covered.forecast().yield().mid())
@@ -110,8 +125,8 @@ class SchoolsTest {
 
     @Test
     void pressingBuysLitresWithClarity() {
-        Schools pressed = kept(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(true));
-        Charge as = charge(Book.whiteChicken(), Schools.asWritten());
+        Schools pressed = with(Schools.PRESS, true);
+        Charge as = charge(Book.whiteChicken(), Schools.AS_WRITTEN);
         Charge after = charge(Book.whiteChicken(), pressed);
         assertThat(after.forecast().yield().mid())
                 .isGreaterThan(as.forecast().yield().mid());
@@ -122,7 +137,7 @@ class SchoolsTest {
 
     @Test
     void withoutTomatoNothingThickens() {
-        Charge none = charge(Book.formulas().get(0), tomato(Schools.Tomato.NONE));
+        Charge none = charge(Book.formulas().get(0), with(Schools.TOMATO, Schools.TomatoCooked.NONE));
         assertThat(none.measures()).noneMatch(m -> m.part().kind() == Part.Kind.TOMATO);
         assertThat(none.character().clarity().shares())
                 .extracting(Clarity.Share::cause)
@@ -131,15 +146,10 @@ class SchoolsTest {
 
     @Test
     void overnightIsCoolerAndLonger() {
-        Schools overnight = with(
-                Optional.empty(),
-                Optional.empty(),
-                Optional.of(Schools.Roast.OVERNIGHT),
-                Optional.empty(),
-                Optional.empty());
-        Phase.Roast roast = overnight
+        Schools overnight = with(Schools.ROAST, Schools.Oven.OVERNIGHT);
+        PrepPhase.Roast roast = overnight
                 .applyTo(Book.formulas().get(0))
-                .phase(Phase.Roast.class)
+                .phase(PrepPhase.Roast.class)
                 .orElseThrow();
         assertThat(roast.oven().celsius()).isEqualTo(120);
         assertThat(roast.turnEvery()).isEqualTo(Duration.ofMinutes(120));
@@ -148,11 +158,11 @@ class SchoolsTest {
     @Test
     void theLightSchoolUsesHalfTheVegetablesForALitreOnceReduced() {
         Charge dense = ChargeSolver.solve(
-                density(Schools.Density.DENSE).applyTo(Book.of("vegetable-light")),
+                with(Schools.DENSITY, Schools.Vegetables.DENSE).applyTo(Book.of("vegetable-light")),
                 Samples.pot(Samples.kettle()),
                 Samples.litres(10));
         Charge light = ChargeSolver.solve(
-                density(Schools.Density.LIGHT_REDUCED).applyTo(Book.of("vegetable-light")),
+                with(Schools.DENSITY, Schools.Vegetables.LIGHT_REDUCED).applyTo(Book.of("vegetable-light")),
                 Samples.pot(Samples.kettle()),
                 Samples.litres(10));
         assertThat(light.forecast().ledger().yield().litres()).isCloseTo(10, within(1e-6));
@@ -163,11 +173,13 @@ class SchoolsTest {
 
     @Test
     void driedHerbsByHalfTheWeightOrAThirdOfTheVolume() {
-        Mass fresh = thyme(Schools.asWritten());
-        assertThat(thyme(herbs(Schools.Herbs.DRIED_HALF_WEIGHT)).kg()).isCloseTo(fresh.kg() / 2, within(1e-12));
+        Mass fresh = thyme(Schools.AS_WRITTEN);
+        assertThat(thyme(with(Schools.HERBS, Schools.HerbsAs.DRIED_HALF_WEIGHT)).kg())
+                .isCloseTo(fresh.kg() / 2, within(1e-12));
         Item thyme = Pantry.find("thyme").orElseThrow();
         double litres = fresh.kg() / thyme.kgPerL();
-        assertThat(thyme(herbs(Schools.Herbs.DRIED_THIRD_VOLUME)).kg())
+        assertThat(thyme(with(Schools.HERBS, Schools.HerbsAs.DRIED_THIRD_VOLUME))
+                        .kg())
                 .isCloseTo(litres / 3 * thyme.driedKgPerL(), within(1e-12));
     }
 
@@ -183,21 +195,17 @@ class SchoolsTest {
     void contradictionsAreRefusedOnTheirField() {
         Formula brown = Book.formulas().get(0);
         Formula white = Book.whiteChicken();
-        assertField("blanch", () -> blanch(true).applyTo(brown));
-        assertField("tomato", () -> tomato(Schools.Tomato.ON_THE_BONES).applyTo(white));
-        assertField("density", () -> density(Schools.Density.DENSE).applyTo(white));
+        assertField("blanch", () -> with(Schools.BLANCH, true).applyTo(brown));
         assertField(
-                "roast",
-                () -> with(
-                                Optional.empty(),
-                                Optional.empty(),
-                                Optional.of(Schools.Roast.HOT_AND_FAST),
-                                Optional.empty(),
-                                Optional.empty())
-                        .applyTo(white));
-        Schools squeeze = kept(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(true));
+                "tomato",
+                () -> with(Schools.TOMATO, Schools.TomatoCooked.ON_THE_BONES).applyTo(white));
+        assertField(
+                "density", () -> with(Schools.DENSITY, Schools.Vegetables.DENSE).applyTo(white));
+        assertField(
+                "roast", () -> with(Schools.ROAST, Schools.Oven.HOT_AND_FAST).applyTo(white));
+        Schools squeeze = with(Schools.PRESS, true);
         assertField("press", () -> squeeze.applyTo(Book.of("kelp-flake")));
-        Schools held = kept(Optional.empty(), Optional.of(Schools.TopUp.HOLD), Optional.empty(), Optional.empty());
+        Schools held = with(Schools.TOP_UP, Schools.LevelIs.HOLD);
         assertField("topUp", () -> held.applyTo(Book.of("glaze")));
     }
 }

@@ -75,8 +75,8 @@ class UsualTest {
     private static Formula roasted(double celsius, double shade) {
         Formula veal = Book.of("brown-veal");
         return veal.withProcedure(veal.procedure().stream()
-                .map(p -> p instanceof Phase.Roast r
-                        ? new Phase.Roast(Temperature.ofCelsius(celsius), shade, r.turnEvery(), r.keepsMass())
+                .map(p -> p instanceof PrepPhase.Roast r
+                        ? new PrepPhase.Roast(Temperature.ofCelsius(celsius), shade, r.turnEvery(), r.keepsMass())
                         : p)
                 .toList());
     }

@@ -17,7 +17,7 @@ import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchEvent.Stamp;
 import potamos.core.batch.EventKind;
-import potamos.core.batch.Figures;
+import potamos.core.figure.Figures;
 import potamos.core.quantity.Refusal;
 
 /**

@@ -1,5 +1,6 @@
 package potamos.server.batches;
 
+import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
@@ -107,6 +108,7 @@ class BatchEndpoint {
         this.ranges = new BetweenChanges<>(changes, Duration.ofSeconds(1));
     }
 
+    @Operation(summary = "Every pot that is at work, with what is due")
     @GetMapping(path = "/api/range", produces = MediaType.APPLICATION_JSON_VALUE)
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = Range.class)))
     byte[] range(@AuthenticationPrincipal Person person) {
@@ -139,6 +141,7 @@ class BatchEndpoint {
     }
 
     /** Up to forty batches, latest first: those numbered below {@code before}, with these words in the formula's name or this number. */
+    @Operation(summary = "Batches, the latest first")
     @GetMapping("/api/batches")
     List<Summary> latest(
             @AuthenticationPrincipal Person person,
@@ -161,23 +164,27 @@ class BatchEndpoint {
                 .toList();
     }
 
+    @Operation(summary = "Accepts a charge as a batch")
     @PostMapping("/api/batches")
     ResponseEntity<BatchView.Page> accept(@AuthenticationPrincipal Person person, @Valid @RequestBody Acceptance body) {
         String id = plans.accept(person, body.id(), body.callId(), body.charge());
         return ResponseEntity.status(HttpStatus.CREATED).body(pages.of(person, id));
     }
 
+    @Operation(summary = "A batch: its plan, its pot now, what is due, its record")
     @GetMapping("/api/batches/{id}")
     BatchView.Page one(@AuthenticationPrincipal Person person, @PathVariable String id) {
         return pages.of(person, id);
     }
 
+    @Operation(summary = "Logs an act")
     @PostMapping("/api/batches/{id}/acts")
     BatchView.Page log(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Act act) {
         return pages.after(person, id, batches.log(person, id, act));
     }
 
     /** Another burner for the vessel. */
+    @Operation(summary = "Moves a pot to another burner")
     @PutMapping("/api/batches/{id}/burner")
     BatchView.Page moveTo(
             @AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Onto onto) {

@@ -12,7 +12,6 @@ import potamos.core.batch.BatchState;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
 import potamos.core.batch.Expectation;
-import potamos.core.batch.Figures;
 import potamos.core.batch.JudgingCard;
 import potamos.core.batch.Likely;
 import potamos.core.batch.Outlook;
@@ -20,12 +19,12 @@ import potamos.core.batch.Plan;
 import potamos.core.batch.Proposal;
 import potamos.core.batch.Proposals;
 import potamos.core.batch.Stage;
+import potamos.core.figure.Figures;
 import potamos.core.formula.Family;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PrepPhase;
 import potamos.core.liquor.Body;
 import potamos.core.liquor.Brix;
 import potamos.core.probe.Sample;
-import potamos.server.Json;
 import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
 import potamos.server.charges.CoolingView;
@@ -235,7 +234,7 @@ final class BatchView {
                 run.bed().kind().name(),
                 plan.charge()
                         .formula()
-                        .phase(potamos.core.formula.Phase.Blanch.class)
+                        .phase(potamos.core.formula.PrepPhase.Blanch.class)
                         .isPresent(),
                 run.strain().passes(),
                 ChargeView.parts(plan.charge()),
@@ -303,13 +302,13 @@ final class BatchView {
 
     /** Phases by their names in the open format. */
     private static String phase(Plan plan, int step) {
-        return Json.kindOf(plan.charge().formula().procedure().get(step));
+        return plan.charge().formula().procedure().get(step).kind().name();
     }
 
     private static Optional<InOvenView> oven(Plan plan, BatchState state, List<DueAct> due) {
         return state.prep().chores().stream()
                 .filter(BatchState.Chore::underWay)
-                .filter(c -> plan.charge().formula().procedure().get(c.step()) instanceof Phase.Roast)
+                .filter(c -> plan.charge().formula().procedure().get(c.step()) instanceof PrepPhase.Roast)
                 .findFirst()
                 .flatMap(c -> plan.charge().roasting().map(roast -> {
                     Instant out = due.stream()
@@ -325,12 +324,12 @@ final class BatchView {
                             c.began().orElseThrow(),
                             out,
                             state.card(JudgingCard.SHADE).map(BatchState.CardReading::value),
-                            longerMin((Phase.Roast)
+                            longerMin((PrepPhase.Roast)
                                     plan.charge().formula().procedure().get(c.step())));
                 }));
     }
 
-    private static List<Long> longerMin(Phase.Roast roast) {
+    private static List<Long> longerMin(PrepPhase.Roast roast) {
         return LongStream.rangeClosed(1, (long) JudgingCard.SHADE.most())
                 .map(shade -> roast.longerAt(shade).toMinutes())
                 .boxed()

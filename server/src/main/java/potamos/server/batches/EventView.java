@@ -11,7 +11,7 @@ import java.util.Optional;
 import potamos.core.batch.Amendment;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.Fact;
-import potamos.core.batch.Figures;
+import potamos.core.figure.Figures;
 
 /**
  * An entry of the record in plain figures. A corrected entry keeps its first figures and carries the corrected ones beside them.

@@ -1,5 +1,6 @@
 package potamos.server.batches;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.constraints.NotNull;
 import java.time.Duration;
 import java.time.Instant;
@@ -55,6 +56,7 @@ class JudgingEndpoint {
             Optional<WaitingView> waiting) {}
 
     /** Enough now, and each usual <i>not yet</i>. */
+    @Operation(summary = "What judging the end now, or later, would bring")
     @GetMapping("/api/batches/{id}/judging")
     List<ChoiceView> judging(@AuthenticationPrincipal Person person, @PathVariable String id) {
         Batches.Loaded loaded = batches.whole(person, id);

@@ -9,9 +9,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import potamos.core.batch.EventKind;
-import potamos.core.batch.Figure;
-import potamos.core.batch.Figures;
+import potamos.core.figure.Figure;
+import potamos.core.figure.Figures;
 import potamos.server.exchange.Spreadsheet;
+import potamos.server.paper.Words;
 
 /** The record of a batch as a table: every entry in the order of arrival, with a column for each figure, and one for what it was corrected to. */
 final class RecordCsv {
@@ -20,7 +21,7 @@ final class RecordCsv {
 
     static void write(List<EventView> events, Writer out) {
         List<Figure<?>> figures = EventKind.everyFigure();
-        List<String> head = new ArrayList<>(List.of("seq", "at", "recorded_at", "initials", "name", "act"));
+        List<String> head = new ArrayList<>(List.of("seq", "at", "recorded_at", "initials", "name", "act", "what"));
         figures.forEach(figure -> head.add(column(figure)));
         figures.forEach(figure -> head.add("corrected_" + column(figure)));
         head.addAll(List.of("withdrawn", "reason", "corrects_seq", "late"));
@@ -33,7 +34,8 @@ final class RecordCsv {
                         event.recordedAt().toString(),
                         cell(Optional.of(event.by())),
                         cell(Optional.of(event.byName())),
-                        event.kind()));
+                        event.kind(),
+                        Words.ENGLISH.event(event.kind())));
                 figures.forEach(figure -> row.add(cell(figure, Optional.of(event.figures()))));
                 figures.forEach(figure -> row.add(cell(figure, event.correctedTo())));
                 row.add(Boolean.toString(event.withdrawn()));

@@ -1,5 +1,6 @@
 package potamos.server.batches;
 
+import io.swagger.v3.oas.annotations.Operation;
 import java.io.StringWriter;
 import java.util.Locale;
 import org.springframework.http.HttpHeaders;
@@ -31,12 +32,14 @@ class RecordEndpoint {
         this.kitchens = kitchens;
     }
 
+    @Operation(summary = "Curves of a batch, as planned and as it went")
     @GetMapping("/course")
     CourseView course(@AuthenticationPrincipal Person person, @PathVariable String id) {
         return CourseView.of(batches.whole(person, id));
     }
 
     /** As it was recorded: exported again, also from another copy of the store, it is the same to the byte until something is entered. */
+    @Operation(summary = "The record of a batch in the open format")
     @GetMapping(path = "/record.json", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<BatchView.Page> json(@AuthenticationPrincipal Person person, @PathVariable String id) {
         BatchView.Page page = pages.of(person, batches.asRecorded(person, id));
@@ -45,6 +48,7 @@ class RecordEndpoint {
                 .body(page);
     }
 
+    @Operation(summary = "The record of a batch as a table")
     @GetMapping(path = "/record.csv", produces = "text/csv;charset=UTF-8")
     ResponseEntity<String> csv(@AuthenticationPrincipal Person person, @PathVariable String id) {
         BatchView.Page page = pages.of(person, id);
@@ -55,6 +59,7 @@ class RecordEndpoint {
                 .body(out.toString());
     }
 
+    @Operation(summary = "The record of a batch, to print")
     @GetMapping(path = "/record.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     byte[] pdf(@AuthenticationPrincipal Person person, @PathVariable String id) {
         Batches.Loaded loaded = batches.whole(person, id);

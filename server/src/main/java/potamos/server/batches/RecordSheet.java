@@ -15,6 +15,7 @@ import potamos.server.paper.Chart;
 import potamos.server.paper.Ink;
 import potamos.server.paper.PaperUnits;
 import potamos.server.paper.PaperWords;
+import potamos.server.paper.Words;
 import potamos.server.photos.Photos;
 
 /**
@@ -101,12 +102,7 @@ final class RecordSheet {
             String planned = clock(step.from());
             String done = came.map(when -> clock(when) + "  " + later(step.from(), when))
                     .orElse("");
-            ink.text(
-                    false,
-                    BODY,
-                    MARGIN,
-                    at - ROW + 4,
-                    PaperWords.sentence(step.stage().name()));
+            ink.text(false, BODY, MARGIN, at - ROW + 4, Words.ENGLISH.of(step.stage()));
             ink.textTo(false, BODY, right - 88, at - ROW + 4, planned);
             ink.textTo(true, BODY, right, at - ROW + 4, done);
             at = rule(at, MARGIN, right);
@@ -125,17 +121,21 @@ final class RecordSheet {
         for (ChargeView.EntryView entry : page.ledger().entries()) {
             if (entry.litres() > 0.005) {
                 String sign = entry.inward() ? "+" : "−";
-                at = amount(at, PaperWords.sentence(entry.cause().name()), sign + units.litres(entry.litres()), false);
+                at = amount(at, Words.ENGLISH.of(entry.cause()), sign + units.litres(entry.litres()), false);
             }
         }
         double unexplained = page.ledger().unexplainedL();
         if (Math.abs(unexplained) > 0.005) {
-            at = amount(at, "Unexplained", (unexplained > 0 ? "−" : "+") + units.litres(Math.abs(unexplained)), false);
+            at = amount(
+                    at,
+                    Words.ENGLISH.ledger("UNEXPLAINED"),
+                    (unexplained > 0 ? "−" : "+") + units.litres(Math.abs(unexplained)),
+                    false);
         }
         boolean out = page.card().strainedL().isPresent();
         at = amount(
                 at,
-                out ? "Litres out" : "If strained now",
+                out ? Words.ENGLISH.ledger("YIELD") : "If strained now",
                 units.litres(page.ledger().yieldL()),
                 true);
         BandView planned = page.forecast().yieldL();
@@ -162,11 +162,7 @@ final class RecordSheet {
         ink.text(true, BODY, MARGIN, y - 12, told.toString());
         String causes = course.claritySoFar().shares().stream()
                 .filter(share -> share.points() >= 0.5)
-                .map(share -> String.format(
-                        Locale.ROOT,
-                        "%s −%.0f",
-                        PaperWords.sentence(share.cause().name()),
-                        share.points()))
+                .map(share -> String.format(Locale.ROOT, "%s −%.0f", Words.ENGLISH.of(share.cause()), share.points()))
                 .reduce((first, next) -> first + "   " + next)
                 .orElse("");
         ink.text(false, BODY, MARGIN, y - 26, causes);
@@ -250,23 +246,31 @@ final class RecordSheet {
             ink.text(false, BODY, MARGIN, y - ROW + 4, clock(event.at()));
             ink.text(true, BODY, MARGIN + 40, y - ROW + 4, event.by());
             float x = MARGIN + 72;
-            x = entry(x, event.withdrawn(), PaperWords.sentence(event.kind()));
-            x = entry(x + 8, event.withdrawn() || event.correctedTo().isPresent(), words.figures(event.figures()));
-            x = entry(x + 8, false, event.correctedTo().map(words::figures).orElse(""));
+            x = entry(x, event.withdrawn(), Words.ENGLISH.event(event.kind()));
+            x = entry(
+                    x + 8,
+                    event.withdrawn() || event.correctedTo().isPresent(),
+                    words.figures(event.kind(), event.figures()));
+            x = entry(
+                    x + 8,
+                    false,
+                    event.correctedTo()
+                            .map(to -> words.figures(event.kind(), to))
+                            .orElse(""));
             if (event.late()) {
                 entry(x + 10, false, "entered " + clock(event.recordedAt()) + ", from memory");
             }
-            event.corrections().forEach(this::correction);
+            event.corrections().forEach(correction -> correction(event.kind(), correction));
             y = rule(y, MARGIN, RIGHT);
         }
     }
 
     /** Every correction of an entry on a line of its own below it: when it was made, by whom, what it says, and why. */
-    private void correction(EventView.CorrectionView correction) {
+    private void correction(String kind, EventView.CorrectionView correction) {
         y -= ROW - 2;
         String says = correction
                 .figures()
-                .map(f -> "corrected to " + words.figures(f))
+                .map(f -> "corrected to " + words.figures(kind, f))
                 .orElse("withdrawn");
         String line = clock(correction.recordedAt()) + " " + correction.byName() + ": " + says
                 + (correction.reason().isEmpty() ? "" : ", " + correction.reason());
@@ -304,7 +308,7 @@ final class RecordSheet {
             float scale = width / Math.max(photo.width(), photo.height());
             float high = photo.height() * scale;
             float left = MARGIN + column * (width + gap);
-            String what = PaperWords.sentence(photo.subject()) + ", " + clock(photo.at()) + ", " + photo.initials();
+            String what = Words.ENGLISH.photo(photo.subject()) + ", " + clock(photo.at()) + ", " + photo.initials();
             if (photo.withdrawn().isPresent()) {
                 Photos.Withdrawal gone = photo.withdrawn().get();
                 ink.text(false, 9, left, y - 12, what);

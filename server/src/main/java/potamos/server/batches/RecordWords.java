@@ -5,13 +5,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import potamos.core.batch.EventKind;
-import potamos.core.batch.Figure;
-import potamos.core.batch.Figures;
+import potamos.core.batch.JudgingCard;
+import potamos.core.figure.Figure;
+import potamos.core.figure.Figures;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.server.charges.ChargeView;
 import potamos.server.paper.PaperUnits;
-import potamos.server.paper.PaperWords;
+import potamos.server.paper.Words;
 
 /** Entries of a record as paper says them. */
 final class RecordWords {
@@ -25,32 +26,35 @@ final class RecordWords {
     }
 
     /** Everything that was read, weighed or said. */
-    String figures(Figures figures) {
+    String figures(String kind, Figures figures) {
         Map<String, Object> told = figures.byName();
         return EventKind.everyFigure().stream()
                 .filter(figure -> told.containsKey(figure.name()))
-                .map(figure -> words(figure, told))
+                .map(figure -> words(kind, figure, told))
                 .filter(words -> !words.isEmpty())
                 .collect(Collectors.joining(", "));
     }
 
-    private String words(Figure<?> figure, Map<String, Object> told) {
+    private String words(String kind, Figure<?> figure, Map<String, Object> told) {
         Object value = told.get(figure.name());
         return switch (figure.quantity()) {
             case PART -> partName((String) value);
             case STEP -> phaseName((int) value).orElse("");
-            case CARD -> PaperWords.sentence((String) value).toLowerCase(Locale.ROOT) + " card";
+            case CHOICE -> Words.ENGLISH.of(JudgingCard.valueOf((String) value));
             case MARK -> String.format(Locale.ROOT, told.containsKey("card") ? "%.1f" : "%.1f °Bx", (double) value);
             case KILOGRAMS -> units.mass(Mass.ofKg((double) value));
             case LITRES -> units.litres((double) value);
             case CENTIMETRES -> units.cm((double) value) + " below the rim";
             case CELSIUS -> units.celsius(Temperature.ofCelsius((double) value));
-            case MINUTES -> "+" + PaperUnits.minutes((int) value);
+            case MINUTES, DURATION -> "+" + PaperUnits.minutes((int) value);
             case COUNT ->
                 (int) value == 0
                         ? ""
-                        : figure.unit().isEmpty() ? figure.name() + " " + value : value + " " + figure.unit();
-            case YES -> (boolean) value ? figure.name() : "";
+                        : figure.unit().isEmpty()
+                                ? Words.ENGLISH.figure(kind, figure.name()).toLowerCase(Locale.ROOT) + " " + value
+                                : value + " " + figure.unit();
+            case YES ->
+                (boolean) value ? Words.ENGLISH.figure(kind, figure.name()).toLowerCase(Locale.ROOT) : "";
             case WORDS -> (String) value;
             case STATION, CALL -> "";
         };
@@ -67,7 +71,7 @@ final class RecordWords {
     private Optional<String> phaseName(int step) {
         return page.chores().stream()
                 .filter(chore -> chore.step() == step)
-                .map(chore -> PaperWords.sentence(chore.phase()).toLowerCase(Locale.ROOT))
+                .map(chore -> Words.ENGLISH.phase(chore.phase()).toLowerCase(Locale.ROOT))
                 .findFirst();
     }
 }

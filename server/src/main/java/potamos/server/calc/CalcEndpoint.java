@@ -1,7 +1,7 @@
 package potamos.server.calc;
 
+import static potamos.core.figure.Figure.word;
 import static potamos.server.calc.CalcReader.need;
-import static potamos.server.exchange.PhaseForm.word;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.security.SecurityRequirement;
@@ -25,16 +25,18 @@ import potamos.core.cooling.CoolingCurve;
 import potamos.core.cooling.CoolingPlan;
 import potamos.core.cooling.Foreseen;
 import potamos.core.cooling.Medium;
+import potamos.core.figure.Figure;
 import potamos.core.flow.Forecast;
 import potamos.core.flow.Forecaster;
 import potamos.core.flow.Ledger;
 import potamos.core.flow.Run;
 import potamos.core.formula.Conversion;
+import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Item;
 import potamos.core.formula.Liquid;
 import potamos.core.formula.Pantry;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PotPhase;
 import potamos.core.heat.Air;
 import potamos.core.heat.Burner;
 import potamos.core.heat.SimmerBand;
@@ -52,8 +54,7 @@ import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Vessel;
 import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
-import potamos.server.exchange.PhaseForm;
-import potamos.server.exchange.SchoolsForm;
+import potamos.server.exchange.SchoolsJson;
 
 /** Calculations over HTTP. They store nothing and read nothing that is stored. */
 @RestController
@@ -74,7 +75,7 @@ class CalcEndpoint {
     @Operation(summary = "A formula in a vessel, solved from the yield, the bed, the vessel or the water")
     CalcJson.ChargeOut charge(@Valid @RequestBody CalcJson.ChargeIn in) {
         Defaults defaults = new Defaults();
-        Formula formula = SchoolsForm.read(in.school()).applyTo(reader.formula(need("formula", in.formula())));
+        Formula formula = SchoolsJson.read(in.school()).applyTo(reader.formula(need("formula", in.formula())));
         Air air = reader.air(in.altitudeM(), in.air(), defaults);
         double heat = Refusal.unlessWithin("heatKw", defaults.or("heatKw", in.heatKw(), 4.5), 0.1, 100, "kW");
         Pot pot = new Pot(
@@ -119,7 +120,7 @@ class CalcEndpoint {
                 charge.character().clarity().index(),
                 charge.character().salt().afterGPerL(),
                 charge.character().sulphitesMgPerL(),
-                formula.allergens().stream().map(PhaseForm::word).toList(),
+                formula.allergens().stream().map(Figure::word).toList(),
                 defaults.taken());
     }
 
@@ -168,14 +169,14 @@ class CalcEndpoint {
         if (!topUp.equals("none") && !topUp.equals("hold")) {
             throw Refusal.of("topUp", "one of none, hold");
         }
-        Phase.Simmer simmer = new Phase.Simmer(
+        PotPhase.Simmer simmer = new PotPhase.Simmer(
                 SimmerBand.LAZY,
                 length,
                 Duration.ZERO,
                 length,
                 reader.cover(in.cover(), defaults),
-                topUp.equals("hold") ? new Phase.TopUp(true, Length.ofCm(HOLD_DROP_CM), at) : Phase.TopUp.none(),
-                new Phase.Skim(Duration.ofMinutes(15), Duration.ofMinutes(75), Duration.ofMinutes(45)));
+                topUp.equals("hold") ? new PotPhase.TopUp(true, Length.ofCm(HOLD_DROP_CM), at) : PotPhase.TopUp.none(),
+                new PotPhase.Skim(Duration.ofMinutes(15), Duration.ofMinutes(75), Duration.ofMinutes(45)));
         return new Run(
                 vessel,
                 new Bed(kind, Mass.ofKg(kg)),
@@ -190,7 +191,7 @@ class CalcEndpoint {
                 simmer,
                 at,
                 0,
-                new Phase.Strain(1, false, Phase.Transfer.LADLE),
+                new FinishPhase.Strain(1, false, FinishPhase.Transfer.LADLE),
                 Run.Reduction.NONE,
                 false,
                 air,

@@ -7,6 +7,7 @@ import org.springframework.stereotype.Component;
 import potamos.core.charge.Goal;
 import potamos.core.cooling.Container;
 import potamos.core.cooling.Medium;
+import potamos.core.figure.Figure;
 import potamos.core.formula.Beds;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
@@ -25,7 +26,6 @@ import potamos.core.vessel.Shape;
 import potamos.core.vessel.Vessel;
 import potamos.server.exchange.FormulaForm;
 import potamos.server.exchange.FormulaJson;
-import potamos.server.exchange.PhaseForm;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -216,7 +216,7 @@ class CalcReader {
 
     static <E extends Enum<E>> E word(Class<E> type, String field, String word) {
         for (E value : type.getEnumConstants()) {
-            if (PhaseForm.word(value).equals(word)) {
+            if (Figure.word(value).equals(word)) {
                 return value;
             }
         }
@@ -226,7 +226,7 @@ class CalcReader {
                         + String.join(
                                 ", ",
                                 java.util.Arrays.stream(type.getEnumConstants())
-                                        .map(PhaseForm::word)
+                                        .map(Figure::word)
                                         .toList()));
     }
 

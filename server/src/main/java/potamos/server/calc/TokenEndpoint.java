@@ -1,5 +1,6 @@
 package potamos.server.calc;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -41,6 +42,7 @@ class TokenEndpoint {
         this.tokens = tokens;
     }
 
+    @Operation(summary = "Tokens of programs")
     @GetMapping
     List<TokenView> all(@AuthenticationPrincipal Person person) {
         return tokens.all(person).stream()
@@ -53,12 +55,14 @@ class TokenEndpoint {
                 .toList();
     }
 
+    @Operation(summary = "Makes a token for a program; it is told this once")
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     TokenTold make(@AuthenticationPrincipal Person person, @Valid @RequestBody TokenBody body) {
         return new TokenTold(tokens.make(person, body.name()));
     }
 
+    @Operation(summary = "Revokes a token")
     @PostMapping("/{id}/revocation")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void revoke(@AuthenticationPrincipal Person person, @PathVariable String id) {

@@ -1,5 +1,6 @@
 package potamos.server.charges;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.time.Instant;
@@ -48,6 +49,7 @@ class ChargeEndpoint {
     }
 
     /** The charge as a table. */
+    @Operation(summary = "A charge as a table")
     @PostMapping(path = "/api/charges/table.csv", produces = "text/csv;charset=UTF-8")
     ResponseEntity<String> table(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
         person.require(Role.Right.READ);
@@ -56,6 +58,7 @@ class ChargeEndpoint {
     }
 
     /** The charge as a production sheet. */
+    @Operation(summary = "A charge as a sheet to work by")
     @PostMapping(path = "/api/charges/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> sheet(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
         person.require(Role.Right.READ);
@@ -70,6 +73,7 @@ class ChargeEndpoint {
     }
 
     /** What each other school would change; needs a vessel. */
+    @Operation(summary = "What each other school would change in a charge")
     @PostMapping("/api/charges/effects")
     List<Effects.EffectView> effects(
             @AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
@@ -78,6 +82,7 @@ class ChargeEndpoint {
     }
 
     /** Every formula with the same goal. */
+    @Operation(summary = "What every formula would come to for one goal")
     @PostMapping("/api/charges/overview")
     List<OverviewView> overview(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
         person.require(Role.Right.READ);
@@ -85,16 +90,18 @@ class ChargeEndpoint {
     }
 
     /** The fewest free vessels that give litres which no single one does. */
+    @Operation(summary = "A call shared out over several vessels")
     @PostMapping("/api/charges/split")
     List<SplitView> split(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
         person.require(Role.Right.READ);
         return planning.split(person.kitchenId(), request);
     }
 
+    @Operation(summary = "Solves a formula for a goal in a vessel of the kitchen")
     @PostMapping("/api/charges")
     ChargeView solve(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
         person.require(Role.Right.READ);
         Planning.Proposed proposed = planning.glance(person.kitchenId(), request);
-        return ChargeView.of(proposed, request.readyBy(), request.schools());
+        return ChargeView.of(proposed, request.readyBy());
     }
 }

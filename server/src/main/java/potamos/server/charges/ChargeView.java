@@ -17,7 +17,6 @@ import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Usual;
 import potamos.core.safety.Caution;
-import potamos.server.exchange.SchoolsForm;
 import potamos.server.exchange.SchoolsJson;
 import potamos.server.kitchen.Drawn;
 
@@ -184,7 +183,7 @@ public record ChargeView(
 
     public record FitView(@NotNull String id, @NotNull String name, double brimfulL, boolean fits, boolean free) {}
 
-    static ChargeView of(Planning.Proposed proposed, Instant readyBy, SchoolsJson asked) {
+    static ChargeView of(Planning.Proposed proposed, Instant readyBy) {
         Charge charge = proposed.charge();
         Formula formula = charge.formula();
         Charge.Levels levels = charge.levels();
@@ -236,7 +235,7 @@ public record ChargeView(
                                 b.share() * charge.run().raw().kg()))
                         .toList(),
                 charge.run().bed().mass().kg(),
-                SchoolsForm.standing(proposed.base(), formula, asked),
+                SchoolsJson.standing(proposed.base(), formula),
                 UsualView.of(formula),
                 (int) formula.simmer().usual().toMinutes(),
                 (int) formula.simmer().least().toMinutes(),

@@ -11,7 +11,7 @@ import potamos.core.formula.Part;
 import potamos.core.formula.Substitution;
 import potamos.core.quantity.Refusal;
 import potamos.core.vessel.BedKind;
-import potamos.server.exchange.SchoolsForm;
+import potamos.server.exchange.SchoolsJson;
 
 /** The choices of a request made in a formula: schools, the mix of the bed, the cuts. */
 final class Choices {
@@ -20,7 +20,7 @@ final class Choices {
 
     /** The formula with the mix, the cuts and the schools that were asked for. */
     static Formula of(Formula base, ChargeRequest request, Map<String, BedKind> own) {
-        Formula chosen = SchoolsForm.read(request.schools()).applyTo(withOwnFigures(base, own));
+        Formula chosen = SchoolsJson.read(request.schools()).applyTo(withOwnFigures(base, own));
         if (request.bed() != null) {
             double cut = base.bed().isEmpty() ? 0 : base.bed().get(0).cutMm();
             chosen = chosen.withBed(request.bed().stream()

@@ -5,7 +5,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import potamos.core.charge.Charge;
+import potamos.core.figure.Figures;
+import potamos.core.formula.Formula;
+import potamos.core.formula.School;
+import potamos.core.formula.Schools;
 import potamos.core.liquor.Body;
 import potamos.core.quantity.Refusal;
 import potamos.server.exchange.SchoolsJson;
@@ -38,37 +43,47 @@ final class Effects {
 
     private Effects() {}
 
-    private record Option(String school, String word, SchoolsJson schools, String standing) {}
+    private record Option(School<?> school, Object word) {
+        EffectView view(boolean chosen, Optional<String> refusal) {
+            return new EffectView(school.name(), word.toString(), chosen, 0, 0, 0, Optional.empty(), 0, 0, refusal);
+        }
+    }
 
     /**
      * The effects of all options.
      *
+     * @param base     the formula as written
      * @param standing schools as they stand
      * @param asked    the choices made so far
      * @param now      the charge as it stands
      * @param solve    the charge with other choices
      */
-    static List<EffectView> of(SchoolsJson standing, SchoolsJson asked, Timed now, Function<SchoolsJson, Timed> solve) {
+    static List<EffectView> of(
+            Formula base, Figures standing, SchoolsJson asked, Timed now, Function<SchoolsJson, Timed> solve) {
         List<EffectView> effects = new ArrayList<>();
-        for (Option option : options(standing, asked)) {
-            boolean chosen = option.word().equals(option.standing());
-            effects.add(chosen ? same(option) : other(option, now, solve));
+        for (School<?> school : Schools.ALL) {
+            if (school.means(base)) {
+                Object stands = standing.byName().get(school.name());
+                for (Object word : school.options()) {
+                    Option option = new Option(school, word);
+                    effects.add(
+                            word.equals(stands)
+                                    ? option.view(true, Optional.empty())
+                                    : other(option, now, () -> solve.apply(SchoolsJson.choosing(asked, school, word))));
+                }
+            }
         }
         return effects;
     }
 
-    private static EffectView same(Option option) {
-        return new EffectView(option.school(), option.word(), true, 0, 0, 0, Optional.empty(), 0, 0, Optional.empty());
-    }
-
-    private static EffectView other(Option option, Timed now, Function<SchoolsJson, Timed> solve) {
+    private static EffectView other(Option option, Timed now, Supplier<Timed> solve) {
         try {
-            Timed then = solve.apply(option.schools());
+            Timed then = solve.get();
             Charge a = now.charge();
             Charge b = then.charge();
             return new EffectView(
-                    option.school(),
-                    option.word(),
+                    option.school().name(),
+                    option.word().toString(),
                     false,
                     b.forecast().yield().mid() - a.forecast().yield().mid(),
                     b.run().raw().kg() - a.run().raw().kg(),
@@ -78,114 +93,7 @@ final class Effects {
                     then.minutes() - now.minutes(),
                     Optional.empty());
         } catch (Refusal refusal) {
-            return new EffectView(
-                    option.school(),
-                    option.word(),
-                    false,
-                    0,
-                    0,
-                    0,
-                    Optional.empty(),
-                    0,
-                    0,
-                    Optional.of(refusal.getMessage()));
+            return option.view(false, Optional.of(refusal.getMessage()));
         }
-    }
-
-    private static List<Option> options(SchoolsJson s, SchoolsJson asked) {
-        SchoolsJson a = asked == null
-                ? new SchoolsJson(null, null, null, null, null, null, null, null, null, null, null, null)
-                : asked;
-        List<Option> options = new ArrayList<>();
-        add(options, "blanch", s.blanch(), List.of("false", "true"), w -> with(a, w, null, null, null, null));
-        add(
-                options,
-                "tomato",
-                s.tomato(),
-                List.of("on-the-bones", "on-the-vegetables", "none"),
-                w -> with(a, null, w, null, null, null));
-        add(
-                options,
-                "vegetables",
-                s.vegetables(),
-                List.of("at-the-start", "late"),
-                w -> with(a, null, null, w, null, null));
-        add(options, "roast", s.roast(), List.of("hot-and-fast", "overnight"), w -> with(a, null, null, null, w, null));
-        add(
-                options,
-                "density",
-                s.density(),
-                List.of("dense", "light-reduced"),
-                w -> with(a, null, null, null, null, w));
-        add(
-                options,
-                "cover",
-                s.cover(),
-                List.of("open", "paper-lid", "lid-ajar"),
-                w -> kept(a, w, null, null, null, null));
-        add(options, "topUp", s.topUp(), List.of("hold", "let-reduce"), w -> kept(a, null, w, null, null, null));
-        add(
-                options,
-                "transfer",
-                s.transfer(),
-                List.of("ladle", "pour", "tap"),
-                w -> kept(a, null, null, w, null, null));
-        add(options, "press", s.press(), List.of("false", "true"), w -> kept(a, null, null, null, w, null));
-        add(
-                options,
-                "herbs",
-                s.herbs(),
-                List.of("fresh", "dried-half-weight", "dried-third-volume"),
-                w -> kept(a, null, null, null, null, w));
-        return options;
-    }
-
-    private static void add(
-            List<Option> options,
-            String school,
-            Object standing,
-            List<String> words,
-            Function<String, SchoolsJson> choose) {
-        if (standing != null) {
-            words.forEach(word -> options.add(new Option(school, word, choose.apply(word), standing.toString())));
-        }
-    }
-
-    private static SchoolsJson with(
-            SchoolsJson a, String blanch, String tomato, String vegetables, String roast, String density) {
-        return new SchoolsJson(
-                density == null ? a.water() : null,
-                blanch == null ? a.blanch() : Boolean.valueOf(blanch),
-                or(tomato, a.tomato()),
-                or(vegetables, a.vegetables()),
-                or(roast, a.roast()),
-                a.simmerMin(),
-                a.cover(),
-                a.transfer(),
-                a.press(),
-                or(density, a.density()),
-                a.herbs(),
-                a.topUp());
-    }
-
-    private static SchoolsJson kept(
-            SchoolsJson a, String cover, String topUp, String transfer, String press, String herbs) {
-        return new SchoolsJson(
-                a.water(),
-                a.blanch(),
-                a.tomato(),
-                a.vegetables(),
-                a.roast(),
-                a.simmerMin(),
-                or(cover, a.cover()),
-                or(transfer, a.transfer()),
-                press == null ? a.press() : Boolean.valueOf(press),
-                a.density(),
-                or(herbs, a.herbs()),
-                or(topUp, a.topUp()));
-    }
-
-    private static String or(String chosen, String asked) {
-        return chosen == null ? asked : chosen;
     }
 }

@@ -17,6 +17,7 @@ import potamos.core.charge.TrimBank;
 import potamos.core.charge.VesselSplit;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Schools;
 import potamos.core.heat.Burner;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
@@ -26,7 +27,6 @@ import potamos.core.schedule.Planner;
 import potamos.core.vessel.Vessel;
 import potamos.server.KitchenClock;
 import potamos.server.exchange.FormulaForm;
-import potamos.server.exchange.SchoolsForm;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
@@ -150,7 +150,8 @@ public class Planning {
                 .orElseThrow(() -> new NotFound("vessel"));
         Formula standing = Choices.of(base, request, site.beds());
         return Effects.of(
-                SchoolsForm.standing(base, standing, request.schools()),
+                base,
+                Schools.standing(base, standing),
                 request.schools(),
                 timed(standing, pot, goal),
                 schools -> timed(Choices.of(base, request.withSchools(schools), site.beds()), pot, goal));

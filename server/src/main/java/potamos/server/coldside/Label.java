@@ -5,14 +5,17 @@ import com.google.zxing.EncodeHintType;
 import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
+import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import potamos.core.quantity.Volume;
+import potamos.core.safety.Allergen;
 import potamos.server.paper.Ink;
 import potamos.server.paper.PaperWords;
+import potamos.server.paper.Words;
 
 /** A label of 100 × 62 mm: what it is, until when, what to look out for, and a code that opens the lot. */
 final class Label {
@@ -31,7 +34,7 @@ final class Label {
             double litres,
             LocalDate made,
             LocalDate useBy,
-            List<String> allergens,
+            List<Allergen> allergens,
             String address,
             String units) {
         try (Ink ink = new Ink(stock + " " + code, WIDTH, HEIGHT)) {
@@ -49,7 +52,7 @@ final class Label {
             ink.text(true, 10, MARGIN, top - 108, "Contains");
             String contains = allergens.isEmpty()
                     ? "none of the listed allergens"
-                    : allergens.stream().map(a -> a.toLowerCase(Locale.ROOT)).collect(Collectors.joining(", "));
+                    : allergens.stream().map(Words.ENGLISH::of).collect(Collectors.joining(", "));
             float room = WIDTH - 3 * MARGIN - CODE;
             ink.text(true, ink.fitting(contains, 13, room), MARGIN, top - 123, contains);
             ink.text(false, 9, MARGIN, MARGIN, "Initials ____________");
@@ -67,7 +70,10 @@ final class Label {
     private static void code(Ink ink, String address, float left, float bottom) {
         BitMatrix matrix;
         try {
-            matrix = new QRCodeWriter().encode(address, BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, 0));
+            // A label in a kitchen gets wet: an eighth of the code may be lost, and it is still read.
+            Map<EncodeHintType, Object> hints =
+                    Map.of(EncodeHintType.MARGIN, 0, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M);
+            matrix = new QRCodeWriter().encode(address, BarcodeFormat.QR_CODE, 0, 0, hints);
         } catch (WriterException tooLong) {
             throw new IllegalArgumentException("the lot's address is too long for a code", tooLong);
         }

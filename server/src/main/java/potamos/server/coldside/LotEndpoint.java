@@ -1,5 +1,6 @@
 package potamos.server.coldside;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.time.Duration;
@@ -17,7 +18,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.cooling.CoolingVerdict;
 import potamos.core.quantity.Refusal;
+import potamos.core.safety.Allergen;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
@@ -41,9 +44,9 @@ class LotEndpoint {
             @NotNull Instant madeAt,
             @NotNull LocalDate useBy,
             boolean pastUseBy,
-            @NotNull List<String> allergens,
+            @NotNull List<Allergen> allergens,
             @NotNull String place,
-            @NotNull String verdict,
+            @NotNull CoolingVerdict.Outcome verdict,
             @NotNull List<DeliveryView> deliveries) {}
 
     record DeliveryView(
@@ -57,7 +60,7 @@ class LotEndpoint {
             double litres,
             @NotNull Instant deliveredAt,
             @NotNull LocalDate useBy,
-            @NotNull List<String> allergens,
+            @NotNull List<Allergen> allergens,
             @NotNull String deliveredBy) {}
 
     private static final int LOTS_AT_ONCE = 100;
@@ -81,6 +84,7 @@ class LotEndpoint {
     }
 
     /** Up to a hundred lots with something left, from the given place on: first what has to go first, at the end what is past its day. */
+    @Operation(summary = "What is on the shelf, first what has to go first")
     @GetMapping("/api/lots")
     List<LotView> onShelf(@AuthenticationPrincipal Person person, @RequestParam(defaultValue = "0") int from) {
         person.require(Role.Right.READ);
@@ -91,6 +95,7 @@ class LotEndpoint {
                 .toList();
     }
 
+    @Operation(summary = "A lot with what became of it")
     @GetMapping("/api/lots/{id}")
     LotView one(@AuthenticationPrincipal Person person, @PathVariable String id) {
         person.requireALook();
@@ -108,6 +113,7 @@ class LotEndpoint {
         return view(row, today(person), deliveries);
     }
 
+    @Operation(summary = "The label of a lot")
     @GetMapping(path = "/api/lots/{id}/label.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> label(@AuthenticationPrincipal Person person, @PathVariable String id) throws IOException {
         person.require(Role.Right.READ);
@@ -120,7 +126,7 @@ class LotEndpoint {
                 row.litres(),
                 row.madeAt().atZone(kitchen.zone()).toLocalDate(),
                 row.useBy(),
-                words(row.allergens()),
+                allergens(row.allergens()),
                 publicAddress + "/lots/" + id,
                 person.units());
         return ResponseEntity.ok()
@@ -128,6 +134,7 @@ class LotEndpoint {
                 .body(pdf);
     }
 
+    @Operation(summary = "What was delivered lately")
     @GetMapping("/api/deliveries")
     List<DeliveryView> deliveries(@AuthenticationPrincipal Person person) {
         person.requireALook();
@@ -153,7 +160,7 @@ class LotEndpoint {
                 row.madeAt(),
                 row.useBy(),
                 today.isAfter(row.useBy()),
-                words(row.allergens()),
+                allergens(row.allergens()),
                 row.place(),
                 row.verdict(),
                 deliveries.stream().map(LotEndpoint::view).toList());
@@ -171,11 +178,14 @@ class LotEndpoint {
                 row.litres(),
                 row.deliveredAt(),
                 row.useBy(),
-                words(row.allergens()),
+                allergens(row.allergens()),
                 row.deliveredBy());
     }
 
-    private static List<String> words(String joined) {
-        return Arrays.stream(joined.split(",")).filter(word -> !word.isEmpty()).toList();
+    private static List<Allergen> allergens(String joined) {
+        return Arrays.stream(joined.split(","))
+                .filter(word -> !word.isEmpty())
+                .map(Allergen::valueOf)
+                .toList();
     }
 }

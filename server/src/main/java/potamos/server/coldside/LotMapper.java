@@ -8,6 +8,7 @@ import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import potamos.core.cooling.CoolingVerdict;
 
 /** Rows of lots and deliveries. Both tell what the events of a batch tell, and are rebuilt from them. */
 @Mapper
@@ -26,7 +27,7 @@ interface LotMapper {
             LocalDate useBy,
             String allergens,
             String place,
-            String verdict) {}
+            CoolingVerdict.Outcome verdict) {}
 
     record DeliveryRow(
             String id,

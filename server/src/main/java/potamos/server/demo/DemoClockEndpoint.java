@@ -1,6 +1,7 @@
 package potamos.server.demo;
 
 import io.swagger.v3.oas.annotations.Hidden;
+import io.swagger.v3.oas.annotations.Operation;
 import java.time.Duration;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.http.HttpStatus;
@@ -31,6 +32,7 @@ class DemoClockEndpoint {
         this.changes = changes;
     }
 
+    @Operation(summary = "Moves the clock of the demo")
     @PostMapping("/api/demo/clock")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void move(@AuthenticationPrincipal Person person, @RequestBody Move move) {

@@ -1,5 +1,6 @@
 package potamos.server.devices;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -77,11 +78,13 @@ class DeviceEndpoint {
         this.devices = devices;
     }
 
+    @Operation(summary = "Devices of the kitchen with what they last read")
     @GetMapping
     List<DeviceView> all(@AuthenticationPrincipal Person person) {
         return devices.all(person).stream().map(DeviceView::of).toList();
     }
 
+    @Operation(summary = "Adds a device; its token is told this once")
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     DeviceMade make(@AuthenticationPrincipal Person person, @Valid @RequestBody DeviceBody body) {
@@ -89,6 +92,7 @@ class DeviceEndpoint {
         return new DeviceMade(made.id(), made.token());
     }
 
+    @Operation(summary = "Attaches a device to a vessel, or to none")
     @PutMapping("/{id}/vessel")
     List<DeviceView> attach(
             @AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Attachment body) {
@@ -96,6 +100,7 @@ class DeviceEndpoint {
         return all(person);
     }
 
+    @Operation(summary = "Takes a device out of use")
     @PostMapping("/{id}/retirement")
     List<DeviceView> retire(@AuthenticationPrincipal Person person, @PathVariable String id) {
         devices.revoke(person, id);
@@ -103,6 +108,7 @@ class DeviceEndpoint {
     }
 
     /** What a device reported, at most twenty thousand readings. */
+    @Operation(summary = "What a device read")
     @GetMapping("/{id}/readings")
     List<ReadingBody> readings(
             @AuthenticationPrincipal Person person,
@@ -115,6 +121,7 @@ class DeviceEndpoint {
     }
 
     /** For devices, with their own token. Late readings, in any order, sent again or not: what is new is taken. */
+    @Operation(summary = "Takes readings of a device")
     @PostMapping("/{id}/readings")
     TakenView take(
             @AuthenticationPrincipal Devices.Caller caller,

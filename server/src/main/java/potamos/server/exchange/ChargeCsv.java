@@ -9,6 +9,7 @@ import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Measure;
 import potamos.core.flow.Ledger;
+import potamos.server.paper.Words;
 
 /** A charge as a table: what to weigh, the lines, what comes out, and the ledger; one figure a row with its unit. */
 public final class ChargeCsv {
@@ -66,7 +67,7 @@ public final class ChargeCsv {
                 row(
                         csv,
                         "ledger",
-                        PhaseForm.word(entry.cause()),
+                        Words.ENGLISH.of(entry.cause()),
                         entry.amount().litres(),
                         "L",
                         entry.cause().inward() ? "in" : "out");

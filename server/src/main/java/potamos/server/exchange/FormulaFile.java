@@ -5,9 +5,6 @@ import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Comparator;
 import java.util.List;
@@ -26,15 +23,13 @@ public class FormulaFile {
     /** More than the longest formula with every figure written out needs. */
     static final int MOST_BYTES = 128 * 1024;
 
-    private static final String SCHEMA = "/formula.schema.json";
-
     private final JsonMapper mapper = JsonMapper.builder()
             .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
             .changeDefaultPropertyInclusion(inclusion ->
                     inclusion.withValueInclusion(com.fasterxml.jackson.annotation.JsonInclude.Include.NON_NULL))
             .build();
-    private final String schemaText = schemaText();
+    private final String schemaText = FormulaSchema.text(mapper);
     private final Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
             .getSchema(schemaText);
 
@@ -112,13 +107,5 @@ public class FormulaFile {
             case "type" -> "not of the kind that belongs here";
             default -> error.getMessage();
         };
-    }
-
-    private static String schemaText() {
-        try (InputStream in = FormulaFile.class.getResourceAsStream(SCHEMA)) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 }

@@ -1,12 +1,12 @@
 package potamos.server.exchange;
 
-import static potamos.server.exchange.PhaseForm.need;
-import static potamos.server.exchange.PhaseForm.word;
+import static potamos.core.figure.Figure.word;
 
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
+import potamos.core.figure.Figure;
 import potamos.core.formula.Beds;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
@@ -46,7 +46,7 @@ public final class FormulaForm {
                 formula.procedure().stream().map(PhaseForm::write).toList(),
                 formula.coldDays(),
                 formula.frozenMonths(),
-                formula.cautions().stream().map(PhaseForm::word).toList());
+                formula.cautions().stream().map(Figure::word).toList());
     }
 
     /**
@@ -65,7 +65,7 @@ public final class FormulaForm {
         return new Formula(
                 need("slug", form.slug()),
                 need("name", form.name()),
-                PhaseForm.of(Family.class, "family", need("family", form.family())),
+                of(Family.class, "family", need("family", form.family())),
                 form.version(),
                 each("bed", need("bed", form.bed()), FormulaForm::readBed),
                 readWater(need("water", form.water())),
@@ -73,7 +73,7 @@ public final class FormulaForm {
                 each("procedure", need("procedure", form.procedure()), PhaseForm::read),
                 form.coldDays(),
                 form.frozenMonths(),
-                each("cautions", need("cautions", form.cautions()), c -> PhaseForm.of(Caution.class, "caution", c)));
+                each("cautions", need("cautions", form.cautions()), c -> of(Caution.class, "caution", c)));
     }
 
     private interface Reading<A, B> {
@@ -194,8 +194,8 @@ public final class FormulaForm {
                 item.uptakeLPerKg(),
                 item.saltGPerKg(),
                 item.sulphitesMgPerL(),
-                item.traits().stream().map(PhaseForm::word).toList(),
-                item.allergens().stream().map(PhaseForm::word).toList());
+                item.traits().stream().map(Figure::word).toList(),
+                item.allergens().stream().map(Figure::word).toList());
     }
 
     private static Part readPart(PartJson form) {
@@ -215,21 +215,18 @@ public final class FormulaForm {
         return new Item(
                 id,
                 name,
-                PhaseForm.of(Part.Kind.class, "kind", need("kind", f.kind())),
+                of(Part.Kind.class, "kind", need("kind", f.kind())),
                 f.kgPerL(),
                 f.pieceG(),
                 f.driedKgPerL(),
                 f.uptakeLPerKg(),
                 f.saltGPerKg(),
                 f.sulphitesMgPerL(),
-                each(
-                        "traits",
-                        f.traits() == null ? List.of() : f.traits(),
-                        t -> PhaseForm.of(Item.Trait.class, "trait", t)),
+                each("traits", f.traits() == null ? List.of() : f.traits(), t -> of(Item.Trait.class, "trait", t)),
                 each(
                         "allergens",
                         f.allergens() == null ? List.of() : f.allergens(),
-                        a -> PhaseForm.of(Allergen.class, "allergen", a)));
+                        a -> of(Allergen.class, "allergen", a)));
     }
 
     private static AmountJson amount(Part.Amount amount) {
@@ -283,5 +280,21 @@ public final class FormulaForm {
     private static Duration minutes(String field, double minutes) {
         double value = Refusal.unlessWithin(field, minutes, 0, 48 * 60, "min");
         return Duration.ofMillis((long) (value * 60_000 + 0.5));
+    }
+
+    static <T> T need(String field, T value) {
+        if (value == null) {
+            throw Refusal.of(field, "is needed here");
+        }
+        return value;
+    }
+
+    private static <E extends Enum<E>> E of(Class<E> type, String field, String word) {
+        for (E value : type.getEnumConstants()) {
+            if (word(value).equals(word)) {
+                return value;
+            }
+        }
+        throw Refusal.of(field, "nobody knows this word here");
     }
 }

@@ -1,7 +1,13 @@
 package potamos.server.exchange;
 
+import com.fasterxml.jackson.annotation.JsonAnyGetter;
+import com.fasterxml.jackson.annotation.JsonAnySetter;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 
 /**
  * A formula in the open format, described by {@code /formula.schema.json}. Figures of beds and items are written out, so that a formula means the same
@@ -75,34 +81,27 @@ public record FormulaJson(
             @NotNull List<String> traits,
             @NotNull List<String> allergens) {}
 
-    /** A phase; which fields it has depends on {@code phase}. */
+    /**
+     * A phase. Beside its name it carries the figures of its kind, each under its own.
+     *
+     * @param phase   the kind's name
+     * @param figures by name
+     */
     public record PhaseJson(
             @NotNull String phase,
-            Double min,
-            Double everyMin,
-            Double drainAndWashMin,
-            Double ovenC,
-            Double shade,
-            Double keepsMass,
-            Double litresPerKgBed,
-            Double toFraction,
-            Integer times,
-            Double celsius,
-            String liquid,
-            Double gelatinGPerL,
-            Double saltGPerL,
-            String band,
-            Double leastMin,
-            Double mostMin,
-            String cover,
-            Boolean holdLevel,
-            Double topUpDropCm,
-            Double topUpC,
-            Double skimEarlyMin,
-            Double skimEarlyForMin,
-            Double skimLateMin,
-            Integer passes,
-            Boolean pressed,
-            String transfer,
-            Boolean cold) {}
+
+            @JsonAnySetter @JsonAnyGetter @Schema(hidden = true)
+            Map<String, Object> figures) {
+
+        /** What is written as nothing is not said. */
+        public PhaseJson {
+            figures = FormulaJson.said(figures);
+        }
+    }
+
+    static Map<String, Object> said(Map<String, Object> figures) {
+        Map<String, Object> said = figures == null ? new LinkedHashMap<>() : new LinkedHashMap<>(figures);
+        said.values().removeIf(Objects::isNull);
+        return said;
+    }
 }

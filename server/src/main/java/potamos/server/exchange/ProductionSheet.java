@@ -12,10 +12,12 @@ import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Measure;
 import potamos.core.formula.Formula;
-import potamos.core.formula.Phase;
+import potamos.core.formula.PotPhase;
+import potamos.core.formula.PrepPhase;
 import potamos.server.paper.Ink;
 import potamos.server.paper.PaperUnits;
 import potamos.server.paper.PaperWords;
+import potamos.server.paper.Words;
 
 /** A charge on one page of A4, readable at arm's length: every quantity, line and time, with room to write down what really happened. */
 public final class ProductionSheet {
@@ -154,7 +156,7 @@ public final class ProductionSheet {
         float at = head(top, COLUMN, times.isPresent() ? "Times" : "How long");
         if (times.isPresent()) {
             for (Timeline.Step step : times.get().steps()) {
-                String name = PaperWords.sentence(step.stage().name());
+                String name = Words.ENGLISH.of(step.stage());
                 at = rightRow(at, name, PaperWords.CLOCK.format(step.from().atZone(zone)));
             }
             at = rightRow(
@@ -166,18 +168,18 @@ public final class ProductionSheet {
                 at = rightRow(at, "Reduce", PaperUnits.minutes(charge.boilDownMin()));
             }
         }
-        for (Phase.Roast roast : charge.formula().phases(Phase.Roast.class)) {
+        for (PrepPhase.Roast roast : charge.formula().phases(PrepPhase.Roast.class)) {
             at = rightRow(at - 4, "Roast at " + units.celsius(roast.oven()), "to shade " + plain(roast.shade()));
             at = rightRow(at, "turn", "every " + roast.turnEvery().toMinutes() + " min");
         }
-        for (Phase.Deglaze deglaze : charge.formula().phases(Phase.Deglaze.class)) {
+        for (PrepPhase.Deglaze deglaze : charge.formula().phases(PrepPhase.Deglaze.class)) {
             double water = deglaze.litresPerKgBed() * charge.run().raw().kg();
             at = rightRow(at, "Deglaze with " + units.litres(water), "down to " + percent(deglaze.toFraction()));
         }
-        for (Phase.WineDown wine : charge.formula().phases(Phase.WineDown.class)) {
+        for (PrepPhase.WineDown wine : charge.formula().phases(PrepPhase.WineDown.class)) {
             at = rightRow(at, "Cook the wine down", "to " + percent(wine.toFraction()));
         }
-        Phase.Skim skim = charge.run().simmer().skim();
+        PotPhase.Skim skim = charge.run().simmer().skim();
         if (!skim.early().isZero()) {
             at = rightRow(
                     at - 4,

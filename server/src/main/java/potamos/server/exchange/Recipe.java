@@ -22,6 +22,7 @@ import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.core.vessel.BedKind;
+import potamos.server.paper.Words;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -127,21 +128,17 @@ public final class Recipe {
     }
 
     private static String words(Phase phase) {
-        FormulaJson.PhaseJson form = PhaseForm.write(phase);
-        StringBuilder words = new StringBuilder(form.phase().replace('-', ' '));
-        words.setCharAt(0, Character.toUpperCase(words.charAt(0)));
-        if (form.min() != null) {
-            words.append(String.format(Locale.ROOT, ", %.0f min", form.min()));
+        StringBuilder words = new StringBuilder(Words.ENGLISH.phase(phase.kind().name()));
+        if (!phase.takes().isZero()) {
+            words.append(", ").append(phase.takes().toMinutes()).append(" min");
         }
-        if (form.ovenC() != null) {
-            words.append(String.format(Locale.ROOT, " at %.0f °C", form.ovenC()));
-        }
-        if (form.celsius() != null) {
-            words.append(String.format(Locale.ROOT, " at %.0f °C", form.celsius()));
-        }
-        if (form.toFraction() != null) {
-            words.append(String.format(Locale.ROOT, " to %.0f %% of the volume", form.toFraction() * 100));
-        }
+        phase.kind().figuresOf(phase).byName().forEach((figure, value) -> {
+            if (figure.equals("ovenC") || figure.equals("celsius")) {
+                words.append(String.format(Locale.ROOT, " at %.0f °C", (double) value));
+            } else if (figure.equals(Phase.TO_FRACTION.name())) {
+                words.append(String.format(Locale.ROOT, " to %.0f %% of the volume", (double) value * 100));
+            }
+        });
         return words.append('.').toString();
     }
 

@@ -1,6 +1,7 @@
 package potamos.server.formulas;
 
 import io.swagger.v3.oas.annotations.Hidden;
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -111,6 +112,7 @@ class FormulaEndpoint {
         this.kitchens = kitchens;
     }
 
+    @Operation(summary = "Every formula of the kitchen")
     @GetMapping
     List<ShelfView> shelf(@AuthenticationPrincipal Person person) {
         person.require(Right.READ);
@@ -119,6 +121,7 @@ class FormulaEndpoint {
                 .toList();
     }
 
+    @Operation(summary = "Kinds of bed and items that formulas are made of")
     @GetMapping("/larder")
     Larder larder(@AuthenticationPrincipal Person person) {
         person.require(Right.READ);
@@ -131,6 +134,7 @@ class FormulaEndpoint {
                         .toList());
     }
 
+    @Operation(summary = "A formula with its versions")
     @GetMapping("/{slug}")
     FormulaView one(
             @AuthenticationPrincipal Person person,
@@ -152,6 +156,7 @@ class FormulaEndpoint {
                         .toList());
     }
 
+    @Operation(summary = "Adds a formula")
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     FormulaView add(@AuthenticationPrincipal Person person, @Valid @RequestBody Added body) {
@@ -159,18 +164,21 @@ class FormulaEndpoint {
         return one(person, added.slug(), null);
     }
 
+    @Operation(summary = "Another version of a formula")
     @PutMapping("/{slug}")
     FormulaView edit(@AuthenticationPrincipal Person person, @PathVariable String slug, @Valid @RequestBody Edit body) {
         formulas.edit(person, slug, FormulaForm.read(body.formula()), body.basedOn(), body.note());
         return one(person, slug, null);
     }
 
+    @Operation(summary = "Takes a formula out of use")
     @PostMapping("/{slug}/retirement")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void retire(@AuthenticationPrincipal Person person, @PathVariable String slug, @RequestBody Retirement body) {
         formulas.retire(person, slug, body.retired());
     }
 
+    @Operation(summary = "Brings an earlier version of a formula back")
     @PostMapping("/{slug}/restoration")
     FormulaView restore(
             @AuthenticationPrincipal Person person, @PathVariable String slug, @RequestBody Restoration body) {
@@ -178,12 +186,14 @@ class FormulaEndpoint {
         return one(person, slug, null);
     }
 
+    @Operation(summary = "A formula as a file in the open format")
     @GetMapping(path = "/{slug}/file.json", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> file(@AuthenticationPrincipal Person person, @PathVariable String slug) {
         person.require(Right.READ);
         return attachment(slug + ".json", files.write(formulas.of(person.kitchenId(), slug)));
     }
 
+    @Operation(summary = "A formula as a recipe in JSON-LD")
     @GetMapping(path = "/{slug}/recipe.jsonld", produces = LD_JSON)
     ResponseEntity<String> recipe(@AuthenticationPrincipal Person person, @PathVariable String slug) {
         person.require(Right.READ);
@@ -198,6 +208,7 @@ class FormulaEndpoint {
     }
 
     /** Reads a file without storing it, so that it can be looked at first. */
+    @Operation(summary = "Reads a file, and keeps nothing of it")
     @PostMapping(path = "/reading", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     Imported read(@AuthenticationPrincipal Person person, @RequestBody byte[] file) {
         person.require(Right.SET_UP);

@@ -1,5 +1,6 @@
 package potamos.server.handover;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
@@ -36,17 +37,20 @@ class HandOverEndpoint {
         this.handOvers = handOvers;
     }
 
+    @Operation(summary = "The latest hand-overs")
     @GetMapping
     List<HandOvers.HandOver> latest(@AuthenticationPrincipal Person person) {
         return handOvers.latest(person);
     }
 
     /** Whom pots can be given to. */
+    @Operation(summary = "Who can be handed a pot")
     @GetMapping("/hands")
     List<HandOvers.Hand> hands(@AuthenticationPrincipal Person person) {
         return handOvers.hands(person);
     }
 
+    @Operation(summary = "Hands pots over")
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     void give(@AuthenticationPrincipal Person person, @Valid @RequestBody Giving giving) {
@@ -60,6 +64,7 @@ class HandOverEndpoint {
     }
 
     /** Signs for what comes to the person who asks. */
+    @Operation(summary = "Signs for what was handed over")
     @PostMapping("/{id}/signature")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void sign(@AuthenticationPrincipal Person person, @PathVariable String id) {

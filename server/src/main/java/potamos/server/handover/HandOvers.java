@@ -205,7 +205,8 @@ public class HandOvers {
     private static Pending pending(Charge charge, DueAct act, boolean late) {
         Optional<String> phase = act.step() < 0
                 ? Optional.empty()
-                : Optional.of(Json.kindOf(charge.formula().procedure().get(act.step())));
+                : Optional.of(
+                        charge.formula().procedure().get(act.step()).kind().name());
         List<Part> parts = charge.measures().stream()
                 .map(measure -> new Part(measure.part().id(), measure.part().name()))
                 .filter(part -> act.parts().contains(part.id()))

@@ -1,5 +1,6 @@
 package potamos.server.kitchen;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotEmpty;
@@ -87,12 +88,14 @@ class EquipmentEndpoint {
         this.clock = clock;
     }
 
+    @Operation(summary = "Adds a vessel")
     @PostMapping("/vessels")
     @ResponseStatus(HttpStatus.CREATED)
     public void addVessel(@AuthenticationPrincipal Person person, @Valid @RequestBody Bodies.VesselBody body) {
         add(person, Equipment.VESSEL, body.name(), body.vessel());
     }
 
+    @Operation(summary = "Changes a vessel")
     @PutMapping("/vessels/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     public void changeVessel(
@@ -102,12 +105,14 @@ class EquipmentEndpoint {
         change(person, Equipment.VESSEL, id, body.name(), body.vessel());
     }
 
+    @Operation(summary = "Adds a burner")
     @PostMapping("/burners")
     @ResponseStatus(HttpStatus.CREATED)
     public void addBurner(@AuthenticationPrincipal Person person, @Valid @RequestBody Bodies.BurnerBody body) {
         add(person, Equipment.BURNER, body.name(), body.burner());
     }
 
+    @Operation(summary = "Changes a burner")
     @PutMapping("/burners/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     public void changeBurner(
@@ -117,12 +122,14 @@ class EquipmentEndpoint {
         change(person, Equipment.BURNER, id, body.name(), body.burner());
     }
 
+    @Operation(summary = "Adds an oven")
     @PostMapping("/ovens")
     @ResponseStatus(HttpStatus.CREATED)
     public void addOven(@AuthenticationPrincipal Person person, @Valid @RequestBody Bodies.OvenBody body) {
         add(person, Equipment.OVEN, body.name(), body.oven());
     }
 
+    @Operation(summary = "Changes an oven")
     @PutMapping("/ovens/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     public void changeOven(
@@ -130,12 +137,14 @@ class EquipmentEndpoint {
         change(person, Equipment.OVEN, id, body.name(), body.oven());
     }
 
+    @Operation(summary = "Adds a kind of container")
     @PostMapping("/containers")
     @ResponseStatus(HttpStatus.CREATED)
     public void addContainer(@AuthenticationPrincipal Person person, @Valid @RequestBody Bodies.ContainerBody body) {
         add(person, Equipment.CONTAINER, body.name(), body.container());
     }
 
+    @Operation(summary = "Changes a container")
     @PutMapping("/containers/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     public void changeContainer(
@@ -145,12 +154,14 @@ class EquipmentEndpoint {
         change(person, Equipment.CONTAINER, id, body.name(), body.container());
     }
 
+    @Operation(summary = "Adds a chiller")
     @PostMapping("/chillers")
     @ResponseStatus(HttpStatus.CREATED)
     public void addChiller(@AuthenticationPrincipal Person person, @Valid @RequestBody Bodies.ChillerBody body) {
         add(person, Equipment.CHILLER, body.name(), body.chiller());
     }
 
+    @Operation(summary = "Changes a chiller")
     @PutMapping("/chillers/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     public void changeChiller(
@@ -161,6 +172,7 @@ class EquipmentEndpoint {
     }
 
     /** Out of use: kept for the batches that name it, offered no more. */
+    @Operation(summary = "Takes a piece of equipment out of use")
     @PostMapping("/{kind}/{id}/retirement")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     public void retire(@AuthenticationPrincipal Person person, @PathVariable String kind, @PathVariable String id) {
@@ -177,6 +189,7 @@ class EquipmentEndpoint {
         changes.note(person.kitchenId(), "kitchen", id);
     }
 
+    @Operation(summary = "Adds a station")
     @PostMapping("/stations")
     @ResponseStatus(HttpStatus.CREATED)
     public void addStation(@AuthenticationPrincipal Person person, @Valid @RequestBody StationBody body) {
@@ -185,6 +198,7 @@ class EquipmentEndpoint {
         changes.note(person.kitchenId(), "kitchen", id);
     }
 
+    @Operation(summary = "The kitchen's own figures of a kind of bed")
     @PutMapping("/beds/{slug}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     public void changeBed(
@@ -209,6 +223,7 @@ class EquipmentEndpoint {
         changes.note(person.kitchenId(), "kitchen", "");
     }
 
+    @Operation(summary = "Changes where the kitchen is and what it works with")
     @PutMapping("/settings")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     public void changeSettings(@AuthenticationPrincipal Person person, @Valid @RequestBody SettingsBody body) {
@@ -234,6 +249,7 @@ class EquipmentEndpoint {
     }
 
     /** The limits that new plans are judged by; verdicts on accepted plans keep the ones they quoted. */
+    @Operation(summary = "Changes the limits that cooling is judged by")
     @PutMapping("/limits")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     public void changeLimits(@AuthenticationPrincipal Person person, @Valid @RequestBody LimitsBody body) {

@@ -1,5 +1,6 @@
 package potamos.server.kitchen;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -33,12 +34,14 @@ class HobEndpoint {
         this.changes = changes;
     }
 
+    @Operation(summary = "How the burners lie")
     @GetMapping
     List<Hob.Place> hob(@AuthenticationPrincipal Person person) {
         person.require(Right.READ);
         return hob.of(person.kitchenId());
     }
 
+    @Operation(summary = "Lays the burners")
     @PutMapping
     List<Hob.Place> lay(@AuthenticationPrincipal Person person, @Valid @RequestBody Laid laid) {
         person.require(Right.SET_UP);

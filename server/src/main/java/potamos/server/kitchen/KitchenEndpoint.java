@@ -1,5 +1,6 @@
 package potamos.server.kitchen;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -167,6 +168,7 @@ class KitchenEndpoint {
         this.kitchens = kitchens;
     }
 
+    @Operation(summary = "The kitchen with everything that stands in it")
     @GetMapping
     KitchenView kitchen(@AuthenticationPrincipal Person person) {
         person.require(Role.Right.READ);

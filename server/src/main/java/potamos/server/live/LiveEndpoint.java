@@ -1,6 +1,7 @@
 package potamos.server.live;
 
 import io.swagger.v3.oas.annotations.Hidden;
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
@@ -65,6 +66,7 @@ class LiveEndpoint {
      *
      * @throws Busy when this session, or this kitchen, has as many as it can have
      */
+    @Operation(summary = "Tells what has changed, as it changes")
     @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter listen(@AuthenticationPrincipal Person person, HttpServletRequest request) {
         Listener listener =

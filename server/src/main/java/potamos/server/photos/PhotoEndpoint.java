@@ -1,5 +1,6 @@
 package potamos.server.photos;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -54,6 +55,7 @@ class PhotoEndpoint {
         this.darkroom = darkroom;
     }
 
+    @Operation(summary = "Photos of a batch")
     @GetMapping
     List<PhotoView> all(@AuthenticationPrincipal Person person, @PathVariable String batchId) {
         return photos.of(person, batchId).stream()
@@ -70,6 +72,7 @@ class PhotoEndpoint {
     }
 
     /** A photo never changes, so a screen need not fetch it again; but it asks each time, so whoever has signed out finds nothing kept. */
+    @Operation(summary = "A photo as it was kept")
     @GetMapping(path = "/{id}", produces = MediaType.IMAGE_JPEG_VALUE)
     ResponseEntity<byte[]> one(
             @AuthenticationPrincipal Person person, @PathVariable String batchId, @PathVariable String id) {
@@ -83,6 +86,7 @@ class PhotoEndpoint {
      * Takes a photo in: JPEG or PNG, up to 8 MB. Sent twice with the same id it is kept once. It is developed before anything is held in the database, for
      * that takes its time.
      */
+    @Operation(summary = "Adds a photo to a batch")
     @PutMapping(
             path = "/{id}",
             consumes = {MediaType.IMAGE_JPEG_VALUE, MediaType.IMAGE_PNG_VALUE})
@@ -98,6 +102,7 @@ class PhotoEndpoint {
     }
 
     /** Takes a photo out of the record, with a reason. It stays in the store. */
+    @Operation(summary = "Takes a photo out of the record, with the reason")
     @PostMapping("/{id}/withdrawal")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void withdraw(

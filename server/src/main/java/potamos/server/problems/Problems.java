@@ -47,6 +47,19 @@ public class Problems {
     public record FieldProblem(String reason, Double low, Double high, String unit) {}
 
     /**
+     * A problem, as the contract tells of it.
+     *
+     * @param type     {@code urn:potamos:problem:…}
+     * @param title    of the status
+     * @param status   of the answer
+     * @param detail   in words for a person
+     * @param instance the address that was asked
+     * @param fields   what is wrong with each field, by its path
+     */
+    public record Problem(
+            String type, String title, int status, String detail, String instance, Map<String, FieldProblem> fields) {}
+
+    /**
      * A problem as it is written where no endpoint is reached yet.
      *
      * @param detail words of ours, without quotes

@@ -1,5 +1,6 @@
 package potamos.server.stations;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -75,11 +76,13 @@ class CallEndpoint {
         this.kitchens = kitchens;
     }
 
+    @Operation(summary = "Calls of the stations")
     @GetMapping
     List<CallView> all(@AuthenticationPrincipal Person person) {
         return calls.all(person).stream().map(CallEndpoint::view).toList();
     }
 
+    @Operation(summary = "Stocks that can be asked for")
     @GetMapping("/menu")
     Menu menu(@AuthenticationPrincipal Person person) {
         person.requireALook();
@@ -94,11 +97,13 @@ class CallEndpoint {
                         .toList());
     }
 
+    @Operation(summary = "A call with what became of it")
     @GetMapping("/{id}")
     CallView one(@AuthenticationPrincipal Person person, @PathVariable String id) {
         return view(calls.of(person, id));
     }
 
+    @Operation(summary = "A station asks for stock")
     @PostMapping
     CallView ask(@AuthenticationPrincipal Person person, @Valid @RequestBody Ask body) {
         calls.ask(
@@ -113,6 +118,7 @@ class CallEndpoint {
         return view(calls.of(person, body.id()));
     }
 
+    @Operation(summary = "Takes a call back")
     @PostMapping("/{id}/withdrawal")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void withdraw(@AuthenticationPrincipal Person person, @PathVariable String id) {

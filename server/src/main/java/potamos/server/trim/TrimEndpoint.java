@@ -1,5 +1,6 @@
 package potamos.server.trim;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -48,6 +49,7 @@ class TrimEndpoint {
         this.box = box;
     }
 
+    @Operation(summary = "Bags of trim that have something left")
     @GetMapping
     List<TrimView> left(@AuthenticationPrincipal Person person) {
         LocalDate today = box.today(person.kitchenId());
@@ -67,6 +69,7 @@ class TrimEndpoint {
                 .toList();
     }
 
+    @Operation(summary = "Puts a bag of trim by")
     @PostMapping
     List<TrimView> put(@AuthenticationPrincipal Person person, @Valid @RequestBody TrimPut body) {
         LocalDate day = body.day() == null ? box.today(person.kitchenId()) : body.day();
@@ -74,6 +77,7 @@ class TrimEndpoint {
         return left(person);
     }
 
+    @Operation(summary = "Takes out of a bag of trim")
     @PostMapping("/{id}/takings")
     List<TrimView> take(
             @AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody TrimTake body) {

@@ -1,5 +1,6 @@
 package potamos.server.visits;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -56,6 +57,7 @@ class FirstRunEndpoint {
         this.formulas = formulas;
     }
 
+    @Operation(summary = "The first run: makes the kitchen and its chef")
     @PostMapping("/api/kitchen")
     @ResponseStatus(HttpStatus.CREATED)
     @Transactional

@@ -1,5 +1,6 @@
 package potamos.server.visits;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -54,6 +55,7 @@ class PeopleEndpoint {
         this.visits = visits;
     }
 
+    @Operation(summary = "Everybody who works here")
     @GetMapping
     List<MemberView> all(@AuthenticationPrincipal Person person) {
         return people.all(person).stream()
@@ -61,6 +63,7 @@ class PeopleEndpoint {
                 .toList();
     }
 
+    @Operation(summary = "Adds a person")
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     List<MemberView> add(@AuthenticationPrincipal Person person, @Valid @RequestBody NewMember body) {
@@ -72,6 +75,7 @@ class PeopleEndpoint {
     }
 
     /** A new password; whoever used the old one is signed out everywhere. */
+    @Operation(summary = "Gives a person a new password")
     @PutMapping("/{id}/password")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void renew(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody NewPassword body) {
@@ -79,6 +83,7 @@ class PeopleEndpoint {
         visits.endAll(id);
     }
 
+    @Operation(summary = "A person leaves")
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void leave(@AuthenticationPrincipal Person person, @PathVariable String id) {

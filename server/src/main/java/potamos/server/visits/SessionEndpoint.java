@@ -1,5 +1,6 @@
 package potamos.server.visits;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
@@ -46,6 +47,7 @@ class SessionEndpoint {
         this.clock = clock;
     }
 
+    @Operation(summary = "Who is signed in here")
     @GetMapping
     SessionView visit(@AuthenticationPrincipal Person person, CsrfToken csrf, HttpServletRequest request) {
         // Asking for the token is what sends its cookie.
@@ -53,6 +55,7 @@ class SessionEndpoint {
         return visits.view(person, request);
     }
 
+    @Operation(summary = "Signs in")
     @PostMapping
     SessionView signIn(@Valid @RequestBody SignIn body, HttpServletRequest request, HttpServletResponse response) {
         Person person = accounts.signIn(body.signIn(), body.password(), request.getRemoteAddr(), clock.instant());
@@ -63,6 +66,7 @@ class SessionEndpoint {
     }
 
     /** Chooses one's own password; whoever else is signed in as this person is signed out. */
+    @Operation(summary = "Another password of one's own")
     @PutMapping("/password")
     SessionView choose(
             @AuthenticationPrincipal Person person,
@@ -77,6 +81,7 @@ class SessionEndpoint {
         return visits.view(chosen, request);
     }
 
+    @Operation(summary = "The units that this person reads in")
     @PutMapping("/units")
     SessionView units(
             @AuthenticationPrincipal Person person,
@@ -88,6 +93,7 @@ class SessionEndpoint {
         return visits.view(changed, request);
     }
 
+    @Operation(summary = "Signs out")
     @DeleteMapping
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signOut(HttpServletRequest request, HttpServletResponse response) {

@@ -1,5 +1,6 @@
 package potamos.server.visits;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
@@ -52,6 +53,7 @@ class TabletEndpoint {
     }
 
     /** Sets one's own PIN, 4 to 8 digits. */
+    @Operation(summary = "Another PIN of one's own")
     @PutMapping("/own-pin")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void ownPin(@AuthenticationPrincipal Person person, @Valid @RequestBody PinChoice choice) {
@@ -59,6 +61,7 @@ class TabletEndpoint {
     }
 
     /** Makes this screen one that several share. It stays so until it is signed out. */
+    @Operation(summary = "Makes this a screen that is shared, or one's own again")
     @PostMapping("/shared")
     SessionView share(
             @AuthenticationPrincipal Person person, HttpServletRequest request, HttpServletResponse response) {
@@ -69,6 +72,7 @@ class TabletEndpoint {
     }
 
     /** Who can sign here. */
+    @Operation(summary = "Who can sign at this screen")
     @GetMapping("/hands")
     List<HandView> hands(@AuthenticationPrincipal Person person) {
         return pins.hands(person).stream()
@@ -77,6 +81,7 @@ class TabletEndpoint {
     }
 
     /** Signs: what is done at this screen from now on is that person's. */
+    @Operation(summary = "Signs at a shared screen with a PIN")
     @PostMapping("/signature")
     SessionView sign(
             @AuthenticationPrincipal Person person,
@@ -92,6 +97,7 @@ class TabletEndpoint {
     }
 
     /** Says that somebody still touches this tablet; what was signed stands for another two minutes. */
+    @Operation(summary = "Says that the hand at a shared screen is still there")
     @PutMapping("/signature")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void touch(@AuthenticationPrincipal Person person, HttpServletRequest request) {
@@ -102,6 +108,7 @@ class TabletEndpoint {
     }
 
     /** Steps back from a shared tablet: it may be looked at, and nothing done, until somebody signs. */
+    @Operation(summary = "Steps back from a shared screen")
     @DeleteMapping("/signature")
     SessionView stepBack(
             @AuthenticationPrincipal Person person, HttpServletRequest request, HttpServletResponse response) {

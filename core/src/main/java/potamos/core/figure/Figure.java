@@ -1,6 +1,7 @@
-package potamos.core.batch;
+package potamos.core.figure;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.function.Function;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
@@ -9,7 +10,7 @@ import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 
 /**
- * A figure of an event: its name, its quantity and the range in which it makes sense. Whatever reads, writes, asks for or prints events goes by these, so
+ * A figure of an event or a phase: its name, its quantity and the range in which it makes sense. Whatever reads, writes, asks for or prints them goes by these, so
  * that none of them has a list of its own.
  *
  * @param <T> what the figure is in the core
@@ -17,10 +18,11 @@ import potamos.core.quantity.Volume;
 public final class Figure<T> {
 
     /** Largest figures that a batch could log. */
-    static final double MOST_LITRES = 500;
+    public static final double MOST_LITRES = 500;
 
-    static final double MOST_KG = 400;
-    static final int LONGEST_TEXT = 500;
+    public static final double MOST_KG = 400;
+    public static final int LONGEST_TEXT = 500;
+    private static final int LONGEST_MIN = 7 * 24 * 60;
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_ID = 36;
 
@@ -31,6 +33,8 @@ public final class Figure<T> {
         CELSIUS(Double.class, "°C"),
         CENTIMETRES(Double.class, "cm"),
         MINUTES(Integer.class, "min"),
+        /** Minutes and parts of them. */
+        DURATION(Double.class, "min"),
         COUNT(Integer.class, ""),
         /** A place on a card, or degrees on a refractometer. */
         MARK(Double.class, ""),
@@ -40,8 +44,8 @@ public final class Figure<T> {
         PART(String.class, ""),
         /** A phase by its place in the procedure, from 0. */
         STEP(Integer.class, ""),
-        /** One of {@link JudgingCard}. */
-        CARD(String.class, ""),
+        /** One of the {@link Figure#choices()}. */
+        CHOICE(String.class, ""),
         STATION(String.class, ""),
         CALL(String.class, "");
 
@@ -68,6 +72,7 @@ public final class Figure<T> {
     private final double least;
     private final double most;
     private final String unit;
+    private final List<String> choices;
     private final Function<T, Object> wire;
     private final Function<Object, T> value;
 
@@ -77,6 +82,7 @@ public final class Figure<T> {
             double least,
             double most,
             String unit,
+            List<String> choices,
             Function<T, Object> wire,
             Function<Object, T> value) {
         this.name = name;
@@ -84,81 +90,129 @@ public final class Figure<T> {
         this.least = least;
         this.most = most;
         this.unit = unit;
+        this.choices = choices;
         this.wire = wire;
         this.value = value;
     }
 
-    static Figure<Volume> litres(double least, double most) {
+    public static Figure<Volume> litres(double least, double most) {
         return number("litres", Quantity.LITRES, least, most, Volume::litres, Volume::ofLitres);
     }
 
-    static Figure<Mass> kg(double least, double most) {
+    public static Figure<Mass> kg(double least, double most) {
         return number("kg", Quantity.KILOGRAMS, least, most, Mass::kg, Mass::ofKg);
     }
 
-    static Figure<Temperature> celsius(double least, double most) {
-        return number("celsius", Quantity.CELSIUS, least, most, Temperature::celsius, Temperature::ofCelsius);
+    public static Figure<Temperature> celsius(String name, double least, double most) {
+        return number(name, Quantity.CELSIUS, least, most, Temperature::celsius, Temperature::ofCelsius);
     }
 
-    static Figure<Length> belowRimCm(double most) {
-        return number("belowRimCm", Quantity.CENTIMETRES, 0, most, Length::cm, Length::ofCm);
+    public static Figure<Length> cm(String name, double most) {
+        return number(name, Quantity.CENTIMETRES, 0, most, Length::cm, Length::ofCm);
     }
 
-    static Figure<Double> value(double least, double most, String unit) {
+    /** Minutes and parts of them, up to a week. */
+    public static Figure<Duration> duration(String name) {
+        return duration(name, 0, LONGEST_MIN);
+    }
+
+    public static Figure<Duration> duration(String name, int leastMin, int mostMin) {
+        return number(
+                name,
+                Quantity.DURATION,
+                leastMin,
+                mostMin,
+                length -> length.toMillis() / 60_000.0,
+                min -> Duration.ofMillis((long) (min * 60_000 + 0.5)));
+    }
+
+    /** A number with a unit of its own. */
+    public static Figure<Double> mark(String name, double least, double most, String unit) {
         return new Figure<>(
-                "value", Quantity.MARK, least, most, unit, degrees -> degrees, wire -> ((Number) wire).doubleValue());
+                name,
+                Quantity.MARK,
+                least,
+                most,
+                unit,
+                List.of(),
+                number -> number,
+                wire -> ((Number) wire).doubleValue());
     }
 
-    static Figure<Duration> minutes(String name, int most) {
+    public static Figure<Duration> minutes(String name, int most) {
         return new Figure<>(
                 name,
                 Quantity.MINUTES,
                 0,
                 most,
                 Quantity.MINUTES.unit(),
+                List.of(),
                 longer -> (int) longer.toMinutes(),
                 wire -> Duration.ofMinutes(((Number) wire).longValue()));
     }
 
-    static Figure<Integer> count(String name, int least, int most, String unit) {
-        return new Figure<>(
-                name, Quantity.COUNT, least, most, unit, count -> count, wire -> ((Number) wire).intValue());
+    public static Figure<Integer> count(String name, int least, int most, String unit) {
+        return whole(name, Quantity.COUNT, least, most, unit);
     }
 
-    static Figure<Integer> step(int most) {
-        return new Figure<>("step", Quantity.STEP, 0, most, "", step -> step, wire -> ((Number) wire).intValue());
+    public static Figure<Integer> step(int most) {
+        return whole("step", Quantity.STEP, 0, most, "");
     }
 
-    static Figure<Boolean> yes(String name) {
-        return new Figure<>(name, Quantity.YES, 0, 1, "", yes -> yes, wire -> (Boolean) wire);
+    public static Figure<Boolean> yes(String name) {
+        return new Figure<>(name, Quantity.YES, 0, 1, "", List.of(), yes -> yes, wire -> (Boolean) wire);
     }
 
     /** What somebody says, up to 500 characters. */
-    static Figure<String> words() {
+    public static Figure<String> words() {
         return text("words", Quantity.WORDS, LONGEST_TEXT);
     }
 
-    static Figure<String> part() {
+    public static Figure<String> part() {
         return text("part", Quantity.PART, LONGEST_NAME);
     }
 
-    static Figure<String> station() {
+    public static Figure<String> station() {
         return text("stationId", Quantity.STATION, LONGEST_ID);
     }
 
-    static Figure<String> call() {
+    public static Figure<String> call() {
         return text("callId", Quantity.CALL, LONGEST_ID);
     }
 
-    static Figure<JudgingCard> card() {
-        return new Figure<>("card", Quantity.CARD, 0, LONGEST_NAME, "", JudgingCard::name, wire -> {
-            for (JudgingCard card : JudgingCard.values()) {
-                if (card.name().equalsIgnoreCase((String) wire)) {
-                    return card;
+    /** One of a few words: {@code LID_AJAR} is {@code lid-ajar}. */
+    public static <E extends Enum<E>> Figure<E> choice(String name, Class<E> of) {
+        return choice(name, of, Figure::word);
+    }
+
+    /** The same where the words are told otherwise. */
+    public static <E extends Enum<E>> Figure<E> choice(String name, Class<E> of, Function<E, String> word) {
+        List<E> all = List.of(of.getEnumConstants());
+        List<String> words = all.stream().map(word).toList();
+        return new Figure<>(name, Quantity.CHOICE, 0, LONGEST_NAME, "", words, word::apply, wire -> {
+            for (int i = 0; i < words.size(); i++) {
+                if (words.get(i).equalsIgnoreCase((String) wire)) {
+                    return all.get(i);
                 }
             }
-            throw Refusal.of("card", "one of shade, set, ladle");
+            throw Refusal.of(name, "one of " + String.join(", ", words));
         });
+    }
+
+    /** How a constant is written: small letters, hyphens between words. */
+    public static String word(Enum<?> constant) {
+        StringBuilder word = new StringBuilder();
+        // Without a locale: in one of them the small I has no dot.
+        constant.name()
+                .chars()
+                .map(c -> c == '_' ? '-' : c >= 'A' && c <= 'Z' ? c - 'A' + 'a' : c)
+                .forEach(c -> word.append((char) c));
+        return word.toString();
+    }
+
+    private static Figure<Integer> whole(String name, Quantity quantity, int least, int most, String unit) {
+        return new Figure<>(
+                name, quantity, least, most, unit, List.of(), count -> count, wire -> ((Number) wire).intValue());
     }
 
     private static <Q> Figure<Q> number(
@@ -174,12 +228,14 @@ public final class Figure<T> {
                 least,
                 most,
                 quantity.unit(),
+                List.of(),
                 wire,
                 number -> value.apply(((Number) number).doubleValue()));
     }
 
     private static Figure<String> text(String name, Quantity quantity, int longest) {
-        return new Figure<>(name, quantity, 0, longest, "characters", words -> words, wire -> ((String) wire).trim());
+        return new Figure<>(
+                name, quantity, 0, longest, "characters", List.of(), words -> words, wire -> ((String) wire).trim());
     }
 
     /**
@@ -188,7 +244,7 @@ public final class Figure<T> {
      * @return the value
      * @throws Refusal with this figure's name and range when it does not
      */
-    T check(T value) {
+    public T check(T value) {
         if (value == null) {
             throw Refusal.of(name, "is needed here");
         }
@@ -201,7 +257,7 @@ public final class Figure<T> {
         return value;
     }
 
-    Object wire(T of) {
+    public Object wire(T of) {
         return wire.apply(of);
     }
 
@@ -210,7 +266,7 @@ public final class Figure<T> {
      *
      * @throws Refusal when it is something else than this figure's quantity, or outside its range
      */
-    T value(Object told) {
+    public T value(Object told) {
         boolean number = quantity.wire() == Double.class || quantity.wire() == Integer.class;
         if (number ? !(told instanceof Number) : !quantity.wire().isInstance(told)) {
             throw Refusal.of(name, "is something else than is asked for here");
@@ -246,5 +302,10 @@ public final class Figure<T> {
 
     public String unit() {
         return unit;
+    }
+
+    /** The words of a {@link Quantity#CHOICE}; of everything else none. */
+    public List<String> choices() {
+        return choices;
     }
 }

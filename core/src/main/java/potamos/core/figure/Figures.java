@@ -1,4 +1,4 @@
-package potamos.core.batch;
+package potamos.core.figure;
 
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -15,7 +15,7 @@ public record Figures(Map<String, Object> byName) {
     }
 
     /** @throws Refusal when it is not there, or makes no sense */
-    <T> T get(Figure<T> figure) {
+    public <T> T get(Figure<T> figure) {
         Object told = byName.get(figure.name());
         if (told == null || told instanceof String text && text.isBlank()) {
             throw Refusal.of(figure.name(), "is needed here");
@@ -24,9 +24,13 @@ public record Figures(Map<String, Object> byName) {
     }
 
     /** The same of a figure that may be left out. */
-    <T> T or(Figure<T> figure, T usual) {
+    public <T> T or(Figure<T> figure, T usual) {
         Object told = byName.get(figure.name());
         return told == null ? usual : figure.value(told);
+    }
+
+    public boolean has(Figure<?> figure) {
+        return byName.get(figure.name()) != null;
     }
 
     public boolean isEmpty() {
@@ -34,14 +38,14 @@ public record Figures(Map<String, Object> byName) {
     }
 
     /** With one figure more, or another one in its place. */
-    <T> Figures with(Figure<T> figure, T value) {
+    public <T> Figures with(Figure<T> figure, T value) {
         Map<String, Object> all = new LinkedHashMap<>(byName);
         all.put(figure.name(), figure.wire(value));
         return new Figures(all);
     }
 
     /** With these in the place of those of the same names. */
-    Figures with(Figures changes) {
+    public Figures with(Figures changes) {
         Map<String, Object> all = new LinkedHashMap<>(byName);
         all.putAll(changes.byName);
         return new Figures(all);

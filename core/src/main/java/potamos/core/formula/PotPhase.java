@@ -1,0 +1,242 @@
+package potamos.core.formula;
+
+import java.time.Duration;
+import java.util.List;
+import potamos.core.figure.Figure;
+import potamos.core.figure.Figures;
+import potamos.core.heat.Cover;
+import potamos.core.heat.SimmerBand;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
+
+/** What happens in the pot, from the water to the end of the rest. */
+public sealed interface PotPhase extends Phase {
+
+    List<PhaseKind<? extends PotPhase>> KINDS = List.of(Steep.KIND, Fill.KIND, BringUp.KIND, Simmer.KIND, Rest.KIND);
+
+    /** Standing at a temperature below the simmer, before it. */
+    record Steep(Temperature at, Duration takes) implements PotPhase {
+        static final Figure<Temperature> CELSIUS = Figure.celsius("celsius", 0, 99);
+
+        public static final PhaseKind<Steep> KIND = PhaseKind.named("steep", Steep.class)
+                .with(CELSIUS, Steep::at, Temperature.ofCelsius(65))
+                .with(MIN, Steep::takes, Duration.ofMinutes(20))
+                .made(f -> new Steep(f.get(CELSIUS), f.get(MIN)));
+
+        public Steep {
+            CELSIUS.check(at);
+            MIN.check(takes);
+        }
+
+        @Override
+        public PhaseKind<Steep> kind() {
+            return KIND;
+        }
+    }
+
+    /** Drawing the water, or what stands in for it. */
+    record Fill(Temperature water, Liquid liquid) implements PotPhase {
+        static final Figure<Temperature> CELSIUS = Figure.celsius("celsius", 0, 100);
+        static final Figure<Liquid.Kind> LIQUID = Figure.choice("liquid", Liquid.Kind.class);
+        static final Figure<Double> GELATIN = Figure.mark("gelatinGPerL", 0, Liquid.MOST_GELATIN_G_PER_L, "g/L");
+        static final Figure<Double> SALT = Figure.mark("saltGPerL", 0, Liquid.MOST_SALT_G_PER_L, "g/L");
+
+        public static final PhaseKind<Fill> KIND = PhaseKind.named("fill", Fill.class)
+                .maybe(LIQUID, fill -> fill.liquid.kind(), Liquid.Kind.WATER)
+                .with(CELSIUS, Fill::water, Temperature.ofCelsius(12))
+                .maybe(GELATIN, fill -> fill.liquid.gelatinGPerL(), 0.0)
+                .maybe(SALT, fill -> fill.liquid.saltGPerL(), 0.0)
+                .made(f -> new Fill(
+                        f.get(CELSIUS),
+                        f.has(LIQUID) ? new Liquid(f.get(LIQUID), f.or(GELATIN, 0.0), f.or(SALT, 0.0)) : Liquid.WATER));
+
+        public Fill {
+            CELSIUS.check(water);
+        }
+
+        @Override
+        public PhaseKind<Fill> kind() {
+            return KIND;
+        }
+    }
+
+    /** From cold to the simmer over full heat, watched. */
+    record BringUp() implements PotPhase {
+        public static final PhaseKind<BringUp> KIND =
+                PhaseKind.named("bring-up", BringUp.class).made(f -> new BringUp());
+
+        @Override
+        public PhaseKind<BringUp> kind() {
+            return KIND;
+        }
+    }
+
+    /**
+     * The simmer.
+     *
+     * @param band  how it looks
+     * @param usual planned length
+     * @param least what a cook would call too short
+     * @param most  what a cook would call too long
+     * @param cover on the pot
+     * @param topUp what happens as it steams away
+     * @param skim  how often it is skimmed
+     */
+    record Simmer(SimmerBand band, Duration usual, Duration least, Duration most, Cover cover, TopUp topUp, Skim skim)
+            implements PotPhase {
+        static final Figure<SimmerBand> BAND = Figure.choice("band", SimmerBand.class);
+        static final Figure<Duration> LEAST = Figure.duration("leastMin");
+        static final Figure<Duration> MOST = Figure.duration("mostMin");
+        static final Figure<Cover> COVER = Figure.choice("cover", Cover.class);
+
+        public static final PhaseKind<Simmer> KIND = PhaseKind.named("simmer", Simmer.class)
+                .with(BAND, Simmer::band, SimmerBand.LAZY)
+                .with(MIN, Simmer::usual, Duration.ofMinutes(180))
+                .maybe(LEAST, Simmer::least, Duration.ofMinutes(120))
+                .maybe(MOST, Simmer::most, Duration.ofMinutes(240))
+                .maybe(COVER, Simmer::cover, Cover.OPEN)
+                .maybe(TopUp.HOLD, simmer -> simmer.topUp.hold(), false)
+                .maybe(TopUp.DROP, simmer -> simmer.topUp.drop(), Length.ofCm(2.5))
+                .maybe(TopUp.CELSIUS, simmer -> simmer.topUp.water(), Temperature.ofCelsius(85))
+                .maybe(Skim.EARLY, simmer -> simmer.skim.early(), Duration.ofMinutes(15))
+                .maybe(Skim.EARLY_FOR, simmer -> simmer.skim.earlyFor(), Duration.ofMinutes(75))
+                .maybe(Skim.LATE, simmer -> simmer.skim.late(), Duration.ofMinutes(45))
+                .made(f -> new Simmer(
+                        f.get(BAND),
+                        f.get(MIN),
+                        f.or(LEAST, f.get(MIN)),
+                        f.or(MOST, f.get(MIN)),
+                        f.or(COVER, Cover.OPEN),
+                        TopUp.of(f),
+                        Skim.of(f)));
+
+        public Simmer {
+            MIN.check(usual);
+            LEAST.check(least);
+            MOST.check(most);
+            if (least.compareTo(usual) > 0 || usual.compareTo(most) > 0) {
+                throw Refusal.of(MIN.name(), "the usual simmer lies between the least and the most");
+            }
+        }
+
+        @Override
+        public PhaseKind<Simmer> kind() {
+            return KIND;
+        }
+
+        @Override
+        public Duration takes() {
+            return usual;
+        }
+
+        public Simmer lasting(Duration length) {
+            return new Simmer(
+                    band,
+                    length,
+                    length.compareTo(least) < 0 ? length : least,
+                    length.compareTo(most) > 0 ? length : most,
+                    cover,
+                    topUp,
+                    skim);
+        }
+
+        /** The same under another cover. */
+        public Simmer under(Cover other) {
+            return new Simmer(band, usual, least, most, other, topUp, skim);
+        }
+
+        /** The same topped up otherwise. */
+        public Simmer toppedUp(TopUp other) {
+            return new Simmer(band, usual, least, most, cover, other, skim);
+        }
+    }
+
+    /** Off the heat before straining. */
+    record Rest(Duration takes) implements PotPhase {
+        public static final PhaseKind<Rest> KIND = PhaseKind.named("rest", Rest.class)
+                .with(MIN, Rest::takes, Duration.ofMinutes(20))
+                .made(f -> new Rest(f.get(MIN)));
+
+        public Rest {
+            MIN.check(takes);
+        }
+
+        @Override
+        public PhaseKind<Rest> kind() {
+            return KIND;
+        }
+    }
+
+    /**
+     * What happens as a pot steams away.
+     *
+     * @param hold  whether it is topped up at all
+     * @param drop  how far the level may fall before it is
+     * @param water temperature of what is added
+     */
+    record TopUp(boolean hold, Length drop, Temperature water) {
+        static final Figure<Boolean> HOLD = Figure.yes("holdLevel");
+        static final Figure<Length> DROP = Figure.cm("topUpDropCm", 30);
+        static final Figure<Temperature> CELSIUS = Figure.celsius("topUpC", 0, 100);
+
+        public TopUp {
+            DROP.check(drop);
+            CELSIUS.check(water);
+        }
+
+        /** Left to go down as it will. */
+        public static TopUp none() {
+            return new TopUp(false, Length.ZERO, Temperature.ofCelsius(85));
+        }
+
+        private static TopUp of(Figures figures) {
+            boolean hold = figures.or(HOLD, false);
+            return hold || figures.has(DROP) ? new TopUp(hold, figures.get(DROP), figures.get(CELSIUS)) : TopUp.none();
+        }
+    }
+
+    /**
+     * A cadence of skimming that relaxes.
+     *
+     * @param early    interval while most scum rises
+     * @param earlyFor how long that lasts
+     * @param late     interval afterwards
+     */
+    record Skim(Duration early, Duration earlyFor, Duration late) {
+        static final Figure<Duration> EARLY = Figure.duration("skimEarlyMin");
+        static final Figure<Duration> EARLY_FOR = Figure.duration("skimEarlyForMin");
+        static final Figure<Duration> LATE = Figure.duration("skimLateMin");
+
+        public Skim {
+            EARLY.check(early);
+            EARLY_FOR.check(earlyFor);
+            LATE.check(late);
+            if (early.isZero() != late.isZero()) {
+                throw Refusal.of(
+                        EARLY.name(), "a cadence has both intervals, or neither for a pot that is not skimmed");
+            }
+        }
+
+        /** Not skimmed at all. */
+        public static Skim none() {
+            return new Skim(Duration.ZERO, Duration.ZERO, Duration.ZERO);
+        }
+
+        private static Skim of(Figures figures) {
+            return figures.has(EARLY)
+                    ? new Skim(figures.get(EARLY), figures.get(EARLY_FOR), figures.get(LATE))
+                    : Skim.none();
+        }
+
+        /** Skims within a simmer of some length. */
+        public int countWithin(Duration simmer) {
+            if (early.isZero()) {
+                return 0;
+            }
+            long first = Math.min(simmer.toMinutes(), earlyFor.toMinutes()) / early.toMinutes();
+            long rest = Math.max(0, simmer.toMinutes() - earlyFor.toMinutes()) / late.toMinutes();
+            return (int) (1 + first + rest);
+        }
+    }
+}

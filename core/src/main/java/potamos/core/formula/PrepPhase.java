@@ -1,0 +1,286 @@
+package potamos.core.formula;
+
+import java.time.Duration;
+import java.util.List;
+import potamos.core.figure.Figure;
+import potamos.core.formula.PhaseKind.Chore;
+import potamos.core.quantity.Temperature;
+
+/** What is done to the bed and its company before the water. */
+public sealed interface PrepPhase extends Phase {
+
+    List<PhaseKind<? extends PrepPhase>> KINDS = List.of(
+            Rinse.KIND,
+            Soak.KIND,
+            Wipe.KIND,
+            Thaw.KIND,
+            Blanch.KIND,
+            Roast.KIND,
+            Sweat.KIND,
+            Brown.KIND,
+            CookTomato.KIND,
+            Flame.KIND,
+            Deglaze.KIND,
+            WineDown.KIND);
+
+    /** Washing the bed in running cold water. */
+    record Rinse(Duration takes) implements PrepPhase {
+        public static final PhaseKind<Rinse> KIND = PhaseKind.named("rinse", Rinse.class)
+                .with(MIN, Rinse::takes, Duration.ofMinutes(10))
+                .isChore(Chore.AT_A_GO)
+                .made(f -> new Rinse(f.get(MIN)));
+
+        public Rinse {
+            MIN.check(takes);
+        }
+
+        @Override
+        public PhaseKind<Rinse> kind() {
+            return KIND;
+        }
+    }
+
+    /** Lying in cold water that is changed now and then. */
+    record Soak(Duration takes, Duration changeWaterEvery) implements PrepPhase {
+        static final Figure<Duration> EVERY = Figure.duration("everyMin");
+
+        public static final PhaseKind<Soak> KIND = PhaseKind.named("soak", Soak.class)
+                .with(MIN, Soak::takes, Duration.ofMinutes(60))
+                .with(EVERY, Soak::changeWaterEvery, Duration.ofMinutes(20))
+                .isChore(Chore.FOR_A_WHILE)
+                .made(f -> new Soak(f.get(MIN), f.get(EVERY)));
+
+        public Soak {
+            MIN.check(takes);
+            EVERY.check(changeWaterEvery);
+        }
+
+        @Override
+        public PhaseKind<Soak> kind() {
+            return KIND;
+        }
+    }
+
+    /** Wiping with a dry cloth, as for kelp. */
+    record Wipe(Duration takes) implements PrepPhase {
+        public static final PhaseKind<Wipe> KIND = PhaseKind.named("wipe", Wipe.class)
+                .with(MIN, Wipe::takes, Duration.ofMinutes(3))
+                .isChore(Chore.AT_A_GO)
+                .made(f -> new Wipe(f.get(MIN)));
+
+        public Wipe {
+            MIN.check(takes);
+        }
+
+        @Override
+        public PhaseKind<Wipe> kind() {
+            return KIND;
+        }
+    }
+
+    /** Thawing in the cold. */
+    record Thaw(Duration takes) implements PrepPhase {
+        public static final PhaseKind<Thaw> KIND = PhaseKind.named("thaw", Thaw.class)
+                .with(MIN, Thaw::takes, Duration.ofHours(12))
+                .isChore(Chore.FOR_A_WHILE)
+                .made(f -> new Thaw(f.get(MIN)));
+
+        public Thaw {
+            MIN.check(takes);
+        }
+
+        @Override
+        public PhaseKind<Thaw> kind() {
+            return KIND;
+        }
+    }
+
+    /** Cold water, brought up, held, drained; bed rinsed and pot washed. */
+    record Blanch(Duration hold, Duration drainAndWash) implements PrepPhase {
+        static final Figure<Duration> DRAIN_AND_WASH = Figure.duration("drainAndWashMin");
+
+        public static final PhaseKind<Blanch> KIND = PhaseKind.named("blanch", Blanch.class)
+                .with(MIN, Blanch::hold, Duration.ofMinutes(2))
+                .with(DRAIN_AND_WASH, Blanch::drainAndWash, Duration.ofMinutes(15))
+                .made(f -> new Blanch(f.get(MIN), f.get(DRAIN_AND_WASH)));
+
+        public Blanch {
+            MIN.check(hold);
+            DRAIN_AND_WASH.check(drainAndWash);
+        }
+
+        @Override
+        public PhaseKind<Blanch> kind() {
+            return KIND;
+        }
+
+        @Override
+        public Duration takes() {
+            return hold.plus(drainAndWash);
+        }
+    }
+
+    /**
+     * The bed in the oven to a shade of the kitchen's card. How long that takes depends on the oven and what lies in it.
+     *
+     * @param keepsMass share of the raw mass that comes out; 1 where the bed's figures are meant for raw mass anyway, as for bones
+     */
+    record Roast(Temperature oven, double shade, Duration turnEvery, double keepsMass) implements PrepPhase {
+        static final Figure<Temperature> OVEN = Figure.celsius("ovenC", 80, 300);
+        static final Figure<Double> SHADE = Figure.mark("shade", 1, 8, "on the shade card");
+        static final Figure<Duration> EVERY = Figure.duration("everyMin");
+        static final Figure<Double> KEEPS_MASS = Figure.mark("keepsMass", 0.1, 1, "of the raw mass");
+
+        public static final PhaseKind<Roast> KIND = PhaseKind.named("roast", Roast.class)
+                .with(OVEN, Roast::oven, Temperature.ofCelsius(210))
+                .with(SHADE, Roast::shade, 5.5)
+                .with(EVERY, Roast::turnEvery, Duration.ofMinutes(15))
+                .maybe(KEEPS_MASS, Roast::keepsMass, 1.0)
+                .isChore(Chore.FOR_A_WHILE)
+                .made(f -> new Roast(f.get(OVEN), f.get(SHADE), f.get(EVERY), f.or(KEEPS_MASS, 1.0)));
+
+        public Roast {
+            OVEN.check(oven);
+            SHADE.check(shade);
+            EVERY.check(turnEvery);
+            KEEPS_MASS.check(keepsMass);
+        }
+
+        /** How much longer, for each step of the card that is missing. */
+        private static final Duration A_SHADE_MORE = Duration.ofMinutes(5);
+
+        /** How much longer bones of a shade stay in, about; nothing once they are there. */
+        public Duration longerAt(double seen) {
+            return A_SHADE_MORE.multipliedBy((long) Math.max(0, Math.ceil(shade - seen)));
+        }
+
+        @Override
+        public PhaseKind<Roast> kind() {
+            return KIND;
+        }
+    }
+
+    /** Vegetables softened without colour. */
+    record Sweat(Duration takes) implements PrepPhase {
+        public static final PhaseKind<Sweat> KIND = PhaseKind.named("sweat", Sweat.class)
+                .with(MIN, Sweat::takes, Duration.ofMinutes(10))
+                .isChore(Chore.FOR_A_WHILE)
+                .made(f -> new Sweat(f.get(MIN)));
+
+        public Sweat {
+            MIN.check(takes);
+        }
+
+        @Override
+        public PhaseKind<Sweat> kind() {
+            return KIND;
+        }
+    }
+
+    /** Vegetables or shells coloured on the stove. */
+    record Brown(Duration takes) implements PrepPhase {
+        public static final PhaseKind<Brown> KIND = PhaseKind.named("brown", Brown.class)
+                .with(MIN, Brown::takes, Duration.ofMinutes(14))
+                .isChore(Chore.FOR_A_WHILE_AND_BURNS)
+                .made(f -> new Brown(f.get(MIN)));
+
+        public Brown {
+            MIN.check(takes);
+        }
+
+        @Override
+        public PhaseKind<Brown> kind() {
+            return KIND;
+        }
+    }
+
+    /** Tomato cooked to brick red. */
+    record CookTomato(Duration takes) implements PrepPhase {
+        public static final PhaseKind<CookTomato> KIND = PhaseKind.named("cook-tomato", CookTomato.class)
+                .with(MIN, CookTomato::takes, Duration.ofMinutes(8))
+                .isChore(Chore.FOR_A_WHILE_AND_BURNS)
+                .made(f -> new CookTomato(f.get(MIN)));
+
+        public CookTomato {
+            MIN.check(takes);
+        }
+
+        @Override
+        public PhaseKind<CookTomato> kind() {
+            return KIND;
+        }
+    }
+
+    /** The spirit among the parts, flamed off the burner. */
+    record Flame() implements PrepPhase {
+        private static final Duration FLAMING = Duration.ofMinutes(2);
+
+        public static final PhaseKind<Flame> KIND =
+                PhaseKind.named("flame", Flame.class).isChore(Chore.AT_A_GO).made(f -> new Flame());
+
+        @Override
+        public PhaseKind<Flame> kind() {
+            return KIND;
+        }
+
+        @Override
+        public Duration takes() {
+            return FLAMING;
+        }
+    }
+
+    /** Water on the drippings, scraped and reduced to a fraction, so many times. */
+    record Deglaze(double litresPerKgBed, double toFraction, int times) implements PrepPhase {
+        private static final Duration ONCE = Duration.ofMinutes(4);
+
+        static final Figure<Double> LITRES_PER_KG = Figure.mark("litresPerKgBed", 0.01, 1, "L/kg");
+        static final Figure<Integer> TIMES = Figure.count("times", 1, 4, "times");
+
+        public static final PhaseKind<Deglaze> KIND = PhaseKind.named("deglaze", Deglaze.class)
+                .with(LITRES_PER_KG, Deglaze::litresPerKgBed, 0.12)
+                .with(TO_FRACTION, Deglaze::toFraction, 0.25)
+                .maybe(TIMES, Deglaze::times, 1)
+                .isChore(Chore.AT_A_GO)
+                .made(f -> new Deglaze(f.get(LITRES_PER_KG), f.get(TO_FRACTION), f.or(TIMES, 1)));
+
+        public Deglaze {
+            LITRES_PER_KG.check(litresPerKgBed);
+            TO_FRACTION.check(toFraction);
+            TIMES.check(times);
+        }
+
+        @Override
+        public PhaseKind<Deglaze> kind() {
+            return KIND;
+        }
+
+        @Override
+        public Duration takes() {
+            return ONCE.multipliedBy(times);
+        }
+    }
+
+    /** The wine among the parts, cooked down to a fraction before it meets the water. */
+    record WineDown(double toFraction) implements PrepPhase {
+        private static final Duration COOKING = Duration.ofMinutes(6);
+
+        public static final PhaseKind<WineDown> KIND = PhaseKind.named("wine-down", WineDown.class)
+                .with(TO_FRACTION, WineDown::toFraction, 0.5)
+                .isChore(Chore.AT_A_GO)
+                .made(f -> new WineDown(f.get(TO_FRACTION)));
+
+        public WineDown {
+            TO_FRACTION.check(toFraction);
+        }
+
+        @Override
+        public PhaseKind<WineDown> kind() {
+            return KIND;
+        }
+
+        @Override
+        public Duration takes() {
+            return COOKING;
+        }
+    }
+}
