@@ -48,7 +48,7 @@ export interface OutboxState {
 /** What the outbox asks of the page that it serves. */
 export interface Surroundings {
   /** Takes in a batch as an act has left it. */
-  onPage: (page: Page) => void
+  onPage: (page: Page, act: string) => void
   /** What a batch's pot is called, if the page knows. */
   potOf: (batchId: string) => string | undefined
   /** Finds out anew who is signed in here; nothing when nobody has signed, or it cannot be told. */
@@ -150,7 +150,7 @@ async function sendOne(item: Waiting): Promise<boolean> {
       api.POST('/api/batches/{id}/acts', { params: { path: { id: item.batchId } }, body: asSent(item) }),
     )
     await (await db()).delete(STORE, item.key!)
-    around.onPage(page)
+    around.onPage(page, item.act.id)
     if (page.inserted) set({ inserted: { act: item.act, pot: item.pot, change: page.inserted } })
     settle(item, { kind: 'sent', page })
     return true

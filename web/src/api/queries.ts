@@ -8,11 +8,12 @@ import {
   useQuery,
   useQueryClient,
 } from '@tanstack/react-query'
-import { useEffect, useLayoutEffect, useState } from 'react'
+import { useLayoutEffect, useState } from 'react'
 import { forgetSeen, seenAt } from '../offline/seen'
 import type { Problem } from './client'
 import { api, data, type Schemas } from './client'
 import { setServerTime } from './clock'
+import { answered } from './live'
 import type { Surroundings } from './outbox'
 
 export type Session = Schemas['SessionView']
@@ -44,8 +45,8 @@ export const useRange = () =>
   useQuery({
     queryKey: ['range'],
     queryFn: () => data(api.GET('/api/range')),
-    // Levels move by themselves; half a minute is finer than a ruler in a pot. Where a probe reports, it is looked at more often.
-    refetchInterval: (query) => (query.state.data?.batches.some((card) => card.probe) ? 6_000 : 30_000),
+    // Levels move by themselves; half a minute is finer than a ruler in a pot. What a probe reads is told as it comes.
+    refetchInterval: 30_000,
   })
 
 export const useBatch = (id: string) =>
@@ -72,8 +73,9 @@ export const useJudging = (id: string) =>
 
 /** What the outbox needs of the pages. */
 export const surroundings = (client: QueryClient): Surroundings => ({
-  // Takes in the batch as an act has left it, before the live feed tells of it.
-  onPage: (page) => {
+  // Takes in the batch as an act has left it; what the live feed tells of that very act was answered already.
+  onPage: (page, act) => {
+    answered(act)
     client.setQueryData(['batch', page.card.id], page)
     void client.invalidateQueries({ queryKey: ['range'] })
     void client.invalidateQueries({ queryKey: ['course', page.card.id] })
@@ -249,7 +251,7 @@ export const useDevices = () =>
   useQuery({
     queryKey: ['devices'],
     queryFn: () => data(api.GET('/api/devices')),
-    refetchInterval: 10_000,
+    refetchInterval: 60_000,
   })
 
 export type Signer = Schemas['HandView']
@@ -272,66 +274,4 @@ export function useChange<Input, Output>(change: (input: Input) => Promise<Outpu
     mutationFn: change,
     onSuccess: () => Promise.all(touches.map((key) => client.invalidateQueries({ queryKey: [key] }))),
   })
-}
-
-/** Which queries a topic of the live feed makes stale. */
-const TOUCHES: Record<string, string[]> = {
-  batches: ['range', 'batch', 'course', 'batches', 'lots', 'lot', 'deliveries', 'calls'],
-  calls: ['calls'],
-  kitchen: ['kitchen', 'hob', 'range', 'charge'],
-  formulas: ['formulas', 'menu', 'charge'],
-  trim: ['trim', 'charge'],
-  photos: ['photos'],
-  'hand-overs': ['hand-overs'],
-  clock: ['session', 'range', 'batch', 'calls', 'charge'],
-}
-
-/** Those of them that are about one thing: only what shows that very thing is asked for again. */
-const OF_ONE: Record<string, string[]> = { batches: ['batch', 'course'], photos: ['photos'] }
-
-/** What a change that the live feed tells of makes stale. */
-export function madeStale({ topic, ref }: { topic: string; ref: string }): string[][] {
-  return (TOUCHES[topic] ?? []).map((key) => (OF_ONE[topic]?.includes(key) && ref ? [key, ref] : [key]))
-}
-
-/** A line that the server has closed is not opened again by the browser itself. */
-const LONGEST_PAUSE_MS = 30_000
-
-/** Listens to the live feed while someone is signed in. Tells whether it is connected. */
-export function useLive(signedIn: boolean): boolean {
-  const client = useQueryClient()
-  const [connected, setConnected] = useState(false)
-  useEffect(() => {
-    if (!signedIn) return
-    let source: EventSource
-    let timer: ReturnType<typeof setTimeout> | undefined
-    let pause = 1000
-    const open = () => {
-      source = new EventSource('/api/live')
-      source.addEventListener('hello', () => {
-        pause = 1000
-        setConnected(true)
-        // Whatever changed while nobody was listening.
-        void client.invalidateQueries()
-      })
-      source.addEventListener('change', (event: MessageEvent<string>) => {
-        const told = JSON.parse(event.data) as { topic: string; ref: string }
-        for (const queryKey of madeStale(told)) void client.invalidateQueries({ queryKey })
-      })
-      source.onerror = () => {
-        setConnected(false)
-        if (source.readyState !== EventSource.CLOSED) return
-        // It was answered, and not with a line: the visit may have ended, which the session tells.
-        void client.invalidateQueries({ queryKey: ['session'] })
-        timer = setTimeout(open, pause)
-        pause = Math.min(LONGEST_PAUSE_MS, pause * 2)
-      }
-    }
-    open()
-    return () => {
-      clearTimeout(timer)
-      source.close()
-    }
-  }, [client, signedIn])
-  return connected
 }

@@ -107,3 +107,6 @@ export function instantOf(local: string, zone: string): Date {
 export function localOf(instant: number, zone: string): string {
   return `${dayOf(instant, zone)}T${clockTime(instant, zone)}`
 }
+
+/** How far a hand moves a length at a time: a quarter of an hour in a long one, a minute in the shortest. */
+export const handStep = (mostMin: number) => (mostMin > 120 ? 15 : mostMin > 20 ? 5 : 1)

@@ -95,6 +95,16 @@ export function amount(value: number, dimension: Dimension, units: Units, step?:
 /** What a refractometer's degrees come to. */
 export const dissolved = (gPerL: number) => `${Math.round(gPerL)} g dissolved in a litre`
 
+/** Grams in a litre, where there is anything to speak of. */
+export const dilute = (gPerL: number, digits = 0): string | undefined =>
+  Math.round(gPerL) > 0 ? `${gPerL.toFixed(digits)} g/L` : undefined
+
+/** Marks along a vessel, fewer of them where it is drawn small. */
+const rulers: Record<Units, (small: boolean) => { unit: string; perCm: number; every: number }> = {
+  metric: (small) => ({ unit: 'cm', perCm: 1, every: small ? 10 : 5 }),
+  us: (small) => ({ unit: 'in', perCm: 1 / CM_PER_IN, every: small ? 4 : 2 }),
+}
+
 export function formatters(units: Units) {
   const show = (dimension: Dimension) => (value: number, step?: number) =>
     amount(value, dimension, units, step)
@@ -104,6 +114,9 @@ export function formatters(units: Units) {
     cm: show('cm'),
     celsius: show('celsius'),
     kg: (value: number) => weight(value, units),
+    ruler: (small = false) => rulers[units](small),
+    /** Litres that may be a splash. */
+    jug: (value: number) => (value < 0.2 ? `${Math.round(value * 1000)} mL` : show('litres')(value)),
     /** Litres that are an estimate: no finer than their band deserves. */
     estimate: (band: { p10: number; p50: number; p90: number }) => {
       const scale = scaleOf(units, 'litres')

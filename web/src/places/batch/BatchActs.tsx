@@ -10,7 +10,7 @@ import { costName } from '../../words/en'
 import { fromNow } from '../../words/time'
 import { ActButton, amountWords } from './ActButton'
 import { dueKey, dueWords, kindOf, logAll, usual, type Due, type SheetName } from './acts'
-import { Deliver } from '../coldside/Deliver'
+import { Deliver } from './Deliver'
 import { StandsOn } from './StandsOn'
 
 /** What is next, what comes after, and what may be logged at any time. */

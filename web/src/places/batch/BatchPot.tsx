@@ -32,12 +32,8 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
         marks={marks}
         scale={Math.min(6, 250 / vessel.heightCm, 236 / vessel.widthCm)}
         lit={['BRING_UP', 'SIMMER'].includes(card.stage)}
-        foam={card.stage === 'BRING_UP' && pot.celsius > 80}
-        ruler={
-          units.units === 'us'
-            ? { unit: 'in', perCm: 1 / 2.54, every: 2 }
-            : { unit: 'cm', perCm: 1, every: 5 }
-        }
+        foam={pot.foaming}
+        ruler={units.ruler()}
         label={`${vessel.name} in section, ${pot.filled ? `${units.litres(pot.liquorL)}, ${units.cm(pot.belowRimCm)} below the rim` : 'empty'}`}
       />
       <dl className="m-0 grid min-w-[150px] gap-3">

@@ -127,8 +127,7 @@ function useFigureWords(page: Page) {
       figures.card !== undefined && cardWords(figures.card, figures.value ?? 0),
       figures.card === undefined && figures.value !== undefined && `${figures.value.toFixed(1)} °Bx`,
       figures.kg !== undefined && units.kg(figures.kg),
-      figures.litres !== undefined &&
-        (figures.litres < 0.2 ? `${Math.round(figures.litres * 1000)} mL` : units.litres(figures.litres)),
+      figures.litres !== undefined && units.jug(figures.litres),
       figures.belowRimCm !== undefined && `${units.cm(figures.belowRimCm)} below the rim`,
       figures.litres === undefined && figures.celsius !== undefined && units.celsius(figures.celsius),
       figures.longerMin !== undefined && `+${duration(figures.longerMin)}`,

@@ -1,3 +1,4 @@
+import { dilute } from '../../words/units'
 import { useState } from 'react'
 import type { Problem, Schemas } from '../../api/client'
 import { act } from '../../api/outbox'
@@ -32,7 +33,7 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
   return (
     <Sheet title="Judge the end" open onClose={onClose}>
       <p className="text-18 mt-0 mb-4">
-        {pot.gelatinGPerL >= 1 ? (
+        {dilute(pot.gelatinGPerL) ? (
           <>
             By the model it now <b className="font-semibold">{bodyName[pot.body]}</b>, about{' '}
             {`${Math.round(pot.gelatinGPerL)}\u00a0g`} gelatin in a litre. The taste decides.
@@ -122,4 +123,4 @@ function Consequences({ choice, page }: { choice?: Choice; page: Page }) {
 }
 
 const body = (choice: Choice, litres: string) =>
-  choice.gelatinGPerL >= 1 ? `${litres} out, ${Math.round(choice.gelatinGPerL)} g gelatin/L` : `${litres} out`
+  [`${litres} out`, dilute(choice.gelatinGPerL)?.replace('g/L', 'g gelatin/L')].filter(Boolean).join(', ')

@@ -5,7 +5,7 @@ import { useMay, useTimes, useUnits } from '../../kit/session'
 import { allergenName, outcomeName } from '../../words/en'
 import { plainDay } from '../../words/time'
 import { Figure } from '../batch/BatchPot'
-import { Deliver } from './Deliver'
+import { Deliver } from '../batch/Deliver'
 
 /** A lot, as its label's code opens it. */
 export default function LotPlace() {

@@ -2,8 +2,8 @@ import type { Charge } from '../../api/queries'
 import { Cutaway } from '../../graphics/Cutaway'
 import { useUnits } from '../../kit/session'
 import { bodyName } from '../../words/en'
-import { duration, durationSpread } from '../../words/time'
-import { spread } from '../../words/units'
+import { duration, durationSpread, handStep } from '../../words/time'
+import { spread, dilute } from '../../words/units'
 import { Figure } from '../batch/BatchPot'
 import { Scrubber } from '../../kit/Scrubber'
 import type { Wish } from './wish'
@@ -41,11 +41,7 @@ export function ChargePot({
           { cm: levels.bedSettledCm, label: 'bed, settled', tone: 'quiet' },
           { cm: levels.fillLineCm, label: 'fill line', tone: 'quiet' },
         ]}
-        ruler={
-          units.units === 'us'
-            ? { unit: 'in', perCm: 1 / 2.54, every: 2 }
-            : { unit: 'cm', perCm: 1, every: 5 }
-        }
+        ruler={units.ruler()}
         onLevel={drag}
         behind={behind}
         levelText={`${units.litres(charge.waterL)} of water, ${units.cm(levels.filledBelowRimCm)} below the rim`}
@@ -57,8 +53,8 @@ export function ChargePot({
           value={wish.simmerMin ?? charge.simmerMin}
           min={Math.min(charge.leastSimmerMin, charge.simmerMin)}
           max={Math.max(charge.mostSimmerMin, charge.simmerMin)}
-          step={charge.mostSimmerMin > 120 ? 15 : charge.mostSimmerMin > 20 ? 5 : 1}
-          words={`${duration(wish.simmerMin ?? charge.simmerMin)}, ${forecast.gelatinGPerL >= 1 ? `${forecast.gelatinGPerL.toFixed(1)} g/L` : 'no'} gelatin`}
+          step={handStep(charge.mostSimmerMin)}
+          words={`${duration(wish.simmerMin ?? charge.simmerMin)}, ${dilute(forecast.gelatinGPerL, 1) ?? 'no'} gelatin`}
           onValue={(simmerMin) => onWish({ ...wish, simmerMin })}
           colour={colour}
         />
@@ -103,7 +99,7 @@ export function ChargePot({
         <Figure
           name="When cold"
           value={bodyName[forecast.body]}
-          note={forecast.gelatinGPerL >= 1 ? `${spread(forecast.spread.gelatinGPerL, 1)} g/L` : undefined}
+          note={dilute(forecast.gelatinGPerL) ? `${spread(forecast.spread.gelatinGPerL, 1)} g/L` : undefined}
         />
         <Figure
           name={`Down to ${units.celsius(charge.cooling.cold.celsius, 1)}`}

@@ -9,7 +9,7 @@ import { Scrubber } from '../../kit/Scrubber'
 import { SelectField } from '../../kit/SelectField'
 import { useUnits } from '../../kit/session'
 import { bodyName, schoolName, schoolWord } from '../../words/en'
-import { duration } from '../../words/time'
+import { duration, handStep } from '../../words/time'
 import { chargeColour } from './strength'
 import { readWish, requestOf, schoolFields, writeWish, type Wish } from './wish'
 
@@ -124,7 +124,7 @@ function SideControls({
           value={wish.simmerMin ?? charge.simmerMin}
           min={Math.min(charge.leastSimmerMin, charge.simmerMin)}
           max={Math.max(charge.mostSimmerMin, charge.simmerMin)}
-          step={charge.mostSimmerMin > 120 ? 15 : 5}
+          step={handStep(charge.mostSimmerMin)}
           words={duration(wish.simmerMin ?? charge.simmerMin)}
           onValue={(simmerMin) => set({ simmerMin })}
           colour={chargeColour(charge)}
@@ -139,11 +139,7 @@ function SideControls({
             bedCm={charge.levels.bedRawCm}
             colour={chargeColour(charge)}
             scale={scale}
-            ruler={
-              units.units === 'us'
-                ? { unit: 'in', perCm: 1 / 2.54, every: 2 }
-                : { unit: 'cm', perCm: 1, every: 5 }
-            }
+            ruler={units.ruler()}
             label={`${charge.formulaName} in ${charge.vessel.name}: ${units.kg(charge.bedKg)} of bed, ${units.litres(charge.waterL)} drawn`}
           />
         </div>

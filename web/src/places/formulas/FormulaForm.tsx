@@ -1,25 +1,11 @@
-import type { Problem } from '../../api/client'
-import { useLarder, type FormulaJson } from '../../api/queries'
+import { useLarder } from '../../api/queries'
 import { Heading } from '../../kit/Note'
 import { SmallNumber } from '../../kit/SmallNumber'
 import { TextField } from '../../kit/TextField'
+import { reasonAt, type FormProps } from './form'
 import { PartRows } from './PartRows'
 import { ProcedureRows } from './ProcedureRows'
 import { moveShare } from './wish'
-
-export interface FormProps {
-  formula: FormulaJson
-  onFormula: (formula: FormulaJson) => void
-  problem?: Problem
-  readOnly: boolean
-}
-
-/** Why a field of the formula was refused, by its path. */
-export function reasonAt(problem: Problem | undefined, path: string): string | undefined {
-  const why = problem?.fields[path]
-  if (!why) return undefined
-  return why.low === undefined ? why.reason : `${why.reason}: ${why.low} to ${why.high} ${why.unit ?? ''}`
-}
 
 const rules: [string, string, string][] = [
   ['per-kg-bed', 'so much for each kg of bed', 'L/kg'],

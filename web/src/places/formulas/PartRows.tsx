@@ -2,7 +2,7 @@ import type { Schemas } from '../../api/client'
 import { useLarder } from '../../api/queries'
 import { Heading } from '../../kit/Note'
 import { SmallNumber } from '../../kit/SmallNumber'
-import { reasonAt, type FormProps } from './FormulaForm'
+import { reasonAt, type FormProps } from './form'
 
 type Part = Schemas['PartJson']
 

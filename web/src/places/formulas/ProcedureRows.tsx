@@ -1,7 +1,7 @@
 import { Heading } from '../../kit/Note'
 import { SmallNumber } from '../../kit/SmallNumber'
 import { useUnits } from '../../kit/session'
-import { reasonAt, type FormProps } from './FormulaForm'
+import { reasonAt, type FormProps } from './form'
 import { choiceName, phaseFigureName, phaseName } from '../../words/en'
 import { dimensionOf, fieldsOf, newPhase, phaseNames, type Phase, type PhaseField } from './phases'
 

@@ -62,7 +62,7 @@ function PartRow({ part, charge, wish, onWish }: Props & { part: Part }) {
   const notes = [
     part.cutMm > 0 && `cut ${cutWords(part.cutMm, units.units)}`,
     bank &&
-      `trim bank ${units.kg(bank.kg)}, from ${plainDay(bank.oldest)}, ${bank.freshKg >= 0.005 ? `${units.kg(bank.freshKg)} fresh` : 'nothing fresh'}`,
+      `trim bank ${units.kg(bank.kg)}, from ${plainDay(bank.oldest)}, ${bank.freshKg > 0 ? `${units.kg(bank.freshKg)} fresh` : 'nothing fresh'}`,
   ].filter(Boolean)
   const there = new Set(charge.parts.map((p) => p.id))
   const others = (larder.data?.items ?? []).filter(

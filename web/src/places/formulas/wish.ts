@@ -30,7 +30,7 @@ export const schoolFields = Object.keys(schools) as SchoolName[]
 
 const goals: GoalKind[] = ['LITRES', 'BED', 'VESSEL', 'WATER', 'LEVEL']
 
-export function readWish(params: URLSearchParams, litres = 10): Wish {
+export function readWish(params: URLSearchParams, first = 10): Wish {
   const goal = (params.get('goal') ?? 'LITRES') as GoalKind
   const value = params.get('value')
   const chosen: Wish['schools'] = {}
@@ -40,7 +40,7 @@ export function readWish(params: URLSearchParams, litres = 10): Wish {
   }
   return {
     goal: goals.includes(goal) ? goal : 'LITRES',
-    value: goal === 'VESSEL' ? undefined : value ? Number(value) : litres,
+    value: goal === 'VESSEL' ? undefined : value ? Number(value) : first,
     vessel: params.get('vessel') ?? undefined,
     burner: params.get('burner') ?? undefined,
     simmerMin: params.has('simmer') ? Number(params.get('simmer')) : undefined,

@@ -75,7 +75,7 @@ export function BedsTable({ beds }: { beds: Bed[] }) {
           save={(values) =>
             api.PUT('/api/kitchen/beds/{slug}', {
               params: { path: { slug: editing.id } },
-              body: values as never,
+              body: values as Schemas['BedBody'],
             })
           }
           onClose={() => setEditing(undefined)}

@@ -200,17 +200,14 @@ function Things({
 function Edit({ it, editing, onClose }: { it: Kitchen; editing: Editing; onClose: () => void }) {
   const { kind, id } = editing
   const thing = it[kind].find((t) => t.id === id)
+  const fields = fieldsOf(it.usual)[kind]
   return (
     <EquipmentSheet
       title={thing ? thing.name : `Add a ${nameOf[kind]}`}
-      fields={fieldsOf[kind]}
-      start={thing ? valuesOf(kind, thing) : { name: '', ...freshOf[kind] }}
+      fields={fields}
+      start={thing ? valuesOf(kind, thing, fields) : { name: '', ...freshOf(kind, it.usual) }}
       drawing={
-        kind === 'vessels'
-          ? (values) => <Drawing values={values} />
-          : kind === 'containers'
-            ? (values) => <Drawing values={values} fillCm={(height) => height * 0.85} />
-            : undefined
+        kind === 'vessels' || kind === 'containers' ? (values) => <Drawing values={values} /> : undefined
       }
       save={(values) => saveThing(kind, id, values)}
       retire={id ? () => retireThing(kind, id) : undefined}

@@ -1,4 +1,4 @@
-import { api } from '../../api/client'
+import { api, type Schemas } from '../../api/client'
 import type { Kitchen } from '../../api/queries'
 import { EquipmentSheet, type Field } from './EquipmentSheet'
 
@@ -49,7 +49,7 @@ export function SettingsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClose:
         opens: kitchen.opens.slice(0, 5),
         closes: kitchen.closes.slice(0, 5),
       }}
-      save={(values) => api.PUT('/api/kitchen/settings', { body: values as never })}
+      save={(values) => api.PUT('/api/kitchen/settings', { body: values as Schemas['SettingsBody'] })}
       onClose={onClose}
     />
   )

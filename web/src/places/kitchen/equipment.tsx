@@ -18,7 +18,7 @@ const inside: Field[] = [
   { name: 'bowlCm', label: 'Depth of the bowl', kind: 'number', when: shapeIs('kettle') },
 ]
 
-export const fieldsOf: Record<Kind, Field[]> = {
+export const fieldsOf = (usual: Kitchen['usual']): Record<Kind, Field[]> => ({
   vessels: [
     { name: 'name', label: 'Name', kind: 'text' },
     {
@@ -52,7 +52,7 @@ export const fieldsOf: Record<Kind, Field[]> = {
         ['REACTIVE', 'bare aluminium or iron'],
       ],
     },
-    { name: 'kappa', label: 'Evaporation factor', kind: 'plain', unit: 'book 0.8' },
+    { name: 'kappa', label: 'Evaporation factor', kind: 'plain', unit: `book ${usual.vessels.kappa}` },
     { name: 'metalKg', label: 'Empty weight', kind: 'plain', dimension: 'kg' },
   ],
   burners: [
@@ -62,14 +62,19 @@ export const fieldsOf: Record<Kind, Field[]> = {
       name: 'efficiency',
       label: 'Share that reaches the pot',
       kind: 'plain',
-      unit: 'gas 0.5, induction 0.85',
+      unit: `gas ${usual.gas}, induction ${usual.induction}`,
     },
   ],
   ovens: [
     { name: 'name', label: 'Name', kind: 'text' },
     { name: 'trays', label: 'Full trays', kind: 'plain', unit: 'trays' },
     { name: 'convection', label: 'A fan moves the air', kind: 'flag' },
-    { name: 'factor', label: 'Roasting factor', kind: 'plain', unit: 'still 1, fan 0.8' },
+    {
+      name: 'factor',
+      label: 'Roasting factor',
+      kind: 'plain',
+      unit: `still ${usual.still}, fan ${usual.fan}`,
+    },
   ],
   containers: [
     { name: 'name', label: 'Name', kind: 'text' },
@@ -114,7 +119,7 @@ export const fieldsOf: Record<Kind, Field[]> = {
     { name: 'airC', label: 'Its air or bath', kind: 'plain', dimension: 'celsius' },
     { name: 'iceKg', label: 'Ice at hand', kind: 'plain', dimension: 'kg' },
   ],
-}
+})
 
 export const nameOf: Record<Kind, string> = {
   vessels: 'vessel',
@@ -124,38 +129,17 @@ export const nameOf: Record<Kind, string> = {
   chillers: 'chiller',
 }
 
-export const freshOf: Record<Kind, Values> = {
-  vessels: {
-    shape: 'cylinder',
-    diameterCm: 36,
-    heightCm: 36,
-    handling: 'LIFTED',
-    build: 'HEAVY',
-    kappa: 0.8,
-    metalKg: 6,
-  },
-  burners: { ratedKw: 9, efficiency: 0.5 },
-  ovens: { trays: 4, convection: true, factor: 0.8 },
-  containers: {
-    shape: 'pan',
-    lengthCm: 53,
-    breadthCm: 32.5,
-    heightCm: 10,
-    material: 'STEEL',
-    wallMm: 1,
-    holdsL: 12,
-    owned: 4,
-  },
-  chillers: { kind: 'ICE_BATH', litres: 60, airC: 1, iceKg: 30 },
-}
+/** A new thing, as the book has it before anybody has measured it. */
+export const freshOf = (kind: Kind, usual: Kitchen['usual']): Values =>
+  Object.fromEntries(
+    Object.entries(usual[kind]).filter(([name, value]) => name !== 'name' && value !== null),
+  ) as Values
 
 /** A thing of the kitchen as its sheet shows it. */
-export function valuesOf(kind: Kind, thing: Kitchen[Kind][number]): Values {
+export function valuesOf(kind: Kind, thing: Kitchen[Kind][number], fields: Field[]): Values {
   const it = thing as unknown as Record<string, number | string | boolean>
   const rounded = (value: unknown) => (typeof value === 'number' ? Math.round(value * 1000) / 1000 : value)
-  const base = Object.fromEntries(
-    fieldsOf[kind].map((field) => [field.name, rounded(it[field.name])]),
-  ) as Values
+  const base = Object.fromEntries(fields.map((field) => [field.name, rounded(it[field.name])])) as Values
   if (kind === 'vessels' || kind === 'containers') {
     base.diameterCm = it.widthCm
     base.lengthCm = it.widthCm
@@ -163,36 +147,42 @@ export function valuesOf(kind: Kind, thing: Kitchen[Kind][number]): Values {
   return base
 }
 
-/** Sends a thing to the server, new or changed. */
+type Body<K extends Kind> = Kitchen['usual'][K]
+
+/** Sends a thing to the server, new or changed. It checks every field of what was typed, and names what it refuses. */
 export function saveThing(kind: Kind, id: string | undefined, values: Values): Promise<unknown> {
-  // The bodies differ by kind; the server checks every field and names what it refuses.
-  const body = values as never
-  if (!id) {
-    switch (kind) {
-      case 'vessels':
-        return api.POST('/api/kitchen/vessels', { body })
-      case 'burners':
-        return api.POST('/api/kitchen/burners', { body })
-      case 'ovens':
-        return api.POST('/api/kitchen/ovens', { body })
-      case 'containers':
-        return api.POST('/api/kitchen/containers', { body })
-      default:
-        return api.POST('/api/kitchen/chillers', { body })
-    }
-  }
-  const params = { path: { id } }
+  const params = { path: { id: id ?? '' } }
   switch (kind) {
-    case 'vessels':
-      return api.PUT('/api/kitchen/vessels/{id}', { params, body })
-    case 'burners':
-      return api.PUT('/api/kitchen/burners/{id}', { params, body })
-    case 'ovens':
-      return api.PUT('/api/kitchen/ovens/{id}', { params, body })
-    case 'containers':
-      return api.PUT('/api/kitchen/containers/{id}', { params, body })
-    default:
-      return api.PUT('/api/kitchen/chillers/{id}', { params, body })
+    case 'vessels': {
+      const body = values as Body<'vessels'>
+      return id
+        ? api.PUT('/api/kitchen/vessels/{id}', { params, body })
+        : api.POST('/api/kitchen/vessels', { body })
+    }
+    case 'burners': {
+      const body = values as Body<'burners'>
+      return id
+        ? api.PUT('/api/kitchen/burners/{id}', { params, body })
+        : api.POST('/api/kitchen/burners', { body })
+    }
+    case 'ovens': {
+      const body = values as Body<'ovens'>
+      return id
+        ? api.PUT('/api/kitchen/ovens/{id}', { params, body })
+        : api.POST('/api/kitchen/ovens', { body })
+    }
+    case 'containers': {
+      const body = values as Body<'containers'>
+      return id
+        ? api.PUT('/api/kitchen/containers/{id}', { params, body })
+        : api.POST('/api/kitchen/containers', { body })
+    }
+    case 'chillers': {
+      const body = values as Body<'chillers'>
+      return id
+        ? api.PUT('/api/kitchen/chillers/{id}', { params, body })
+        : api.POST('/api/kitchen/chillers', { body })
+    }
   }
 }
 
@@ -200,7 +190,7 @@ export const retireThing = (kind: Kind, id: string) =>
   api.POST('/api/kitchen/{kind}/{id}/retirement', { params: { path: { kind, id } } })
 
 /** A vessel or container in section while it is typed; nothing while the figures make none. */
-export function Drawing({ values, fillCm }: { values: Values; fillCm?: (heightCm: number) => number }) {
+export function Drawing({ values }: { values: Values }) {
   const number = (name: string) => (typeof values[name] === 'number' ? values[name] : 0)
   const pan = values.shape === 'pan'
   const width = pan ? number('lengthCm') : number('diameterCm')
@@ -212,7 +202,9 @@ export function Drawing({ values, fillCm }: { values: Values; fillCm?: (heightCm
   const litres = pan
     ? (width * number('breadthCm') * height) / 1000
     : (Math.PI / 4000) * width * width * (height - bowl) + bowlLitres(width / 2, bowl)
-  const line = fillCm?.(height) ?? Math.max(0, height - Math.max(5, height / 10))
+  // A container is filled to what it is told to hold, a vessel that is being measured to its rim.
+  const held = number('holdsL')
+  const line = held > 0 ? Math.min(height, (height * held) / litres) : height
   return (
     <div className="flex items-end gap-4">
       <Cutaway

@@ -57,12 +57,8 @@ export function RangeVessel({
             colour={liquorColour(card.family, card.pot.gelatinGPerL)}
             scale={scale}
             lit={hot}
-            foam={card.stage === 'BRING_UP' && card.pot.celsius > 80}
-            ruler={
-              units.units === 'us'
-                ? { unit: 'in', perCm: 1 / 2.54, every: crowded ? 4 : 2 }
-                : { unit: 'cm', perCm: 1, every: crowded ? 10 : 5 }
-            }
+            foam={card.pot.foaming}
+            ruler={units.ruler(crowded)}
             label={`${card.vessel.name} in section: ${card.pot.filled ? `${units.litres(card.pot.liquorL)} of liquor, ${units.cm(card.pot.belowRimCm)} below the rim` : 'not filled yet'}`}
           />
         )}

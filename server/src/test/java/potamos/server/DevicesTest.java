@@ -11,7 +11,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -261,5 +263,22 @@ class DevicesTest {
             highest = Math.max(highest, reading.path("value").asDouble());
         }
         assertThat(highest).isEqualTo(97.5);
+    }
+
+    @Test
+    void whatItReadsIsToldToScreensThatMaySeeThePotsAndToNoStation() throws InterruptedException {
+        BlockingQueue<String> screen = LiveTest.listen(Visitor.signedIn("tomaz"));
+        BlockingQueue<String> station = LiveTest.listen(Visitor.signedIn("bram"));
+        LiveTest.await(screen, "hello");
+        LiveTest.await(station, "hello");
+        assertThat(send(readings(TestBatch.now(), 91.25)).status()).isEqualTo(200);
+        LiveTest.await(screen, "91.25");
+        // What is told to everybody comes through to the station, and what stood before it would have.
+        TestBatch batch = TestBatch.accepted(cook, 12);
+        String line;
+        do {
+            line = station.poll(10, TimeUnit.SECONDS);
+            assertThat(line).isNotNull().doesNotContain(id);
+        } while (!line.contains(batch.id()));
     }
 }

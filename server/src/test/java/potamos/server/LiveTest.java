@@ -19,7 +19,7 @@ class LiveTest {
 
     private static final Duration SOON = Duration.ofSeconds(10);
 
-    private static BlockingQueue<String> listen(Visitor visitor) {
+    static BlockingQueue<String> listen(Visitor visitor) {
         BlockingQueue<String> lines = new LinkedBlockingQueue<>();
         HttpRequest request = HttpRequest.newBuilder(URI.create(TestKitchen.url() + "/api/live"))
                 .build();
@@ -31,7 +31,7 @@ class LiveTest {
         return lines;
     }
 
-    private static void await(BlockingQueue<String> lines, String words) throws InterruptedException {
+    static void await(BlockingQueue<String> lines, String words) throws InterruptedException {
         String line;
         do {
             line = lines.poll(SOON.toSeconds(), TimeUnit.SECONDS);
@@ -82,5 +82,16 @@ class LiveTest {
             assertThat(status).isIn(200, 503);
         } while (status != 200);
         assertThat(batch.page().at("/card/simmer/skims").asInt()).isEqualTo(1);
+    }
+
+    @Test
+    void aChangeNamesTheActThatMadeIt() throws InterruptedException {
+        Visitor cook = Visitor.signedIn("ilse");
+        TestBatch batch = TestBatch.accepted(cook, 12).simmering();
+        BlockingQueue<String> screen = listen(Visitor.signedIn("tomaz"));
+        await(screen, "hello");
+        String act = UUID.randomUUID().toString();
+        batch.tryLog(act, "skimmed", "\"litres\": 0.1");
+        await(screen, "\"act\":\"" + act + "\"");
     }
 }

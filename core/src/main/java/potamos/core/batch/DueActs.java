@@ -35,6 +35,11 @@ public final class DueActs {
         this.usual = new Proposals(plan, state);
     }
 
+    /** Whether the foam that is to be skimmed stands on the pot now. */
+    public static boolean foams(Plan plan, BatchState state) {
+        return DuePot.foams(plan, state);
+    }
+
     /** Acts of a batch from now on: overdue ones first by what waiting costs, then the rest by time. */
     public static List<DueAct> of(Plan plan, BatchState state) {
         DueActs due = new DueActs(plan, state);

@@ -60,6 +60,12 @@ final class DuePot {
         return due.acts;
     }
 
+    /** Whether the foam that comes before the first bubbles stands on the pot now. */
+    static boolean foams(Plan plan, BatchState state) {
+        double foamC = plan.charge().run().simmerAt().celsius() - FOAM_BELOW_SIMMER_K;
+        return state.stage() == Stage.BRING_UP && state.pot().temperature().celsius() >= foamC;
+    }
+
     private void bringUp() {
         double simmerC = plan.charge().run().simmerAt().celsius();
         Optional<PotPhase.Steep> steep = Replay.warmSteep(plan);

@@ -8,9 +8,14 @@ import potamos.core.quantity.Refusal;
  *
  * @param name       what the kitchen calls it
  * @param rated      power at full
- * @param efficiency share of it that reaches the pot, about 0.5 for gas and 0.85 for induction
+ * @param efficiency share of it that reaches the pot
  */
 public record Burner(String name, Power rated, double efficiency) {
+
+    /** Shares that reach the pot where nobody has measured them: from a flame, and by induction. */
+    public static final double BOOK_GAS = 0.5;
+
+    public static final double BOOK_INDUCTION = 0.85;
 
     public Burner {
         Refusal.unlessWithin("ratedKw", rated.watts() / 1000, 0.2, 100, "kW");

@@ -76,7 +76,8 @@ final class BatchView {
             double steamLPerH,
             double gelatinGPerL,
             @NotNull Body body,
-            boolean filled) {}
+            boolean filled,
+            boolean foaming) {}
 
     record SimmerView(
             Optional<Instant> lit,
@@ -292,7 +293,8 @@ final class BatchView {
                 pot.steamLPerH(),
                 pot.gelatinGPerL(),
                 Body.of(pot.gelatinGPerL()),
-                !state.course().isEmpty());
+                !state.course().isEmpty(),
+                DueActs.foams(plan, state));
     }
 
     private static ProbeView probe(Devices.Device device) {

@@ -162,7 +162,7 @@ public class Batches {
                 person.name()));
         events.add(event);
         project(row, plan, events, accepted.state());
-        changes.note(person.kitchenId(), "batches", row.id());
+        changes.noteAct(person.kitchenId(), "batches", row.id(), event.stamp().id());
         if (event instanceof ShelfEvent.Delivered delivered && !delivered.call().isEmpty()) {
             changes.note(person.kitchenId(), "calls", delivered.call());
         }

@@ -157,10 +157,10 @@ public class Devices {
 
     public List<Device> all(Person person) {
         person.require(Right.READ);
-        return devices(person.kitchenId());
+        return ofKitchen(person.kitchenId());
     }
 
-    private List<Device> devices(String kitchenId) {
+    List<Device> ofKitchen(String kitchenId) {
         Instant now = clock.instant();
         return mapper.all(kitchenId).stream()
                 .map(row -> new Device(
@@ -176,7 +176,7 @@ public class Devices {
     /** The probe of each vessel that has one. */
     public Map<String, Device> probesByVessel(String kitchenId) {
         Map<String, Device> probes = new HashMap<>();
-        for (Device device : devices(kitchenId)) {
+        for (Device device : ofKitchen(kitchenId)) {
             if (device.kind() == Kind.PROBE && device.latest().isPresent()) {
                 device.vesselId().ifPresent(vessel -> probes.putIfAbsent(vessel, device));
             }

@@ -112,6 +112,50 @@ public final class Bodies {
         }
     }
 
+    /**
+     * What a new thing of each kind is before anybody has measured it, and what the book says of those that differ.
+     *
+     * @param gas       share of a flame's power that reaches a pot
+     * @param induction the same by induction
+     * @param still     factor on the roasting time in still air
+     * @param fan       the same where a fan moves it
+     */
+    record Usual(
+            @NotNull VesselBody vessels,
+            @NotNull BurnerBody burners,
+            @NotNull OvenBody ovens,
+            @NotNull ContainerBody containers,
+            @NotNull ChillerBody chillers,
+            double gas,
+            double induction,
+            double still,
+            double fan) {
+
+        private static final double FAN = Oven.bookFactor(true).value();
+
+        static final Usual OF_THE_BOOK = new Usual(
+                new VesselBody(
+                        "",
+                        "cylinder",
+                        36.0,
+                        36.0,
+                        null,
+                        null,
+                        null,
+                        Vessel.bookKappa().value(),
+                        6.0,
+                        Vessel.Handling.LIFTED,
+                        Vessel.Build.HEAVY),
+                new BurnerBody("", 9, Burner.BOOK_GAS),
+                new OvenBody("", 4, true, FAN),
+                new ContainerBody("", "pan", null, 10.0, 53.0, 32.5, Container.Wall.STEEL, 1, 12, 4),
+                new ChillerBody("", Chiller.Kind.ICE_BATH, 60, 1, 30),
+                Burner.BOOK_GAS,
+                Burner.BOOK_INDUCTION,
+                Oven.bookFactor(false).value(),
+                FAN);
+    }
+
     private static Shape shape(
             String shape, Double diameterCm, Double heightCm, Double lengthCm, Double breadthCm, Double bowlCm) {
         Length height = Length.ofCm(need("heightCm", heightCm));

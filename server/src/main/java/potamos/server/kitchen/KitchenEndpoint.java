@@ -160,7 +160,8 @@ class KitchenEndpoint {
             @NotNull List<ContainerView> containers,
             @NotNull List<ChillerView> chillers,
             @NotNull List<BedView> beds,
-            @NotNull List<StationView> stations) {}
+            @NotNull List<StationView> stations,
+            @NotNull Bodies.Usual usual) {}
 
     private final Kitchens kitchens;
 
@@ -221,6 +222,7 @@ class KitchenEndpoint {
                 kitchens.beds(id).stream().map(BedView::of).toList(),
                 kitchens.stations(id).stream()
                         .map(s -> new StationView(s.id(), s.name()))
-                        .toList());
+                        .toList(),
+                Bodies.Usual.OF_THE_BOOK);
     }
 }

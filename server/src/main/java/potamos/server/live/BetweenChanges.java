@@ -27,6 +27,6 @@ public final class BetweenChanges<T> {
 
     /** As it was found since the latest change, or as it is found now. */
     public T of(String kitchenId, Supplier<T> look) {
-        return seen.get(new Seen(kitchenId, changes.latest()), now -> look.get());
+        return seen.get(new Seen(kitchenId, changes.latestOf(kitchenId)), now -> look.get());
     }
 }

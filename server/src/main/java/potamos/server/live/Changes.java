@@ -11,16 +11,26 @@ import org.apache.ibatis.annotations.Select;
 @Mapper
 public interface Changes {
 
-    /** A change: something of a topic in a kitchen. */
-    record Change(long seq, String kitchenId, String topic, String ref) {}
+    /**
+     * A change: something of a topic in a kitchen.
+     *
+     * @param act the id of the act that changed it, so that the screen that sent it need not ask for what it was answered; empty for none
+     */
+    record Change(long seq, String kitchenId, String topic, String ref, String act) {}
 
     @Insert("INSERT INTO change_log (kitchen_id, topic, ref) VALUES (#{kitchenId}, #{topic}, #{ref})")
     void note(String kitchenId, String topic, String ref);
 
+    @Insert("INSERT INTO change_log (kitchen_id, topic, ref, act) VALUES (#{kitchenId}, #{topic}, #{ref}, #{act})")
+    void noteAct(String kitchenId, String topic, String ref, String act);
+
     @Select("SELECT COALESCE(MAX(seq), 0) FROM change_log")
     long latest();
 
-    @Select("SELECT seq, kitchen_id, topic, ref FROM change_log WHERE seq > #{after} ORDER BY seq LIMIT 1000")
+    @Select("SELECT COALESCE(MAX(seq), 0) FROM change_log WHERE kitchen_id = #{kitchenId}")
+    long latestOf(String kitchenId);
+
+    @Select("SELECT seq, kitchen_id, topic, ref, act FROM change_log WHERE seq > #{after} ORDER BY seq LIMIT 1000")
     List<Change> after(long after);
 
     /** Those of these sessions that nobody has ended and that have not run out. */

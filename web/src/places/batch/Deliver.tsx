@@ -7,7 +7,7 @@ import { Button } from '../../kit/Button'
 import { FieldNote, NumberField } from '../../kit/NumberField'
 import { Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
-import { logAll } from '../batch/acts'
+import { logAll } from './acts'
 
 /** Handing litres of a lot to a station: a slip at a time, against the station's call where there is one. */
 export function Deliver({ page }: { page: Page }) {
