@@ -38,4 +38,13 @@ class ArchitectureTest {
             .doNotHaveFullyQualifiedName("potamos.server.KitchenClock")
             .should()
             .callMethod(java.time.Instant.class, "now");
+
+    /** What an endpoint says is its own: whatever is behind it answers in words of its own, and can be asked by another. */
+    @ArchTest
+    static final ArchRule nobodyAnswersInAnEndpointsWords = noClasses()
+            .that()
+            .haveNameNotMatching(".*Endpoint(\\$.*)?")
+            .should()
+            .dependOnClassesThat()
+            .haveNameMatching(".*Endpoint(\\$.*)?");
 }

@@ -51,15 +51,15 @@ public final class Book {
 
     /** White chicken stock, unblanched by default: blanching buys clarity with flavour, and the cook chooses. */
     public static Formula whiteChicken() {
-        return new Formula(
-                "white-chicken",
-                "White chicken stock",
-                Family.WHITE,
-                1,
-                List.of(new Formula.BedShare(Beds.CHICKEN_CARCASS, 1)),
-                new WaterRule.PerKgBed(1.7),
-                whiteParts(105),
-                List.of(
+        return FormulaBuilder.builder()
+                .slug("white-chicken")
+                .name("White chicken stock")
+                .family(Family.WHITE)
+                .version(1)
+                .bed(List.of(new Formula.BedShare(Beds.CHICKEN_CARCASS, 1)))
+                .water(new WaterRule.PerKgBed(1.7))
+                .parts(whiteParts(105))
+                .procedure(List.of(
                         new PrepPhase.Rinse(minutes(10)),
                         fill(),
                         new PotPhase.BringUp(),
@@ -68,22 +68,23 @@ public final class Book {
                         new FinishPhase.Strain(2, false, FinishPhase.Transfer.LADLE),
                         new FinishPhase.Cool(),
                         new FinishPhase.Degrease(true),
-                        new FinishPhase.Portion(minutes(15))),
-                3,
-                3,
-                List.of(Caution.RAW_BONES, Caution.LIFTING, Caution.TWINE, Caution.HOT_STRAINING));
+                        new FinishPhase.Portion(minutes(15))))
+                .coldDays(3)
+                .frozenMonths(3)
+                .cautions(List.of(Caution.RAW_BONES, Caution.LIFTING, Caution.TWINE, Caution.HOT_STRAINING))
+                .build();
     }
 
     static Formula whiteVeal() {
-        return new Formula(
-                "white-veal",
-                "White veal stock",
-                Family.WHITE,
-                1,
-                List.of(new Formula.BedShare(Beds.VEAL, 1)),
-                new WaterRule.PerKgBed(1.8),
-                whiteParts(120),
-                List.of(
+        return FormulaBuilder.builder()
+                .slug("white-veal")
+                .name("White veal stock")
+                .family(Family.WHITE)
+                .version(1)
+                .bed(List.of(new Formula.BedShare(Beds.VEAL, 1)))
+                .water(new WaterRule.PerKgBed(1.8))
+                .parts(whiteParts(120))
+                .procedure(List.of(
                         new PrepPhase.Rinse(minutes(10)),
                         new PrepPhase.Blanch(minutes(2), minutes(15)),
                         fill(),
@@ -93,31 +94,32 @@ public final class Book {
                         new FinishPhase.Strain(3, false, FinishPhase.Transfer.LADLE),
                         new FinishPhase.Cool(),
                         new FinishPhase.Degrease(true),
-                        new FinishPhase.Portion(minutes(15))),
-                3,
-                3,
-                List.of(
+                        new FinishPhase.Portion(minutes(15))))
+                .coldDays(3)
+                .frozenMonths(3)
+                .cautions(List.of(
                         Caution.RAW_BONES,
                         Caution.DRAINING_BLANCH,
                         Caution.LIFTING,
                         Caution.TWINE,
-                        Caution.HOT_STRAINING));
+                        Caution.HOT_STRAINING))
+                .build();
     }
 
     static Formula whitePorkAndChicken() {
-        return new Formula(
-                "white-pork-chicken",
-                "White pork and chicken stock",
-                Family.WHITE,
-                1,
-                List.of(new Formula.BedShare(Beds.PORK, 0.6), new Formula.BedShare(Beds.CHICKEN_WINGS, 0.4)),
-                new WaterRule.PerKgBed(1.8),
-                List.of(
+        return FormulaBuilder.builder()
+                .slug("white-pork-chicken")
+                .name("White pork and chicken stock")
+                .family(Family.WHITE)
+                .version(1)
+                .bed(List.of(new Formula.BedShare(Beds.PORK, 0.6), new Formula.BedShare(Beds.CHICKEN_WINGS, 0.4)))
+                .water(new WaterRule.PerKgBed(1.8))
+                .parts(List.of(
                         percent("onion", 6, late(120), 13),
                         percent("leek", 3, late(120), 13),
                         percent("ginger", 1, late(120), 5),
-                        sachet("peppercorn-white", 0.6)),
-                List.of(
+                        sachet("peppercorn-white", 0.6)))
+                .procedure(List.of(
                         new PrepPhase.Rinse(minutes(10)),
                         new PrepPhase.Blanch(minutes(3), minutes(15)),
                         fill(),
@@ -127,10 +129,11 @@ public final class Book {
                         new FinishPhase.Strain(2, false, FinishPhase.Transfer.LADLE),
                         new FinishPhase.Cool(),
                         new FinishPhase.Degrease(true),
-                        new FinishPhase.Portion(minutes(15))),
-                3,
-                3,
-                List.of(Caution.RAW_BONES, Caution.DRAINING_BLANCH, Caution.LIFTING, Caution.HOT_STRAINING));
+                        new FinishPhase.Portion(minutes(15))))
+                .coldDays(3)
+                .frozenMonths(3)
+                .cautions(List.of(Caution.RAW_BONES, Caution.DRAINING_BLANCH, Caution.LIFTING, Caution.HOT_STRAINING))
+                .build();
     }
 
     private static List<Part> whiteParts(int vegetablesBeforeTheEnd) {

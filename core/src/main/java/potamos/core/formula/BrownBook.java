@@ -87,23 +87,24 @@ final class BrownBook {
                 new FinishPhase.Cool(),
                 new FinishPhase.Degrease(true),
                 new FinishPhase.Portion(minutes(15))));
-        return new Formula(
-                slug,
-                name,
-                Family.BROWN,
-                1,
-                bed,
-                new WaterRule.PerKgBed(litresPerKg),
-                parts,
-                procedure,
-                3,
-                3,
-                List.of(
+        return FormulaBuilder.builder()
+                .slug(slug)
+                .name(name)
+                .family(Family.BROWN)
+                .version(1)
+                .bed(bed)
+                .water(new WaterRule.PerKgBed(litresPerKg))
+                .parts(parts)
+                .procedure(procedure)
+                .coldDays(3)
+                .frozenMonths(3)
+                .cautions(List.of(
                         Caution.RUNNING_FAT,
                         Caution.RAW_BONES,
                         Caution.LIFTING,
                         Caution.TWINE,
                         Caution.UNATTENDED,
-                        Caution.HOT_STRAINING));
+                        Caution.HOT_STRAINING))
+                .build();
     }
 }

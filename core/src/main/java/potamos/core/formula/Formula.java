@@ -1,5 +1,6 @@
 package potamos.core.formula;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -26,6 +27,8 @@ import potamos.core.vessel.BedKind;
  * @param frozenMonths months it keeps frozen
  * @param cautions     dangers of this formula
  */
+@RecordBuilder
+@RecordBuilder.Options(builderMode = RecordBuilder.BuilderMode.STAGED)
 public record Formula(
         String slug,
         String name,
@@ -37,7 +40,8 @@ public record Formula(
         List<Phase> procedure,
         int coldDays,
         int frozenMonths,
-        List<Caution> cautions) {
+        List<Caution> cautions)
+        implements FormulaBuilder.With {
 
     public Formula {
         bed = List.copyOf(bed);
@@ -184,38 +188,9 @@ public record Formula(
         return all;
     }
 
-    public Formula withBed(List<BedShare> shares) {
-        return new Formula(
-                slug, name, family, version, shares, water, parts, procedure, coldDays, frozenMonths, cautions);
-    }
-
-    public Formula withParts(List<Part> others) {
-        return new Formula(
-                slug, name, family, version, bed, water, others, procedure, coldDays, frozenMonths, cautions);
-    }
-
     /** The same under another name, slug and version. */
     public Formula named(String otherSlug, String otherName, int otherVersion) {
-        return new Formula(
-                otherSlug,
-                otherName,
-                family,
-                otherVersion,
-                bed,
-                water,
-                parts,
-                procedure,
-                coldDays,
-                frozenMonths,
-                cautions);
-    }
-
-    public Formula withWater(WaterRule rule) {
-        return new Formula(slug, name, family, version, bed, rule, parts, procedure, coldDays, frozenMonths, cautions);
-    }
-
-    public Formula withProcedure(List<Phase> phases) {
-        return new Formula(slug, name, family, version, bed, water, parts, phases, coldDays, frozenMonths, cautions);
+        return withSlug(otherSlug).withName(otherName).withVersion(otherVersion);
     }
 
     /** The same stock simmered for another time. */

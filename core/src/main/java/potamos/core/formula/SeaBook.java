@@ -26,14 +26,14 @@ final class SeaBook {
     }
 
     private static Formula fishFumet() {
-        return new Formula(
-                "fish-fumet",
-                "Fish fumet",
-                Family.FISH,
-                1,
-                List.of(new Formula.BedShare(Beds.FISH_FRAMES, 1)),
-                new WaterRule.PerKgBed(1.1),
-                List.of(
+        return FormulaBuilder.builder()
+                .slug("fish-fumet")
+                .name("Fish fumet")
+                .family(Family.FISH)
+                .version(1)
+                .bed(List.of(new Formula.BedShare(Beds.FISH_FRAMES, 1)))
+                .water(new WaterRule.PerKgBed(1.1))
+                .parts(List.of(
                         percent("onion", 8, start(), 3),
                         percent("leek", 5, start(), 3),
                         percent("celery", 4, start(), 3),
@@ -42,8 +42,8 @@ final class SeaBook {
                         percent("wine-white", 15, start(), 0),
                         sachet("parsley-stems", 3),
                         sachet("thyme", 0.5),
-                        sachet("peppercorn-white", 0.4)),
-                List.of(
+                        sachet("peppercorn-white", 0.4)))
+                .procedure(List.of(
                         new PrepPhase.Rinse(minutes(5)),
                         new PrepPhase.Soak(minutes(60), minutes(20)),
                         new PrepPhase.Sweat(minutes(10)),
@@ -61,22 +61,23 @@ final class SeaBook {
                         new PotPhase.Rest(minutes(10)),
                         new FinishPhase.Strain(2, false, FinishPhase.Transfer.LADLE),
                         new FinishPhase.Cool(),
-                        new FinishPhase.Portion(minutes(10))),
-                2,
-                3,
-                List.of(Caution.BLADES, Caution.HOT_STRAINING));
+                        new FinishPhase.Portion(minutes(10))))
+                .coldDays(2)
+                .frozenMonths(3)
+                .cautions(List.of(Caution.BLADES, Caution.HOT_STRAINING))
+                .build();
     }
 
     private static Formula kelpAndFlake() {
-        return new Formula(
-                "kelp-flake",
-                "Kelp and flake stock",
-                Family.INFUSED,
-                1,
-                List.of(new Formula.BedShare(Beds.KELP, 0.3), new Formula.BedShare(Beds.FLAKES, 0.7)),
-                new WaterRule.PerKgBed(30),
-                List.of(),
-                List.of(
+        return FormulaBuilder.builder()
+                .slug("kelp-flake")
+                .name("Kelp and flake stock")
+                .family(Family.INFUSED)
+                .version(1)
+                .bed(List.of(new Formula.BedShare(Beds.KELP, 0.3), new Formula.BedShare(Beds.FLAKES, 0.7)))
+                .water(new WaterRule.PerKgBed(30))
+                .parts(List.of())
+                .procedure(List.of(
                         new PrepPhase.Wipe(minutes(3)),
                         fill(),
                         new PotPhase.Steep(COLD, minutes(40)),
@@ -86,22 +87,23 @@ final class SeaBook {
                         new PotPhase.Rest(minutes(4)),
                         new FinishPhase.Strain(1, false, FinishPhase.Transfer.POUR),
                         new FinishPhase.Cool(),
-                        new FinishPhase.Portion(minutes(5))),
-                2,
-                1,
-                List.of(Caution.KELP_IODINE, Caution.HOT_STRAINING));
+                        new FinishPhase.Portion(minutes(5))))
+                .coldDays(2)
+                .frozenMonths(1)
+                .cautions(List.of(Caution.KELP_IODINE, Caution.HOT_STRAINING))
+                .build();
     }
 
     private static Formula kelpAndFlakeSecond() {
-        return new Formula(
-                "kelp-flake-second",
-                "Kelp and flake stock, second steep",
-                Family.INFUSED,
-                1,
-                List.of(new Formula.BedShare(Beds.SPENT_KELP_FLAKES, 1)),
-                new WaterRule.PerKgBed(5),
-                List.of(),
-                List.of(
+        return FormulaBuilder.builder()
+                .slug("kelp-flake-second")
+                .name("Kelp and flake stock, second steep")
+                .family(Family.INFUSED)
+                .version(1)
+                .bed(List.of(new Formula.BedShare(Beds.SPENT_KELP_FLAKES, 1)))
+                .water(new WaterRule.PerKgBed(5))
+                .parts(List.of())
+                .procedure(List.of(
                         fill(),
                         new PotPhase.Steep(Temperature.ofCelsius(75), minutes(15)),
                         new PotPhase.BringUp(),
@@ -109,21 +111,22 @@ final class SeaBook {
                         new PotPhase.Rest(minutes(4)),
                         new FinishPhase.Strain(1, false, FinishPhase.Transfer.POUR),
                         new FinishPhase.Cool(),
-                        new FinishPhase.Portion(minutes(5))),
-                2,
-                1,
-                List.of(Caution.KELP_IODINE, Caution.HOT_STRAINING));
+                        new FinishPhase.Portion(minutes(5))))
+                .coldDays(2)
+                .frozenMonths(1)
+                .cautions(List.of(Caution.KELP_IODINE, Caution.HOT_STRAINING))
+                .build();
     }
 
     private static Formula shellfish() {
-        return new Formula(
-                "shellfish",
-                "Shellfish stock",
-                Family.SHELLFISH,
-                1,
-                List.of(new Formula.BedShare(Beds.SHELLS, 1)),
-                new WaterRule.PerKgBed(2.2),
-                List.of(
+        return FormulaBuilder.builder()
+                .slug("shellfish")
+                .name("Shellfish stock")
+                .family(Family.SHELLFISH)
+                .version(1)
+                .bed(List.of(new Formula.BedShare(Beds.SHELLS, 1)))
+                .water(new WaterRule.PerKgBed(2.2))
+                .parts(List.of(
                         percent("onion", 8, start(), 8),
                         percent("carrot", 4, start(), 8),
                         percent("celery", 4, start(), 8),
@@ -135,8 +138,8 @@ final class SeaBook {
                         percent("wine-white", 20, start(), 0),
                         sachet("tarragon", 1.0),
                         sachet("bay", 0.15),
-                        sachet("fennel-seed", 0.5)),
-                List.of(
+                        sachet("fennel-seed", 0.5)))
+                .procedure(List.of(
                         new PrepPhase.Brown(minutes(13)),
                         new PrepPhase.CookTomato(minutes(6)),
                         new PrepPhase.Flame(),
@@ -147,10 +150,11 @@ final class SeaBook {
                         new PotPhase.Rest(minutes(10)),
                         new FinishPhase.Strain(2, true, FinishPhase.Transfer.LADLE),
                         new FinishPhase.Cool(),
-                        new FinishPhase.Portion(minutes(10))),
-                2,
-                3,
-                List.of(Caution.FLAMING, Caution.BLADES, Caution.HOT_STRAINING));
+                        new FinishPhase.Portion(minutes(10))))
+                .coldDays(2)
+                .frozenMonths(3)
+                .cautions(List.of(Caution.FLAMING, Caution.BLADES, Caution.HOT_STRAINING))
+                .build();
     }
 
     /** To the boil and off again, as before flakes go in. */

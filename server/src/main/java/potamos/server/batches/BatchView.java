@@ -1,5 +1,6 @@
 package potamos.server.batches;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
 import java.time.Instant;
@@ -119,6 +120,8 @@ final class BatchView {
     record CallRef(@NotNull String id, @NotNull String stationName, double litres) {}
 
     /** A batch on the range. */
+    @RecordBuilder
+    @RecordBuilder.Options(builderMode = RecordBuilder.BuilderMode.STAGED)
     record Card(
             @NotNull String id,
             int number,
@@ -152,6 +155,8 @@ final class BatchView {
             double gelatinGPerL) {}
 
     /** Everything about a batch. */
+    @RecordBuilder
+    @RecordBuilder.Options(builderMode = RecordBuilder.BuilderMode.STAGED)
     record Page(
             @NotNull Card card,
             Optional<CallRef> call,
@@ -190,35 +195,36 @@ final class BatchView {
         BatchState state = loaded.state();
         Outlook outlook = Outlook.of(plan, state);
         List<DueAct> due = DueActs.of(plan, state);
-        return new Card(
-                loaded.row().id(),
-                loaded.row().number(),
-                plan.charge().formula().name(),
-                plan.charge().formula().family(),
-                Drawn.of(loaded.row().vesselId(), plan.charge().run().vessel()),
-                Optional.ofNullable(loaded.row().burnerId()),
-                state.stage().onTheHob(),
-                state.stage(),
-                state.since(),
-                pot(plan, state),
-                new SimmerView(
+        return BatchViewCardBuilder.builder()
+                .id(loaded.row().id())
+                .number(loaded.row().number())
+                .formulaName(plan.charge().formula().name())
+                .family(plan.charge().formula().family())
+                .vessel(Drawn.of(loaded.row().vesselId(), plan.charge().run().vessel()))
+                .burnerId(Optional.ofNullable(loaded.row().burnerId()))
+                .onTheHob(state.stage().onTheHob())
+                .stage(state.stage())
+                .since(state.since())
+                .pot(pot(plan, state))
+                .simmer(new SimmerView(
                         state.simmer().lit(),
                         state.simmer().foam(),
                         state.simmer().reached(),
                         state.simmer().plannedEnd(),
                         state.simmer().ended(),
-                        state.simmer().skims()),
-                due.stream().map(act -> due(plan, act)).toList(),
-                oven(plan, state, due),
-                loaded.probe().map(BatchView::probe),
-                plan.readyBy(),
-                outlook.ready(),
-                outlook.late().toMinutes(),
-                plan.called().litres(),
-                BandView.of(Expectation.litresOut(plan, state)),
-                state.out().or(state::strained).map(v -> v.litres()),
-                CoolView.of(plan, state),
-                state.shelf().left().litres());
+                        state.simmer().skims()))
+                .due(due.stream().map(act -> due(plan, act)).toList())
+                .oven(oven(plan, state, due))
+                .probe(loaded.probe().map(BatchView::probe))
+                .readyBy(plan.readyBy())
+                .readyAt(outlook.ready())
+                .lateMin(outlook.late().toMinutes())
+                .calledL(plan.called().litres())
+                .expectedL(BandView.of(Expectation.litresOut(plan, state)))
+                .strainedL(state.out().or(state::strained).map(v -> v.litres()))
+                .cooling(CoolView.of(plan, state))
+                .shelfL(state.shelf().left().litres())
+                .build();
     }
 
     static Page page(
@@ -226,58 +232,62 @@ final class BatchView {
         Plan plan = loaded.plan();
         BatchState state = loaded.state();
         var run = plan.charge().run();
-        return new Page(
-                card(loaded),
-                call,
-                plan.accepted(),
-                run.raw().kg(),
-                run.water().litres(),
-                run.bed().kind().name(),
-                plan.charge()
+        return BatchViewPageBuilder.builder()
+                .card(card(loaded))
+                .call(call)
+                .acceptedAt(plan.accepted())
+                .plannedBedKg(run.raw().kg())
+                .plannedWaterL(run.water().litres())
+                .bedName(run.bed().kind().name())
+                .blanched(plan.charge()
                         .formula()
                         .phase(potamos.core.formula.PrepPhase.Blanch.class)
-                        .isPresent(),
-                run.strain().passes(),
-                ChargeView.parts(plan.charge()),
-                state.weighed().entrySet().stream()
+                        .isPresent())
+                .passes(run.strain().passes())
+                .parts(ChargeView.parts(plan.charge()))
+                .weighedKg(state.weighed().entrySet().stream()
                         .collect(Collectors.toMap(
-                                Map.Entry::getKey, e -> e.getValue().kg())),
-                state.added(),
-                state.prep().chores().stream()
+                                Map.Entry::getKey, e -> e.getValue().kg())))
+                .addedAt(state.added())
+                .chores(state.prep().chores().stream()
                         .map(c -> new ChoreView(c.step(), phase(plan, c.step()), c.began(), c.finished()))
-                        .toList(),
-                state.cards().stream()
+                        .toList())
+                .cards(state.cards().stream()
                         .map(c -> new CardReadView(c.at(), c.card(), c.value()))
-                        .toList(),
-                state.brix().stream()
+                        .toList())
+                .brix(state.brix().stream()
                         .map(b -> new BrixView(b.at(), b.degrees(), Brix.gPerL(b.degrees())))
-                        .toList(),
-                BrixPoint.SCALE,
-                Likely.of(plan, state).entrySet().stream()
+                        .toList())
+                .brixScale(BrixPoint.SCALE)
+                .likely(Likely.of(plan, state).entrySet().stream()
                         .collect(Collectors.toMap(
                                 e -> e.getKey().name(),
                                 e -> new LikelyView(
-                                        e.getValue().low(), e.getValue().high()))),
-                Proposals.atAnyTime(plan, state).stream().map(ProposalView::of).toList(),
-                ChargeView.StepView.of(plan.timeline()),
-                ChargeView.StepView.of(Outlook.of(plan, state).timeline()),
-                state.path().stream()
+                                        e.getValue().low(), e.getValue().high()))))
+                .usual(Proposals.atAnyTime(plan, state).stream()
+                        .map(ProposalView::of)
+                        .toList())
+                .planned(ChargeView.StepView.of(plan.timeline()))
+                .outlook(ChargeView.StepView.of(Outlook.of(plan, state).timeline()))
+                .path(state.path().stream()
                         .map(e -> new EnteredView(e.stage(), e.at()))
-                        .toList(),
-                ForecastView.of(plan.charge()),
-                CoolingView.of(plan),
-                ChargeView.LedgerView.of(plan.charge().forecast().ledger()),
-                ChargeView.LedgerView.of(state.ledger()),
-                state.course().stream()
+                        .toList())
+                .forecast(ForecastView.of(plan.charge()))
+                .coolingPlan(CoolingView.of(plan))
+                .plannedLedger(ChargeView.LedgerView.of(plan.charge().forecast().ledger()))
+                .ledger(ChargeView.LedgerView.of(state.ledger()))
+                .course(state.course().stream()
                         .map(p -> new CoursePoint(
                                 p.at(), p.contentsL(), p.liquorL(), p.levelCm(), p.celsius(), p.gelatinGPerL()))
-                        .toList(),
-                state.shelf().stored().litres(),
-                state.shelf().delivered().litres(),
-                state.shelf().discarded().plus(state.shelf().spoiled()).litres(),
-                EventView.all(loaded.events()),
-                lotId,
-                inserted);
+                        .toList())
+                .storedL(state.shelf().stored().litres())
+                .deliveredL(state.shelf().delivered().litres())
+                .discardedL(
+                        state.shelf().discarded().plus(state.shelf().spoiled()).litres())
+                .events(EventView.all(loaded.events()))
+                .lotId(lotId)
+                .inserted(inserted)
+                .build();
     }
 
     private static PotView pot(Plan plan, BatchState state) {

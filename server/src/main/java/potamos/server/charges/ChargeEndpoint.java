@@ -12,6 +12,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.charge.Charge;
 import potamos.core.schedule.Planner;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
@@ -24,8 +25,16 @@ import potamos.server.exchange.ProductionSheet;
 class ChargeEndpoint {
 
     /** A vessel's share of litres that are split. */
-    record SplitView(
-            @NotNull String vesselId, @NotNull String vesselName, double litres, double bedKg, double waterL) {}
+    record SplitView(@NotNull String vesselId, @NotNull String vesselName, double litres, double bedKg, double waterL) {
+        static SplitView of(Planning.Share share) {
+            return new SplitView(
+                    share.vessel().id(),
+                    share.vessel().name(),
+                    share.charge().forecast().yield().mid(),
+                    share.charge().run().raw().kg(),
+                    share.charge().water().litres());
+        }
+    }
 
     /** A formula's answer to a goal, or why it has none. */
     record OverviewView(
@@ -38,7 +47,23 @@ class ChargeEndpoint {
             boolean fits,
             Optional<Instant> startAt,
             Optional<Boolean> inTime,
-            Optional<String> refusal) {}
+            Optional<String> refusal) {
+        static OverviewView of(Planning.Answer answer) {
+            Optional<Charge> charge = answer.proposed().map(Planning.Proposed::charge);
+            Optional<Planner.Proposal> times = answer.proposed().flatMap(Planning.Proposed::times);
+            return new OverviewView(
+                    answer.formula().slug(),
+                    answer.proposed().map(proposed -> proposed.vessel().name()),
+                    charge.map(c -> c.run().raw().kg()).orElse(0.0),
+                    charge.map(c -> c.water().litres()).orElse(0.0),
+                    charge.map(c -> c.forecast().yield().mid()).orElse(0.0),
+                    charge.map(c -> c.forecast().gelatinGPerL()).orElse(0.0),
+                    charge.map(Charge::fits).orElse(false),
+                    times.map(t -> t.timeline().start()),
+                    times.map(Planner.Proposal::inTime),
+                    answer.refusal());
+        }
+    }
 
     private final Planning planning;
     private final KitchenClock clock;
@@ -86,7 +111,9 @@ class ChargeEndpoint {
     @PostMapping("/api/charges/overview")
     List<OverviewView> overview(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
         person.require(Role.Right.READ);
-        return planning.overview(person.kitchenId(), request);
+        return planning.overview(person.kitchenId(), request).stream()
+                .map(OverviewView::of)
+                .toList();
     }
 
     /** The fewest free vessels that give litres which no single one does. */
@@ -94,7 +121,9 @@ class ChargeEndpoint {
     @PostMapping("/api/charges/split")
     List<SplitView> split(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
         person.require(Role.Right.READ);
-        return planning.split(person.kitchenId(), request);
+        return planning.split(person.kitchenId(), request).stream()
+                .map(SplitView::of)
+                .toList();
     }
 
     @Operation(summary = "Solves a formula for a goal in a vessel of the kitchen")

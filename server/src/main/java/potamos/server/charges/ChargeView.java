@@ -1,5 +1,6 @@
 package potamos.server.charges;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import jakarta.validation.constraints.NotNull;
 import java.time.Duration;
 import java.time.Instant;
@@ -21,6 +22,8 @@ import potamos.server.exchange.SchoolsJson;
 import potamos.server.kitchen.Drawn;
 
 /** A charge in plain figures. */
+@RecordBuilder
+@RecordBuilder.Options(builderMode = RecordBuilder.BuilderMode.STAGED)
 public record ChargeView(
         @NotNull String formula,
         @NotNull String formulaName,
@@ -187,84 +190,86 @@ public record ChargeView(
         Charge charge = proposed.charge();
         Formula formula = charge.formula();
         Charge.Levels levels = charge.levels();
-        return new ChargeView(
-                formula.slug(),
-                formula.name(),
-                formula.family(),
-                Drawn.of(proposed.vessel().id(), charge.run().vessel()),
-                proposed.burner().id(),
-                proposed.burner().name(),
-                charge.run().bed().kind().name(),
-                charge.run().raw().kg(),
-                charge.water().litres(),
-                charge.run().raw().kg() > 0
-                        ? charge.water().litres() / charge.run().raw().kg()
-                        : 0,
-                parts(charge),
-                TrimBank.cover(charge, proposed.trim()).stream()
+        return ChargeViewBuilder.builder()
+                .formula(formula.slug())
+                .formulaName(formula.name())
+                .family(formula.family())
+                .vessel(Drawn.of(proposed.vessel().id(), charge.run().vessel()))
+                .burnerId(proposed.burner().id())
+                .burnerName(proposed.burner().name())
+                .bedName(charge.run().bed().kind().name())
+                .bedKg(charge.run().raw().kg())
+                .waterL(charge.water().litres())
+                .waterLPerKg(
+                        charge.run().raw().kg() > 0
+                                ? charge.water().litres() / charge.run().raw().kg()
+                                : 0)
+                .parts(parts(charge))
+                .trim(TrimBank.cover(charge, proposed.trim()).stream()
                         .map(TrimCoverView::of)
-                        .toList(),
-                new LevelsView(
+                        .toList())
+                .levels(new LevelsView(
                         levels.filled().cm(),
                         levels.highest().cm(),
                         levels.bedRaw().cm(),
                         levels.bedSettled().cm(),
                         levels.fillLine().cm(),
                         charge.run().vessel().belowRim(levels.filled()).cm(),
-                        levels.cover().cm()),
-                ForecastView.of(charge),
-                LedgerView.of(charge.forecast().ledger()),
-                charge.warnings().stream()
+                        levels.cover().cm()))
+                .forecast(ForecastView.of(charge))
+                .ledger(LedgerView.of(charge.forecast().ledger()))
+                .warnings(charge.warnings().stream()
                         .map(w -> new WarningView(
                                 w.kind().name(),
                                 w.value(),
                                 w.limit(),
                                 w.unit(),
                                 w.kind().stops()))
-                        .toList(),
-                charge.fits(),
-                proposed.mostOutL(),
-                CharacterView.of(charge.character()),
-                charge.boilDownMin(),
-                charge.roasting().map(RoastView::of),
-                formula.bed().stream()
+                        .toList())
+                .fits(charge.fits())
+                .mostOutL(proposed.mostOutL())
+                .character(CharacterView.of(charge.character()))
+                .boilDownMin(charge.boilDownMin())
+                .roast(charge.roasting().map(RoastView::of))
+                .bed(formula.bed().stream()
                         .map(b -> new ShareView(
                                 b.kind().id(),
                                 b.kind().name(),
                                 b.share(),
                                 b.share() * charge.run().raw().kg()))
-                        .toList(),
-                charge.run().bed().mass().kg(),
-                SchoolsJson.standing(proposed.base(), formula),
-                UsualView.of(formula),
-                (int) formula.simmer().usual().toMinutes(),
-                (int) formula.simmer().least().toMinutes(),
-                (int) formula.simmer().most().toMinutes(),
-                CoolingView.of(proposed.cooling(), proposed.kitchen().limits()),
-                proposed.times()
+                        .toList())
+                .bedInPotKg(charge.run().bed().mass().kg())
+                .schools(SchoolsJson.standing(proposed.base(), formula))
+                .unusual(UsualView.of(formula))
+                .simmerMin((int) formula.simmer().usual().toMinutes())
+                .leastSimmerMin((int) formula.simmer().least().toMinutes())
+                .mostSimmerMin((int) formula.simmer().most().toMinutes())
+                .cooling(CoolingView.of(proposed.cooling(), proposed.kitchen().limits()))
+                .plan(proposed.times()
                         .map(t -> new PlanView(
                                 StepView.of(t.timeline()),
                                 t.timeline().start(),
                                 t.timeline().ready(),
                                 t.inTime(),
                                 t.attended(),
-                                Duration.between(t.timeline().ready(), readyBy).toMinutes())),
-                proposed.fits().stream()
+                                Duration.between(t.timeline().ready(), readyBy).toMinutes())))
+                .vessels(proposed.fits().stream()
                         .map(f -> new FitView(
                                 f.vessel().id(),
                                 f.vessel().name(),
                                 f.vessel().figures().shape().brimful().litres(),
                                 f.fits(),
                                 f.free()))
-                        .toList(),
-                proposed.burners().stream()
+                        .toList())
+                .burners(proposed.burners().stream()
                         .map(b -> new BurnerFitView(
                                 b.burner().id(),
                                 b.burner().name(),
                                 b.burner().figures().rated().watts() / 1000,
                                 b.free()))
-                        .toList(),
-                formula.cautions());
+                        .toList())
+                .cautions(formula.cautions())
+                .build();
     }
 
     public static List<PartView> parts(Charge charge) {

@@ -165,51 +165,34 @@ public class Planning {
         return new Effects.Timed(charge, minutes);
     }
 
+    /** What a formula answers to a goal, or why it has no answer. */
+    record Answer(Formula formula, Optional<Proposed> proposed, Optional<String> refusal) {}
+
     /** Every formula in use with one goal: what would it take, and would it be ready. */
-    List<ChargeEndpoint.OverviewView> overview(String kitchenId, ChargeRequest asked) {
+    List<Answer> overview(String kitchenId, ChargeRequest asked) {
         Site site = sites.glance(kitchenId);
         return formulas.all(kitchenId).stream()
-                .map(formula -> overviewOf(site, formula, asked.of(formula.slug())))
+                .map(formula -> answer(site, formula, asked.of(formula.slug())))
                 .toList();
     }
 
-    private ChargeEndpoint.OverviewView overviewOf(Site site, Formula formula, ChargeRequest request) {
-        String slug = formula.slug();
+    private Answer answer(Site site, Formula formula, ChargeRequest request) {
         try {
-            Proposed proposed = propose(site, formula, request);
-            Charge charge = proposed.charge();
-            return new ChargeEndpoint.OverviewView(
-                    slug,
-                    Optional.of(proposed.vessel().name()),
-                    charge.run().raw().kg(),
-                    charge.water().litres(),
-                    charge.forecast().yield().mid(),
-                    charge.forecast().gelatinGPerL(),
-                    charge.fits(),
-                    proposed.times().map(t -> t.timeline().start()),
-                    proposed.times().map(Planner.Proposal::inTime),
-                    Optional.empty());
+            return new Answer(formula, Optional.of(propose(site, formula, request)), Optional.empty());
         } catch (Refusal refusal) {
-            return new ChargeEndpoint.OverviewView(
-                    slug,
-                    Optional.empty(),
-                    0,
-                    0,
-                    0,
-                    0,
-                    false,
-                    Optional.empty(),
-                    Optional.empty(),
-                    Optional.of(refusal.getMessage()));
+            return new Answer(formula, Optional.empty(), Optional.of(refusal.getMessage()));
         }
     }
+
+    /** What one of several vessels gives of a call. */
+    record Share(Thing<Vessel> vessel, Charge charge) {}
 
     /**
      * Litres split over free vessels.
      *
      * @throws Refusal on {@code litres} when all of them together do not give as much
      */
-    List<ChargeEndpoint.SplitView> split(String kitchenId, ChargeRequest request) {
+    List<Share> split(String kitchenId, ChargeRequest request) {
         if (!(goal(request) instanceof Goal.Litres litres)) {
             throw Refusal.of("goal", "only litres are split over vessels");
         }
@@ -221,18 +204,12 @@ public class Planning {
                 .toList();
         List<Pot> pots = free.stream().map(v -> site.pot(v, burner)).toList();
         return VesselSplit.of(formula, pots, litres.out()).charges().stream()
-                .map(charge -> {
-                    Thing<Vessel> vessel = free.stream()
-                            .filter(v -> v.figures().equals(charge.run().vessel()))
-                            .findFirst()
-                            .orElseThrow();
-                    return new ChargeEndpoint.SplitView(
-                            vessel.id(),
-                            vessel.name(),
-                            charge.forecast().yield().mid(),
-                            charge.run().raw().kg(),
-                            charge.water().litres());
-                })
+                .map(charge -> new Share(
+                        free.stream()
+                                .filter(v -> v.figures().equals(charge.run().vessel()))
+                                .findFirst()
+                                .orElseThrow(),
+                        charge))
                 .toList();
     }
 

@@ -6,7 +6,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,27 +25,6 @@ import potamos.server.problems.NotFound;
 @RestController
 @RequestMapping("/api/devices")
 class DeviceEndpoint {
-
-    /** A device. {@code silent} when it has not reported for a minute and a half. */
-    record DeviceView(
-            @NotNull String id,
-            @NotNull String name,
-            @NotNull Devices.Kind kind,
-            Optional<String> vesselId,
-            Optional<Instant> lastAt,
-            Optional<Double> lastValue,
-            boolean silent) {
-        static DeviceView of(Devices.Device device) {
-            return new DeviceView(
-                    device.id(),
-                    device.name(),
-                    device.kind(),
-                    device.vesselId(),
-                    device.latest().map(Sample::at),
-                    device.latest().map(Sample::value),
-                    device.silent());
-        }
-    }
 
     record DeviceBody(
             @NotNull String name,

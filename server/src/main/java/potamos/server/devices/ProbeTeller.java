@@ -9,7 +9,6 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
-import potamos.server.devices.DeviceEndpoint.DeviceView;
 import potamos.server.live.Screens;
 
 /**

@@ -10,6 +10,7 @@ import potamos.core.figure.Figure;
 import potamos.core.formula.Beds;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
+import potamos.core.formula.FormulaBuilder;
 import potamos.core.formula.Item;
 import potamos.core.formula.Pantry;
 import potamos.core.formula.Part;
@@ -62,18 +63,19 @@ public final class FormulaForm {
             throw Refusal.outside(
                     "formatVersion", "of another version", FormulaJson.FORMAT_VERSION, FormulaJson.FORMAT_VERSION, "");
         }
-        return new Formula(
-                need("slug", form.slug()),
-                need("name", form.name()),
-                of(Family.class, "family", need("family", form.family())),
-                form.version(),
-                each("bed", need("bed", form.bed()), FormulaForm::readBed),
-                readWater(need("water", form.water())),
-                each("parts", need("parts", form.parts()), FormulaForm::readPart),
-                each("procedure", need("procedure", form.procedure()), PhaseForm::read),
-                form.coldDays(),
-                form.frozenMonths(),
-                each("cautions", need("cautions", form.cautions()), c -> of(Caution.class, "caution", c)));
+        return FormulaBuilder.builder()
+                .slug(need("slug", form.slug()))
+                .name(need("name", form.name()))
+                .family(of(Family.class, "family", need("family", form.family())))
+                .version(form.version())
+                .bed(each("bed", need("bed", form.bed()), FormulaForm::readBed))
+                .water(readWater(need("water", form.water())))
+                .parts(each("parts", need("parts", form.parts()), FormulaForm::readPart))
+                .procedure(each("procedure", need("procedure", form.procedure()), PhaseForm::read))
+                .coldDays(form.coldDays())
+                .frozenMonths(form.frozenMonths())
+                .cautions(each("cautions", need("cautions", form.cautions()), c -> of(Caution.class, "caution", c)))
+                .build();
     }
 
     private interface Reading<A, B> {

@@ -13,6 +13,7 @@ import potamos.core.formula.Beds;
 import potamos.core.formula.Book;
 import potamos.core.formula.Conversion;
 import potamos.core.formula.Formula;
+import potamos.core.formula.FormulaBuilder;
 import potamos.core.formula.Item;
 import potamos.core.formula.Pantry;
 import potamos.core.formula.Part;
@@ -180,20 +181,21 @@ public final class Recipe {
         List<Part> parts = parts(others, bedKg, lost);
         Formula model = model(beds.get(0).kind());
         double whole = bedKg;
-        Formula read = new Formula(
-                slug(recipe.path("name").asString("Recipe")),
-                name(recipe),
-                model.family(),
-                1,
-                beds.stream()
+        Formula read = FormulaBuilder.builder()
+                .slug(slug(recipe.path("name").asString("Recipe")))
+                .name(name(recipe))
+                .family(model.family())
+                .version(1)
+                .bed(beds.stream()
                         .map(b -> new Formula.BedShare(b.kind(), b.share() * 1000 / whole))
-                        .toList(),
-                new WaterRule.PerKgBed(water / bedKg),
-                parts,
-                model.procedure(),
-                model.coldDays(),
-                model.frozenMonths(),
-                model.cautions());
+                        .toList())
+                .water(new WaterRule.PerKgBed(water / bedKg))
+                .parts(parts)
+                .procedure(model.procedure())
+                .coldDays(model.coldDays())
+                .frozenMonths(model.frozenMonths())
+                .cautions(model.cautions())
+                .build();
         for (JsonNode step : recipe.path("recipeInstructions")) {
             lost.add(step.isString() ? step.asString() : step.path("text").asString(""));
         }
