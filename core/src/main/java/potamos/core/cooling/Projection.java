@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import org.hipparchus.stat.regression.SimpleRegression;
 import potamos.core.quantity.Temperature;
 
 /**
@@ -19,6 +18,9 @@ public record Projection(Reading last, double mediumC, double perMinute) {
     /** More than the last few readings would let a fast start hide a slow end. */
     private static final int MOST_READINGS = 4;
 
+    /** Closer to its medium a reading says more of the thermometer than of the stock. */
+    private static final double LEAST_DISTANCE_K = 0.2;
+
     private static final double LONGEST_MIN = 72 * 60;
 
     /**
@@ -31,15 +33,30 @@ public record Projection(Reading last, double mediumC, double perMinute) {
             return Optional.empty();
         }
         Reading last = readings.get(readings.size() - 1);
-        SimpleRegression fit = new SimpleRegression(true);
-        for (Reading reading : readings.subList(Math.max(0, readings.size() - MOST_READINGS), readings.size())) {
-            double distance = reading.temperature().celsius() - mediumC;
-            if (distance > 0.2) {
-                fit.addData(minutes(last.at(), reading.at()), Math.log(distance));
-            }
-        }
-        double k = fit.getN() >= 2 ? -fit.getSlope() : expectedPerMinute;
+        List<Reading> warm = readings.subList(Math.max(0, readings.size() - MOST_READINGS), readings.size()).stream()
+                .filter(reading -> reading.temperature().celsius() - mediumC > LEAST_DISTANCE_K)
+                .toList();
+        double k = warm.size() >= 2 ? decay(warm, mediumC) : expectedPerMinute;
         return k > 1e-6 ? Optional.of(new Projection(last, mediumC, k)) : Optional.empty();
+    }
+
+    /** The slope of the least squares through time and logarithm, falling. */
+    private static double decay(List<Reading> readings, double mediumC) {
+        Instant start = readings.get(0).at();
+        double meanMin = 0;
+        double meanLog = 0;
+        for (Reading reading : readings) {
+            meanMin += minutes(start, reading.at()) / readings.size();
+            meanLog += Math.log(reading.temperature().celsius() - mediumC) / readings.size();
+        }
+        double together = 0;
+        double alone = 0;
+        for (Reading reading : readings) {
+            double min = minutes(start, reading.at()) - meanMin;
+            together += min * (Math.log(reading.temperature().celsius() - mediumC) - meanLog);
+            alone += min * min;
+        }
+        return alone > 0 ? -together / alone : 0;
     }
 
     /** When the stock will be down to a temperature; empty when that is not within three days. */

@@ -1,0 +1,67 @@
+package potamos.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+
+/** A stock that does not cool in time: what the page says of it, the one rescue there is, and what is left when that fails too. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class FailedCoolingTest {
+
+    private RunningPotamos potamos;
+    private Browsers browsers;
+
+    @BeforeAll
+    void start() {
+        potamos = RunningPotamos.demo("cooling");
+        browsers = new Browsers();
+    }
+
+    @AfterAll
+    void stop() {
+        browsers.close();
+        potamos.close();
+    }
+
+    private static Journey beside(Journey cook, String vessel) {
+        cook.open("/batches");
+        cook.page()
+                .getByRole(AriaRole.LINK)
+                .filter(new Locator.FilterOptions().setHasText(vessel))
+                .first()
+                .click();
+        return cook.see("The record");
+    }
+
+    @Test
+    void isRescuedOnceAndThrownAwayWhenItFailsAgain() {
+        try (BrowserContext kitchen = browsers.visitor(potamos.url(), 1280, 800)) {
+            Journey cook = beside(new Journey(Browsers.signedIn(kitchen, "ilse")), "Pot 24");
+            cook.see("Cooling:");
+
+            // Two hours were allowed down to 21 °C; it is still warm long after them.
+            cook.wait(190).read("Read the cooling", "In the stock", "27").see("Cooling: Failed");
+            cook.tap("Rescue the cooling").see("allows one reheat").stumblesNobody();
+            cook.type("Reheated to", "76").tap("Log").see("Reheated");
+
+            // The clock begins again with the reheat, and this time nobody looks for hours.
+            cook.see("Cooling:");
+            assertThat(cook.page().getByText("Cooling: Failed").count()).isZero();
+            cook.wait(400).read("Read the cooling", "In the stock", "26").see("Cooling: Failed");
+            cook.tap("Rescue the cooling");
+            cook.type("Reheated to", "76").tap("Log").seeLike("once|already");
+            cook.page()
+                    .getByRole(AriaRole.BUTTON)
+                    .filter(new Locator.FilterOptions().setHasText("Discard all"))
+                    .click();
+            cook.see("Thrown away").see("cooling failed");
+            cook.stumblesNobody();
+        }
+    }
+}
