@@ -119,7 +119,7 @@ class GuardTableTest {
             abandoned         xxxxxxxxxxxxxx..........
             """;
 
-    private static final Plan PLAN = Samples.plan(formula());
+    static final Plan PLAN = Samples.plan(formula());
 
     private static Formula formula() {
         List<Phase> phases = new ArrayList<>(List.of(
@@ -137,11 +137,16 @@ class GuardTableTest {
         return Book.whiteChicken().withProcedure(phases);
     }
 
-    private static BatchEvent event(String kind, int minute, Map<String, Object> figures) {
+    static BatchEvent event(String kind, int minute, Map<String, Object> figures) {
         Instant at = Samples.EIGHT.plus(Duration.ofMinutes(minute));
         return EventKind.of(kind)
                 .orElseThrow()
                 .make(new BatchEvent.Stamp(kind + minute, at, "IV"), new Figures(figures));
+    }
+
+    /** Everything up to a stand. */
+    static List<BatchEvent> upTo(String stand) {
+        return upTo(STANDS.stream().map(Stand::name).toList().indexOf(stand));
     }
 
     private static List<BatchEvent> upTo(int stand) {
