@@ -80,43 +80,100 @@ class GuardTableTest {
             Map.entry("discarded", Map.of("litres", 0.5, "words", "spilt")),
             Map.entry("abandoned", Map.of("words", "power cut")));
 
-    /** An x where the entry of a row makes sense at the stand of a column. */
+    /** An x where the entry of a row makes sense at the stand of a column, else the letter of the reason why not. */
     private static final String TABLE = """
-            weighed-in        xxxxxxxxxxxxxx..........
-            began             xxxx....................
-            finished          xxxxx...................
-            turned            ....x...................
-            water-changed     ..x.....................
-            burner-off        xxxxxx..................
-            blanched          xxxxxxxx................
-            filled            .xxxxxxx................
-            heat-on           ........x...............
-            held              ........................
-            taken-out         ........................
-            first-foam        .........x..............
-            simmer-reached    .........xx.............
-            skimmed           .........xxxxx..........
-            level-read        ........xxxxxx..........
-            temperature-read  ........xxxxxx..........
-            topped-up         ........xxxxxx..........
-            added             ........xxxxxx..........
-            judged-enough     ...........x............
-            judged-not-yet    ...........x............
-            card-read         ........xxxxxxxxxxxxxxxx
-            brix-read         ........xxxxxxxxxxxxxxxx
-            tasted            ........xxxxxxxxxxxxxxxx
-            noted             xxxxxxxxxxxxxxxxxxxxxxxx
-            passed            ............xx..........
-            degreased         ............xxxxxxxxxxxx
-            strained          ............xx..........
-            reduced           ..............x.........
-            cooling-began     ...............x........
-            cooling-read      ..............xxxxxxxxxx
-            reheated          .................x......
-            stored            .....................x..
-            delivered         ......................x.
-            discarded         ..............xxxxxxxxx.
-            abandoned         xxxxxxxxxxxxxx..........
+            weighed-in xxxxxxxxxxxxxxaaaaaaaaaa
+              a the pot is already strained
+            began xxxxaaaaaaaaaabbbbbbbbbb
+              a it is already under way
+              b the pot is already strained
+            finished xxxxxaaaaaaaaabbbbbbbbbb
+              a it is already done
+              b the pot is already strained
+            turned aaaaxaaaaaaaaaaaaaaaaaaa
+              a there is nothing in the oven
+            water-changed aaxaaaaaaaaaaaaaaaaaaaaa
+              a nothing is soaking
+            burner-off xxxxxxaaaaaaaaaaaaaaaaaa
+              a the burner is already off
+            blanched xxxxxxxxaaaaaaaaaaaaaaaa
+              a the pot is already filled for the stock
+            filled axxxxxxxbbbbbbbbbbbbbbbb
+              a weigh the bed in first
+              b the pot is already filled; log a top-up, or correct the filling
+            heat-on aaaaaaaaxbbbbbbbbbbbbbbb
+              a fill the pot first
+              b the burner is already lit
+            held aaaaaaaaabbbbbaaaaaaaaaa
+              a light the burner first
+              b this procedure has no warm steep
+            taken-out aaaaaaaabbbbbbaaaaaaaaaa
+              a the pot is not filled, or already strained
+              b this bed has no such kind to be taken out
+            first-foam aaaaaaaaaxbbbbbbbbbbbbbb
+              a light the burner first
+              b first foam is already logged
+            simmer-reached aaaaaaaaaxxbbbbbbbbbbbbb
+              a light the burner first
+              b the simmer is already logged
+            skimmed aaaaaaaaaxxxxxaaaaaaaaaa
+              a there is nothing to skim: the pot is not on the heat
+            level-read aaaaaaaaxxxxxxaaaaaaaaaa
+              a there is no level to read: the pot is not filled
+            temperature-read aaaaaaaaxxxxxxaaaaaaaaaa
+              a the pot is not filled
+            topped-up aaaaaaaaxxxxxxaaaaaaaaaa
+              a there is no pot to top up
+            added aaaaaaaaxxxxxxaaaaaaaaaa
+              a the pot is not filled, or already strained
+            judged-enough aaaaaaaaaaaxbbbbbbbbbbbb
+              a the simmer has not been reached
+              b the end is already judged
+            judged-not-yet aaaaaaaaaaaxbbbbbbbbbbbb
+              a the simmer has not been reached
+              b the end is already judged
+            card-read aaaaaaaaxxxxxxxxxxxxxxxx
+              a there is no stock yet to hold against a card
+            brix-read aaaaaaaaxxxxxxxxxxxxxxxx
+              a there is no stock yet to put on a refractometer
+            tasted aaaaaaaaxxxxxxxxxxxxxxxx
+              a there is no stock yet to taste
+            noted xxxxxxxxxxxxxxxxxxxxxxxx
+            passed aaaaaaaaaaaaxxbbbbbbbbbb
+              a judge the end of the simmer first
+              b it is already strained
+            degreased aaaaaaaaaaaaxxxxxxxxxxxx
+              a judge the end of the simmer first
+            strained aaaaaaaaaaaaxxbbbbbbbbbb
+              a judge the end of the simmer first
+              b it is already strained; correct that entry instead
+            reduced aaaaaaaaaaaabbxccccccccc
+              a judge the end of the simmer first
+              b strain it first
+              c it is already reduced, or past it; correct that entry instead
+            cooling-began aaaaaaaaaaaaaabxcccccccc
+              a strain it first
+              b reduce it to its mark first, or log what it was reduced to
+              c cooling is already logged
+            cooling-read aaaaaaaaaaaaaaxxxxxxxxxx
+              a strain it first; readings of the pot are logged as temperature
+            reheated aaaaaaaaaaaaaabbbxbbbbbb
+              a strain it first
+              b only a failed stage is reheated
+            stored aaaaaaaaaaaaaabccdcccxee
+              a strain it first
+              b reduce it to its mark first, or log what it was reduced to
+              c the last reading is not down to the cold limit yet
+              d cooling failed: reheat it once and start again, or discard it
+              e it is put away already; withdraw that entry and log it anew if the litres are wrong
+            delivered aaaaaaaaaaaaaaaaaaaaaaxb
+              a put it away as a lot first
+              b more than is left of this lot
+            discarded aaaaaaaaaaaaaaxxxxxxxxxb
+              a give the batch up instead
+              b more than is left of this batch
+            abandoned xxxxxxxxxxxxxxaaaaaaaaaa
+              a it is already strained; discard the litres instead
             """;
 
     static final Plan PLAN = Samples.plan(formula());
@@ -159,22 +216,29 @@ class GuardTableTest {
         return events;
     }
 
-    private static boolean makesSense(List<BatchEvent> events, String kind, int minute) {
+    /** Why an entry makes no sense after others; nothing where it does. */
+    private static String refusal(List<BatchEvent> events, String kind, int minute) {
         BatchEvent event = event(kind, minute, USUAL.getOrDefault(kind, Map.of()));
         try {
             Batch.accept(PLAN, events, event, event.stamp().at());
-            return true;
+            return "";
         } catch (Refusal refusal) {
-            return false;
+            return refusal.getMessage();
         }
     }
 
+    /** Marks by kind, each with the reasons that its letters stand for. */
     private static Map<String, String> table() {
         Map<String, String> rows = new LinkedHashMap<>();
-        TABLE.lines().forEach(line -> {
-            int gap = line.lastIndexOf(' ');
-            rows.put(line.substring(0, gap).trim(), line.substring(gap + 1));
-        });
+        String kind = "";
+        for (String line : TABLE.lines().toList()) {
+            if (line.startsWith(" ")) {
+                rows.merge(kind, "\n" + line, String::concat);
+            } else {
+                kind = line.substring(0, line.indexOf(' '));
+                rows.put(kind, line.substring(line.lastIndexOf(' ') + 1));
+            }
+        }
         return rows;
     }
 
@@ -186,8 +250,16 @@ class GuardTableTest {
     @MethodSource("kinds")
     void anEntryMakesSenseWhereTheTableSaysSo(String kind) {
         StringBuilder found = new StringBuilder();
+        List<String> reasons = new ArrayList<>();
         for (int i = 0; i < STANDS.size(); i++) {
-            found.append(makesSense(upTo(i), kind, STANDS.get(i).minute() + 1) ? 'x' : '.');
+            String reason = refusal(upTo(i), kind, STANDS.get(i).minute() + 1);
+            if (!reason.isEmpty() && !reasons.contains(reason)) {
+                reasons.add(reason);
+            }
+            found.append(reason.isEmpty() ? 'x' : (char) ('a' + reasons.indexOf(reason)));
+        }
+        for (int i = 0; i < reasons.size(); i++) {
+            found.append("\n  ").append((char) ('a' + i)).append(' ').append(reasons.get(i));
         }
         assertThat(found.toString()).as(kind).isEqualTo(table().get(kind));
     }
