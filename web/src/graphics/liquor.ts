@@ -1,7 +1,7 @@
 import type { Family } from '../words/en'
 
 /** Colour of a liquor by family, deepening as the bed gives itself up. The tokens are in the style sheet, so night has its own. */
-const families: Record<Family, string> = {
+const families: Partial<Record<Family, string>> = {
   WHITE: 'straw',
   BROWN: 'umber',
   FISH: 'pearl',
@@ -18,7 +18,7 @@ const FULL = 14
 
 /** @param strength how far what has no gelatin has given itself up, 0 to 1 */
 export function liquorColour(family: Family, gelatinGPerL: number, strength?: number): string {
-  const name = families[family]
+  const name = families[family] ?? 'straw'
   const depth = Math.max(0, Math.min(1, Math.max(gelatinGPerL / FULL, strength ?? 0)))
   if (depth < 0.15) {
     const share = Math.round((depth / 0.15) * 100)
