@@ -9,6 +9,7 @@ public enum Family {
     VEGETABLE,
     INFUSED,
     SECOND_WETTING,
+    GAME,
     REDUCTION,
     COURT_BOUILLON
 }
