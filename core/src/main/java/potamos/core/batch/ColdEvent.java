@@ -2,14 +2,12 @@ package potamos.core.batch;
 
 import java.util.List;
 import potamos.core.figure.Figure;
-import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 
 /** How the stock cools. */
 public sealed interface ColdEvent extends Fact {
 
-    List<EventKind<? extends ColdEvent>> KINDS =
-            List.of(CoolingBegan.KIND, IceAdded.KIND, CoolingRead.KIND, Reheated.KIND);
+    List<EventKind<? extends ColdEvent>> KINDS = List.of(CoolingBegan.KIND, CoolingRead.KIND, Reheated.KIND);
 
     /** Cooling set up as planned. */
     record CoolingBegan(Stamp stamp) implements ColdEvent {
@@ -24,26 +22,6 @@ public sealed interface ColdEvent extends Fact {
 
         @Override
         public EventKind<CoolingBegan> kind() {
-            return KIND;
-        }
-    }
-
-    /** More ice into the bath. */
-    record IceAdded(Stamp stamp, Mass ice) implements ColdEvent {
-        static final Figure<Mass> ICE = Figure.kg(0.1, 100);
-
-        public static final EventKind<IceAdded> KIND = EventKind.named("ice-added", IceAdded.class)
-                .with(ICE, IceAdded::ice)
-                .made((stamp, f) -> new IceAdded(stamp, f.get(ICE)))
-                .when((is, e) -> is.require(is.state().cooling().began().isPresent(), "start cooling first"))
-                .then(Replay::remembered);
-
-        public IceAdded {
-            ICE.check(ice);
-        }
-
-        @Override
-        public EventKind<IceAdded> kind() {
             return KIND;
         }
     }

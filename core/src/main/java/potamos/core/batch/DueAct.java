@@ -80,7 +80,6 @@ public record DueAct(Kind kind, int step, Instant due, Instant late, double amou
         REDUCE(5, Way.ASKS),
         DEGREASE(5),
         BEGIN_COOLING(6),
-        ADD_ICE(2),
         READ_COOLING(0, Way.ASKS),
         RESCUE(6, Way.ASKS),
         STORE(10, Way.ASKS);

@@ -9,7 +9,6 @@ import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.cooling.CoolingVerdict;
 import potamos.core.formula.FinishPhase;
-import potamos.core.quantity.Mass;
 
 /** What a batch needs next, in the order in which it is lost by waiting. */
 public final class DueActs {
@@ -144,13 +143,6 @@ public final class DueActs {
             double litres = usual.litresLeft().litres();
             acts.add(DueAct.of(Kind.BEGIN_COOLING, litres, state.since(), SOON, Cost.SAFETY, List.of(begin)));
         }
-        state.cooling()
-                .began()
-                .filter(began -> state.last(ColdEvent.IceAdded.KIND).isEmpty())
-                .ifPresent(began -> {
-                    Proposal ice = Proposal.of(ColdEvent.IceAdded.KIND).with(ColdEvent.IceAdded.ICE, Mass.ofKg(10));
-                    add(Kind.ADD_ICE, began.plus(COOLING_EVERY), SOON, Cost.SAFETY, ice);
-                });
         CoolingVerdict.Outcome outcome =
                 state.cooling().verdict().map(CoolingVerdict::overall).orElse(CoolingVerdict.Outcome.WAITING);
         if (outcome == CoolingVerdict.Outcome.FAILED || outcome == CoolingVerdict.Outcome.WILL_FAIL) {

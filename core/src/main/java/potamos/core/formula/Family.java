@@ -9,7 +9,6 @@ public enum Family {
     VEGETABLE,
     INFUSED,
     SECOND_WETTING,
-    GAME,
     REDUCTION,
     COURT_BOUILLON
 }

@@ -10,7 +10,6 @@ import potamos.core.quantity.Temperature;
 public sealed interface PrepPhase extends Phase {
 
     List<PhaseKind<? extends PrepPhase>> KINDS = List.of(
-            Crack.KIND,
             Rinse.KIND,
             Soak.KIND,
             Wipe.KIND,
@@ -23,23 +22,6 @@ public sealed interface PrepPhase extends Phase {
             Flame.KIND,
             Deglaze.KIND,
             WineDown.KIND);
-
-    /** Large bones cracked, so that the water comes to the marrow. */
-    record Crack(Duration takes) implements PrepPhase {
-        public static final PhaseKind<Crack> KIND = PhaseKind.named("crack", Crack.class)
-                .with(MIN, Crack::takes, Duration.ofMinutes(10))
-                .isChore(Chore.AT_A_GO)
-                .made(f -> new Crack(f.get(MIN)));
-
-        public Crack {
-            MIN.check(takes);
-        }
-
-        @Override
-        public PhaseKind<Crack> kind() {
-            return KIND;
-        }
-    }
 
     /** Washing the bed in running cold water. */
     record Rinse(Duration takes) implements PrepPhase {
