@@ -84,4 +84,26 @@ class VesselSplitTest {
     private static Charge solve(Formula formula) {
         return ChargeSolver.solve(formula, Samples.pot(Samples.kettle()), Samples.litres(12));
     }
+
+    @Test
+    void exactlyWhatTheVesselsGiveIsNotRefusedAndTakesNoOneMore() {
+        Pot large = Samples.pot(Samples.cylinder(45, 45));
+        Pot small = Samples.pot(Samples.cylinder(28, 30));
+        double most = full(large);
+        assertThat(VesselSplit.of(Book.whiteChicken(), List.of(large, small), Volume.ofLitres(most))
+                        .charges())
+                .hasSize(1);
+        double both = most + full(small);
+        assertThat(VesselSplit.of(Book.whiteChicken(), List.of(large, small), Volume.ofLitres(both))
+                        .charges())
+                .hasSize(2);
+    }
+
+    private static double full(Pot pot) {
+        return ChargeSolver.solve(Book.whiteChicken(), pot, new Goal.FullVessel())
+                .forecast()
+                .ledger()
+                .yield()
+                .litres();
+    }
 }

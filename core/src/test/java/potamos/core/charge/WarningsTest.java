@@ -3,6 +3,7 @@ package potamos.core.charge;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -11,6 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import potamos.core.Samples;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Schools;
 import potamos.core.formula.WaterRule;
 import potamos.core.heat.Oven;
 import potamos.core.quantity.Mass;
@@ -106,8 +108,8 @@ class WarningsTest {
         Charge charge = ChargeSolver.solve(Book.of("brown-beef"), pot, Samples.bones(bedKg));
         assertThat(said(charge, Warning.Kind.TRAYS_CROWDED).isPresent()).isEqualTo(crowded);
         assertThat(charge.roasting().orElseThrow().loads()).isEqualTo(loads);
-        assertThat(said(charge, Warning.Kind.SEVERAL_LOADS).map(Warning::value).orElse(1.0))
-                .isEqualTo(loads);
+        assertThat(said(charge, Warning.Kind.SEVERAL_LOADS).map(Warning::value))
+                .isEqualTo(loads > 1 ? Optional.of((double) loads) : Optional.empty());
     }
 
     @Test
@@ -119,6 +121,40 @@ class WarningsTest {
         Charge something = charge(Book.whiteChicken(), Samples.cylinder(20, 25), Samples.bones(2));
         assertThat(something.forecast().yield().mid()).isGreaterThan(left.limit());
         assertThat(said(something, Warning.Kind.NOTHING_LEFT)).isEmpty();
+    }
+
+    @Test
+    void aBedThatFallsDryIsSaidWithTheMinuteAndHowLongThePotStands() {
+        Formula down = Schools.AS_WRITTEN
+                .with(Schools.TOP_UP, Schools.LevelIs.LET_REDUCE)
+                .with(Schools.SIMMER, Duration.ofHours(8))
+                .applyTo(ratio(1.2));
+        Charge charge = charge(down, Samples.cylinder(50, 40), Samples.bones(12));
+        Warning bare = said(charge, Warning.Kind.BED_BARE_LATER).orElseThrow();
+        double stands = charge.forecast().bringUpMin() + charge.forecast().simmerMin();
+        assertThat(bare.limit()).isCloseTo(stands, within(1e-9));
+        assertThat(bare.value()).isBetween(charge.forecast().bringUpMin(), stands);
+    }
+
+    /** The quick answer draws its lines where the long one does. */
+    @Test
+    void whatMayBeStartedIsFullToItsLineCoveredAndNotNothing() {
+        Vessel vessel = Samples.cylinder(36, 40);
+        assertThat(ChargeSolver.fits(Book.whiteChicken(), Samples.pot(vessel), new Goal.FullVessel()))
+                .isTrue();
+        Charge full = charge(Book.whiteChicken(), vessel, new Goal.FullVessel());
+        assertThat(Warnings.startable(full.run(), full.levels(), 0.25)).isTrue();
+        assertThat(Warnings.startable(full.run(), full.levels(), 0.2499)).isFalse();
+        Charge.Levels covered = new Charge.Levels(
+                full.levels().bedRaw(),
+                full.levels().highest(),
+                full.levels().bedRaw(),
+                full.levels().bedSettled(),
+                full.levels().fillLine());
+        assertThat(Warnings.startable(full.run(), covered, 5)).isTrue();
+        Charge more = charge(
+                Book.whiteChicken(), vessel, Samples.bones(full.run().raw().kg() * (1 + 1e-6)));
+        assertThat(Warnings.startable(more.run(), more.levels(), 5)).isFalse();
     }
 
     @Test

@@ -166,28 +166,27 @@ class BatchEndpoint {
 
     @Operation(summary = "Accepts a charge as a batch")
     @PostMapping("/api/batches")
-    ResponseEntity<BatchView.Page> accept(@AuthenticationPrincipal Person person, @Valid @RequestBody Acceptance body) {
+    ResponseEntity<Page> accept(@AuthenticationPrincipal Person person, @Valid @RequestBody Acceptance body) {
         String id = plans.accept(person, body.id(), body.callId(), body.charge());
         return ResponseEntity.status(HttpStatus.CREATED).body(pages.of(person, id));
     }
 
     @Operation(summary = "A batch: its plan, its pot now, what is due, its record")
     @GetMapping("/api/batches/{id}")
-    BatchView.Page one(@AuthenticationPrincipal Person person, @PathVariable String id) {
+    Page one(@AuthenticationPrincipal Person person, @PathVariable String id) {
         return pages.of(person, id);
     }
 
     @Operation(summary = "Logs an act")
     @PostMapping("/api/batches/{id}/acts")
-    BatchView.Page log(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Act act) {
+    Page log(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Act act) {
         return pages.after(person, id, batches.log(person, id, act));
     }
 
     /** Another burner for the vessel. */
     @Operation(summary = "Moves a pot to another burner")
     @PutMapping("/api/batches/{id}/burner")
-    BatchView.Page moveTo(
-            @AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Onto onto) {
+    Page moveTo(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Onto onto) {
         batches.moveTo(person, id, onto.burnerId());
         return pages.of(person, id);
     }

@@ -18,30 +18,30 @@ class BatchPages {
         this.calls = calls;
     }
 
-    BatchView.Page of(Person person, String id) {
+    Page of(Person person, String id) {
         return of(person, batches.whole(person, id));
     }
 
     /** The same after an act, with what it has changed where it went in among others. */
-    BatchView.Page after(Person person, String id, Optional<Batches.Inserted> inserted) {
+    Page after(Person person, String id, Optional<Batches.Inserted> inserted) {
         Batches.Loaded loaded = batches.whole(person, id);
         return of(person, loaded, inserted.map(i -> InsertedView.of(loaded.plan(), i.at(), i.before(), i.after())));
     }
 
-    BatchView.Page of(Person person, Batches.Loaded loaded) {
+    Page of(Person person, Batches.Loaded loaded) {
         return of(person, loaded, Optional.empty());
     }
 
-    private BatchView.Page of(Person person, Batches.Loaded loaded, Optional<InsertedView> inserted) {
-        Optional<BatchView.CallRef> call = Optional.ofNullable(loaded.row().callId())
+    private Page of(Person person, Batches.Loaded loaded, Optional<InsertedView> inserted) {
+        Optional<Page.CallRef> call = Optional.ofNullable(loaded.row().callId())
                 .map(callId -> calls.of(person, callId))
-                .map(c -> new BatchView.CallRef(c.id(), c.stationName(), c.litres()));
+                .map(c -> new Page.CallRef(c.id(), c.stationName(), c.litres()));
         Optional<String> lot = loaded.events().stream()
                 .map(Logged::event)
                 .filter(ShelfEvent.Stored.class::isInstance)
                 .map(e -> e.stamp().id())
                 .reduce((first, last) -> last);
         boolean onShelf = loaded.state().shelf().stored().litres() > 0;
-        return BatchView.page(loaded, call, onShelf ? lot : Optional.empty(), inserted);
+        return Page.of(loaded, call, onShelf ? lot : Optional.empty(), inserted);
     }
 }

@@ -5,31 +5,23 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.LongStream;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
 import potamos.core.batch.Expectation;
 import potamos.core.batch.JudgingCard;
-import potamos.core.batch.Likely;
 import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
 import potamos.core.batch.Proposal;
-import potamos.core.batch.Proposals;
 import potamos.core.batch.Stage;
 import potamos.core.figure.Figures;
 import potamos.core.formula.Family;
 import potamos.core.formula.PrepPhase;
 import potamos.core.liquor.Body;
-import potamos.core.liquor.Brix;
 import potamos.core.probe.Sample;
 import potamos.server.charges.BandView;
-import potamos.server.charges.ChargeView;
-import potamos.server.charges.CoolingView;
-import potamos.server.charges.ForecastView;
 import potamos.server.devices.Devices;
 import potamos.server.kitchen.Drawn;
 
@@ -44,7 +36,7 @@ final class BatchView {
     record ProposalView(
             @NotNull String kind,
             @NotNull @Schema(ref = EventView.FIGURES) Figures figures) {
-        private static ProposalView of(Proposal proposal) {
+        static ProposalView of(Proposal proposal) {
             return new ProposalView(proposal.kind().name(), proposal.figures());
         }
     }
@@ -88,12 +80,6 @@ final class BatchView {
             Optional<Instant> ended,
             int skims) {}
 
-    /** When the batch came to a stage. */
-    record EnteredView(@NotNull Stage stage, @NotNull Instant at) {}
-
-    /** A phase before the water: planned, under way or done. */
-    record ChoreView(int step, @NotNull String phase, Optional<Instant> began, Optional<Instant> finished) {}
-
     /** What is in the oven; {@code longerMin} says for each place on the shade card how much longer bones of it stay in. */
     record InOvenView(
             @NotNull String oven,
@@ -108,16 +94,6 @@ final class BatchView {
     /** The probe in the vessel; {@code silent} when it has not reported for a while. */
     record ProbeView(
             @NotNull String name, double celsius, @NotNull Instant at, boolean silent) {}
-
-    record CardReadView(@NotNull Instant at, @NotNull JudgingCard card, double value) {}
-
-    /** The refractometer, and the dissolved grams in a litre that it stands for. */
-    record BrixView(@NotNull Instant at, double degrees, double gPerL) {}
-
-    /** Within which figures a reading will most likely lie; beyond them the cook is asked. */
-    record LikelyView(double low, double high) {}
-
-    record CallRef(@NotNull String id, @NotNull String stationName, double litres) {}
 
     /** A batch on the range. */
     @RecordBuilder
@@ -145,50 +121,6 @@ final class BatchView {
             Optional<Double> strainedL,
             @NotNull CoolView cooling,
             double shelfL) {}
-
-    record CoursePoint(
-            @NotNull Instant at,
-            double contentsL,
-            double liquorL,
-            double levelCm,
-            double celsius,
-            double gelatinGPerL) {}
-
-    /** Everything about a batch. */
-    @RecordBuilder
-    @RecordBuilder.Options(builderMode = RecordBuilder.BuilderMode.STAGED)
-    record Page(
-            @NotNull Card card,
-            Optional<CallRef> call,
-            @NotNull Instant acceptedAt,
-            double plannedBedKg,
-            double plannedWaterL,
-            @NotNull String bedName,
-            boolean blanched,
-            int passes,
-            @NotNull List<ChargeView.PartView> parts,
-            @NotNull Map<String, Double> weighedKg,
-            @NotNull Map<String, Instant> addedAt,
-            @NotNull List<ChoreView> chores,
-            @NotNull List<CardReadView> cards,
-            @NotNull List<BrixView> brix,
-            @NotNull List<BrixPoint> brixScale,
-            @NotNull Map<String, LikelyView> likely,
-            @NotNull List<ProposalView> usual,
-            @NotNull List<ChargeView.StepView> planned,
-            @NotNull List<ChargeView.StepView> outlook,
-            @NotNull List<EnteredView> path,
-            @NotNull ForecastView forecast,
-            @NotNull CoolingView coolingPlan,
-            @NotNull ChargeView.LedgerView plannedLedger,
-            @NotNull ChargeView.LedgerView ledger,
-            @NotNull List<CoursePoint> course,
-            double storedL,
-            double deliveredL,
-            double discardedL,
-            @NotNull List<EventView> events,
-            Optional<String> lotId,
-            Optional<InsertedView> inserted) {}
 
     static Card card(Batches.Loaded loaded) {
         Plan plan = loaded.plan();
@@ -227,69 +159,6 @@ final class BatchView {
                 .build();
     }
 
-    static Page page(
-            Batches.Loaded loaded, Optional<CallRef> call, Optional<String> lotId, Optional<InsertedView> inserted) {
-        Plan plan = loaded.plan();
-        BatchState state = loaded.state();
-        var run = plan.charge().run();
-        return BatchViewPageBuilder.builder()
-                .card(card(loaded))
-                .call(call)
-                .acceptedAt(plan.accepted())
-                .plannedBedKg(run.raw().kg())
-                .plannedWaterL(run.water().litres())
-                .bedName(run.bed().kind().name())
-                .blanched(plan.charge()
-                        .formula()
-                        .phase(potamos.core.formula.PrepPhase.Blanch.class)
-                        .isPresent())
-                .passes(run.strain().passes())
-                .parts(ChargeView.parts(plan.charge()))
-                .weighedKg(state.weighed().entrySet().stream()
-                        .collect(Collectors.toMap(
-                                Map.Entry::getKey, e -> e.getValue().kg())))
-                .addedAt(state.added())
-                .chores(state.prep().chores().stream()
-                        .map(c -> new ChoreView(c.step(), phase(plan, c.step()), c.began(), c.finished()))
-                        .toList())
-                .cards(state.cards().stream()
-                        .map(c -> new CardReadView(c.at(), c.card(), c.value()))
-                        .toList())
-                .brix(state.brix().stream()
-                        .map(b -> new BrixView(b.at(), b.degrees(), Brix.gPerL(b.degrees())))
-                        .toList())
-                .brixScale(BrixPoint.SCALE)
-                .likely(Likely.of(plan, state).entrySet().stream()
-                        .collect(Collectors.toMap(
-                                e -> e.getKey().name(),
-                                e -> new LikelyView(
-                                        e.getValue().low(), e.getValue().high()))))
-                .usual(Proposals.atAnyTime(plan, state).stream()
-                        .map(ProposalView::of)
-                        .toList())
-                .planned(ChargeView.StepView.of(plan.timeline()))
-                .outlook(ChargeView.StepView.of(Outlook.of(plan, state).timeline()))
-                .path(state.path().stream()
-                        .map(e -> new EnteredView(e.stage(), e.at()))
-                        .toList())
-                .forecast(ForecastView.of(plan.charge()))
-                .coolingPlan(CoolingView.of(plan))
-                .plannedLedger(ChargeView.LedgerView.of(plan.charge().forecast().ledger()))
-                .ledger(ChargeView.LedgerView.of(state.ledger()))
-                .course(state.course().stream()
-                        .map(p -> new CoursePoint(
-                                p.at(), p.contentsL(), p.liquorL(), p.levelCm(), p.celsius(), p.gelatinGPerL()))
-                        .toList())
-                .storedL(state.shelf().stored().litres())
-                .deliveredL(state.shelf().delivered().litres())
-                .discardedL(
-                        state.shelf().discarded().plus(state.shelf().spoiled()).litres())
-                .events(EventView.all(loaded.events()))
-                .lotId(lotId)
-                .inserted(inserted)
-                .build();
-    }
-
     private static PotView pot(Plan plan, BatchState state) {
         BatchState.Pot pot = state.pot();
         return new PotView(
@@ -313,7 +182,7 @@ final class BatchView {
     }
 
     /** Phases by their names in the open format. */
-    private static String phase(Plan plan, int step) {
+    static String phase(Plan plan, int step) {
         return plan.charge().formula().procedure().get(step).kind().name();
     }
 

@@ -41,8 +41,8 @@ class RecordEndpoint {
     /** As it was recorded: exported again, also from another copy of the store, it is the same to the byte until something is entered. */
     @Operation(summary = "The record of a batch in the open format")
     @GetMapping(path = "/record.json", produces = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<BatchView.Page> json(@AuthenticationPrincipal Person person, @PathVariable String id) {
-        BatchView.Page page = pages.of(person, batches.asRecorded(person, id));
+    ResponseEntity<Page> json(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        Page page = pages.of(person, batches.asRecorded(person, id));
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment(page.card().number(), "json"))
                 .body(page);
@@ -51,7 +51,7 @@ class RecordEndpoint {
     @Operation(summary = "The record of a batch as a table")
     @GetMapping(path = "/record.csv", produces = "text/csv;charset=UTF-8")
     ResponseEntity<String> csv(@AuthenticationPrincipal Person person, @PathVariable String id) {
-        BatchView.Page page = pages.of(person, id);
+        Page page = pages.of(person, id);
         StringWriter out = new StringWriter();
         RecordCsv.write(page.events(), out);
         return ResponseEntity.ok()

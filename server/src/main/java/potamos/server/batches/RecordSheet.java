@@ -38,12 +38,12 @@ final class RecordSheet {
     private final Ink ink;
     private final ZoneId zone;
     private final PaperUnits units;
-    private final BatchView.Page page;
+    private final Page page;
     private final CourseView course;
     private final RecordWords words;
     private float y = HEIGHT - MARGIN;
 
-    private RecordSheet(Ink ink, ZoneId zone, PaperUnits units, BatchView.Page page, CourseView course) {
+    private RecordSheet(Ink ink, ZoneId zone, PaperUnits units, Page page, CourseView course) {
         this.ink = ink;
         this.zone = zone;
         this.units = units;
@@ -57,8 +57,7 @@ final class RecordSheet {
      *
      * @param units as the person who prints it has chosen
      */
-    static byte[] of(
-            Kitchens.Kitchen kitchen, BatchView.Page page, CourseView course, List<Photos.Print> photos, String units) {
+    static byte[] of(Kitchens.Kitchen kitchen, Page page, CourseView course, List<Photos.Print> photos, String units) {
         String title = page.card().formulaName() + ", batch " + page.card().number();
         try (Ink ink = new Ink(title, WIDTH, HEIGHT)) {
             RecordSheet sheet = new RecordSheet(ink, kitchen.zone(), PaperUnits.of(units), page, course);
@@ -97,7 +96,7 @@ final class RecordSheet {
         for (ChargeView.StepView step : page.planned()) {
             Optional<Instant> came = page.path().stream()
                     .filter(entered -> entered.stage().equals(step.stage()))
-                    .map(BatchView.EnteredView::at)
+                    .map(Page.EnteredView::at)
                     .findFirst();
             String planned = clock(step.from());
             String done = came.map(when -> clock(when) + "  " + later(step.from(), when))

@@ -18,9 +18,9 @@ import potamos.server.paper.Words;
 final class RecordWords {
 
     private final PaperUnits units;
-    private final BatchView.Page page;
+    private final Page page;
 
-    RecordWords(PaperUnits units, BatchView.Page page) {
+    RecordWords(PaperUnits units, Page page) {
         this.units = units;
         this.page = page;
     }

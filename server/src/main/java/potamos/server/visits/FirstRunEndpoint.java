@@ -57,7 +57,7 @@ class FirstRunEndpoint {
         this.formulas = formulas;
     }
 
-    @Operation(summary = "The first run: makes the kitchen and its chef")
+    @Operation(summary = "The first run: makes the kitchen and its first account")
     @PostMapping("/api/kitchen")
     @ResponseStatus(HttpStatus.CREATED)
     @Transactional
