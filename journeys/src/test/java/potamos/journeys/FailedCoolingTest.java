@@ -1,7 +1,5 @@
 package potamos.journeys;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
@@ -51,8 +49,7 @@ class FailedCoolingTest {
             cook.type("Reheated to", "76").tap("Log").see("Reheated");
 
             // The clock begins again with the reheat, and this time nobody looks for hours.
-            cook.see("Cooling:");
-            assertThat(cook.page().getByText("Cooling: Failed").count()).isZero();
+            cook.seeLike("Cooling: (Clock not started|On course|Tight)");
             cook.wait(400).read("Read the cooling", "In the stock", "26").see("Cooling: Failed");
             cook.tap("Rescue the cooling");
             cook.type("Reheated to", "76").tap("Log").seeLike("once|already");
