@@ -57,7 +57,7 @@ export function DraftPot({ draft }: { draft: FormulaJson }) {
               label={`${it.vessel.name} in section with ${units.kg(it.bedKg)} of bed under ${units.litres(it.waterL)}`}
             />
           </div>
-          <dl className="m-0 grid grid-cols-3 gap-3">
+          <dl className="m-0 grid grid-cols-[1fr_1fr_auto] gap-3">
             <Figure name="Bed" value={it.bedKg ? units.kg(it.bedKg) : '–'} />
             <Figure name="Drawn" value={units.litres(it.waterL)} />
             <Figure name="When cold" value={bodyName[it.forecast.body]} />

@@ -134,7 +134,7 @@ function Field({
       shown
       dimension={dimensionOf(field)}
       units={units.units}
-      unit={field.unit}
+      unit={field.unit === label ? undefined : field.unit}
       value={typeof value === 'number' ? value : undefined}
       onValue={set}
       problem={problem}

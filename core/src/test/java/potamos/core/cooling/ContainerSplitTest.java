@@ -136,4 +136,25 @@ class ContainerSplitTest {
         assertThatThrownBy(() -> CleanIce.into(Volume.ofLitres(10), HOT, Mass.ofKg(20)))
                 .isInstanceOf(Refusal.class);
     }
+
+    /** A pan and four bains in one bath: each kind gets of its ice what it has of the litres, and no container more than it holds. */
+    @Test
+    void theBathIsSharedOutByLitresAndNoContainerIsOverfull() {
+        Medium.IceBath bath = new Medium.IceBath(Mass.ofKg(60), Mass.ofKg(50), true);
+        ContainerSplit split = best(44, bath, owned(Samples.bain(), 4), owned(PAN, 1));
+        assertThat(split.groups()).hasSize(2);
+        double ice = 0;
+        double water = 0;
+        for (ContainerSplit.Group group : split.groups()) {
+            double litres = group.count() * group.each().litres();
+            Medium.IceBath part = (Medium.IceBath) group.plan().legs().get(0).medium();
+            assertThat(part.ice().kg()).isCloseTo(60 * litres / 44, within(1e-9));
+            ice += part.ice().kg();
+            water += part.water().kg();
+            assertThat(group.each().litres())
+                    .isLessThanOrEqualTo(group.container().holds().litres() + 1e-9);
+        }
+        assertThat(ice).isCloseTo(60, within(1e-9));
+        assertThat(water).isCloseTo(50, within(1e-9));
+    }
 }

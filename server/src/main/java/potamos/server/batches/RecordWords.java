@@ -43,7 +43,7 @@ final class RecordWords {
             case CHOICE -> Words.ENGLISH.of(JudgingCard.valueOf((String) value));
             case MARK -> String.format(Locale.ROOT, told.containsKey("card") ? "%.1f" : "%.1f °Bx", (double) value);
             case KILOGRAMS -> units.mass(Mass.ofKg((double) value));
-            case LITRES -> units.litres((double) value);
+            case LITRES -> units.jug((double) value);
             case CENTIMETRES -> units.cm((double) value) + " below the rim";
             case CELSIUS -> units.celsius(Temperature.ofCelsius((double) value));
             case MINUTES, DURATION -> "+" + PaperUnits.minutes((int) value);

@@ -15,10 +15,19 @@ public enum PaperUnits {
         return choice.equals("us") ? US : METRIC;
     }
 
+    private static final double A_SPLASH_L = 0.2;
+
     public String litres(double litres) {
         return this == US
                 ? String.format(Locale.ROOT, "%.2f gal", Volume.ofLitres(litres).usGallons())
                 : String.format(Locale.ROOT, "%.1f L", litres);
+    }
+
+    /** Litres that may be a splash. */
+    public String jug(double litres) {
+        return this == US || litres >= A_SPLASH_L
+                ? litres(litres)
+                : String.format(Locale.ROOT, "%.0f mL", litres * 1000);
     }
 
     public String mass(Mass mass) {
