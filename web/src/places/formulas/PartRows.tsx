@@ -30,7 +30,7 @@ export function PartRows({ formula, onFormula, problem }: FormProps) {
         {formula.parts.map((part, i) => (
           <li
             key={part.item}
-            className="border-rule grid items-center gap-x-3 gap-y-1 border-t py-1 md:grid-cols-[minmax(0,1fr)_236px_258px_112px_44px]"
+            className="border-rule grid items-center gap-x-3 gap-y-1 border-t py-1 md:grid-cols-[minmax(0,1fr)_246px_254px_100px_44px]"
           >
             <span className="text-15">{part.name ?? part.item}</span>
             <Amount

@@ -73,7 +73,7 @@ export function SchoolSwitches({
                     onChange={() => choose(field, effect.option)}
                     className="size-6 shrink-0 accent-(--river)"
                   />
-                  <span className={`text-15 ${effect.chosen ? 'font-bold' : ''}`}>
+                  <span className={`text-15 whitespace-nowrap ${effect.chosen ? 'font-bold' : ''}`}>
                     {schoolWord[field]?.[effect.option] ?? effect.option}
                   </span>
                   <span className="text-13 text-quiet ml-auto text-right font-mono">{words(effect)}</span>
