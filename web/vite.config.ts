@@ -32,7 +32,7 @@ export default defineConfig({
   ],
   // Pictures and fonts stay files of their own: the content-security policy lets no data: address bring a font.
   build: { target: 'es2022', assetsInlineLimit: 0 },
-  server: { proxy: { '/api': 'http://127.0.0.1:8640' } },
+  server: { proxy: { '/api': `http://127.0.0.1:${process.env.POTAMOS_PORT ?? '8640'}` } },
   test: {
     environment: 'jsdom',
     globals: false,
