@@ -1,6 +1,5 @@
 package potamos.bench;
 
-import potamos.core.formula.PotPhase;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Font;
@@ -28,6 +27,7 @@ import potamos.core.cooling.Medium;
 import potamos.core.flow.Forecast;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
+import potamos.core.formula.PotPhase;
 import potamos.core.heat.Browning;
 import potamos.core.heat.Cover;
 import potamos.core.heat.Evaporation;
