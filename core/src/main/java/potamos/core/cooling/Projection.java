@@ -44,16 +44,15 @@ public record Projection(Reading last, double mediumC, double perMinute) {
     private static double decay(List<Reading> readings, double mediumC) {
         Instant start = readings.get(0).at();
         double meanMin = 0;
-        double meanLog = 0;
         for (Reading reading : readings) {
             meanMin += minutes(start, reading.at()) / readings.size();
-            meanLog += Math.log(reading.temperature().celsius() - mediumC) / readings.size();
         }
         double together = 0;
         double alone = 0;
         for (Reading reading : readings) {
             double min = minutes(start, reading.at()) - meanMin;
-            together += min * (Math.log(reading.temperature().celsius() - mediumC) - meanLog);
+            // Times from their mean add up to nothing, so the logarithms need no mean of their own.
+            together += min * Math.log(reading.temperature().celsius() - mediumC);
             alone += min * min;
         }
         return alone > 0 ? -together / alone : 0;
