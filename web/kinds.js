@@ -8,8 +8,6 @@ writeFileSync(
   'src/api/kinds.ts',
   `/** Made from the contract by \`npm run generate\`. */
 export const eventKinds = ${named('x-event-kinds')} as const
-/** Entries of a record: what happened, and what was told right. */
-export type EventName = keyof typeof eventKinds | 'corrected' | 'withdrawn'
 
 export const phaseKinds = ${named('x-phase-kinds')} as const
 export type PhaseName = keyof typeof phaseKinds

@@ -1,6 +1,6 @@
 import words from '../../../words/en.json'
 import type { Schemas } from '../api/client'
-import type { EventName, PhaseName, SchoolName } from '../api/kinds'
+import type { PhaseName, SchoolName } from '../api/kinds'
 
 /**
  * What the pages say. The words stand in one dictionary that paper and tables are printed with too; here each kind of thing is held to having its word.
@@ -14,7 +14,7 @@ export const phaseName: Record<PhaseName, string> = words.phase
 /** What there is to do at the beginning of a phase before the water, and at its end. */
 export const beginName: Partial<Record<PhaseName, string>> = words.phaseBegins
 export const endName: Partial<Record<PhaseName, string>> = words.phaseEnds
-export const eventName: Record<EventName, string> = words.event
+export const eventName: Record<Schemas['EventView']['kind'], string> = words.event
 /** What is lost once an act has waited too long, and what still helps. */
 export const lossWords: Partial<Record<DueKind, string>> = words.loss
 export const costName: Record<Schemas['DueView']['cost'], string> = words.cost

@@ -95,9 +95,8 @@ export function amount(value: number, dimension: Dimension, units: Units, step?:
 /** What a refractometer's degrees come to. */
 export const dissolved = (gPerL: number) => `${Math.round(gPerL)} g dissolved in a litre`
 
-/** Grams in a litre, where there is anything to speak of. */
-export const dilute = (gPerL: number, digits = 0): string | undefined =>
-  Math.round(gPerL) > 0 ? `${gPerL.toFixed(digits)} g/L` : undefined
+/** Whether there is enough of something in a litre to speak of. */
+export const tells = (gPerL: number) => Math.round(gPerL) > 0
 
 /** Marks along a vessel, fewer of them where it is drawn small. */
 const rulers: Record<Units, (small: boolean) => { unit: string; perCm: number; every: number }> = {

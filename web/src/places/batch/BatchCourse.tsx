@@ -1,4 +1,4 @@
-import { dilute } from '../../words/units'
+import { tells } from '../../words/units'
 import type { Schemas } from '../../api/client'
 import { useCourse, type Page } from '../../api/queries'
 import { ClarityLadder } from '../../graphics/ClarityLadder'
@@ -71,7 +71,7 @@ function Curves({ page, course, colour }: { page: Page; course: Course; colour: 
       words: (value) => units.celsius(value, 1),
     },
   ]
-  if (dilute(gelatin)) {
+  if (tells(gelatin)) {
     panels.push({
       name: 'Gelatin in a litre',
       ...figures(course, 'gelatinGPerL'),

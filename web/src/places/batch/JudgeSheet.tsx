@@ -1,4 +1,4 @@
-import { dilute } from '../../words/units'
+import { tells } from '../../words/units'
 import { useState } from 'react'
 import type { Problem, Schemas } from '../../api/client'
 import { act } from '../../api/outbox'
@@ -33,7 +33,7 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
   return (
     <Sheet title="Judge the end" open onClose={onClose}>
       <p className="text-18 mt-0 mb-4">
-        {dilute(pot.gelatinGPerL) ? (
+        {tells(pot.gelatinGPerL) ? (
           <>
             By the model it now <b className="font-semibold">{bodyName[pot.body]}</b>, about{' '}
             {`${Math.round(pot.gelatinGPerL)}\u00a0g`} gelatin in a litre. The taste decides.
@@ -123,4 +123,6 @@ function Consequences({ choice, page }: { choice?: Choice; page: Page }) {
 }
 
 const body = (choice: Choice, litres: string) =>
-  [`${litres} out`, dilute(choice.gelatinGPerL)?.replace('g/L', 'g gelatin/L')].filter(Boolean).join(', ')
+  tells(choice.gelatinGPerL)
+    ? `${litres} out, ${Math.round(choice.gelatinGPerL)} g gelatin/L`
+    : `${litres} out`

@@ -5,7 +5,7 @@ import { Heading } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
 import { taintWords, unusualWords } from '../../words/en'
 import { duration } from '../../words/time'
-import { spread, dilute } from '../../words/units'
+import { spread, tells } from '../../words/units'
 import type { Wish } from './wish'
 
 /** The cuts against their simmer, the clarity by cause, and what would taste of something else. */
@@ -74,7 +74,7 @@ export function CharacterPanel({
               ]}
             />
           )}
-          {!character.saltTooMuch && dilute(character.saltGPerL) && (
+          {!character.saltTooMuch && tells(character.saltGPerL) && (
             <li className="text-15 text-quiet">
               Salt {character.saltGPerL.toFixed(1)} g/L, {character.saltAfterGPerL.toFixed(1)} g/L once
               reduced.

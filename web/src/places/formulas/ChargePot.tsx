@@ -3,7 +3,7 @@ import { Cutaway } from '../../graphics/Cutaway'
 import { useUnits } from '../../kit/session'
 import { bodyName } from '../../words/en'
 import { duration, durationSpread, handStep } from '../../words/time'
-import { spread, dilute } from '../../words/units'
+import { spread, tells } from '../../words/units'
 import { Figure } from '../batch/BatchPot'
 import { Scrubber } from '../../kit/Scrubber'
 import type { Wish } from './wish'
@@ -54,7 +54,7 @@ export function ChargePot({
           min={Math.min(charge.leastSimmerMin, charge.simmerMin)}
           max={Math.max(charge.mostSimmerMin, charge.simmerMin)}
           step={handStep(charge.mostSimmerMin)}
-          words={`${duration(wish.simmerMin ?? charge.simmerMin)}, ${dilute(forecast.gelatinGPerL, 1) ?? 'no'} gelatin`}
+          words={`${duration(wish.simmerMin ?? charge.simmerMin)}, ${tells(forecast.gelatinGPerL) ? `${forecast.gelatinGPerL.toFixed(1)} g/L` : 'no'} gelatin`}
           onValue={(simmerMin) => onWish({ ...wish, simmerMin })}
           colour={colour}
         />
@@ -99,7 +99,7 @@ export function ChargePot({
         <Figure
           name="When cold"
           value={bodyName[forecast.body]}
-          note={dilute(forecast.gelatinGPerL) ? `${spread(forecast.spread.gelatinGPerL, 1)} g/L` : undefined}
+          note={tells(forecast.gelatinGPerL) ? `${spread(forecast.spread.gelatinGPerL, 1)} g/L` : undefined}
         />
         <Figure
           name={`Down to ${units.celsius(charge.cooling.cold.celsius, 1)}`}

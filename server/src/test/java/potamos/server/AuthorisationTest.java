@@ -190,7 +190,11 @@ class AuthorisationTest {
     @ParameterizedTest
     @MethodSource("operations")
     void whoeverHasNotSignedInIsAskedTo(Operation operation) {
-        if (!OPEN.contains(operation.toString())) {
+        boolean open = OPEN.contains(operation.toString());
+        assertThat(operation.body().path("security").isEmpty())
+                .as("the contract says who may ask")
+                .isEqualTo(open);
+        if (!open) {
             assertThat(ask(Visitor.stranger(), operation).status()).isEqualTo(401);
         }
     }

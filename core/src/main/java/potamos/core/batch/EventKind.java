@@ -1,8 +1,6 @@
 package potamos.core.batch;
 
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.BiFunction;
@@ -59,9 +57,7 @@ public final class EventKind<E extends Fact> {
 
     /** Every figure that any kind has, once; those of one name tell the same quantity. */
     public static List<Figure<?>> everyFigure() {
-        Map<String, Figure<?>> byName = new LinkedHashMap<>();
-        all().forEach(kind -> kind.figures().forEach(figure -> byName.putIfAbsent(figure.name(), figure)));
-        return List.copyOf(byName.values());
+        return Telling.once(all().stream().map(EventKind::figures));
     }
 
     /** The kind of a name. */
@@ -115,7 +111,7 @@ public final class EventKind<E extends Fact> {
      * @throws Refusal with the figure that is missing, unknown here or outside its range
      */
     public E make(Stamp stamp, Figures figures) {
-        return made.apply(stamp, draft.told.known(figures, "an entry of this kind has no such figure"));
+        return made.apply(stamp, figures.only(figures(), "an entry of this kind has no such figure"));
     }
 
     /** What an event of this kind says. */

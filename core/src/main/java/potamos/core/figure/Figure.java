@@ -2,7 +2,9 @@ package potamos.core.figure;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
@@ -128,15 +130,7 @@ public final class Figure<T> {
 
     /** A number with a unit of its own. */
     public static Figure<Double> mark(String name, double least, double most, String unit) {
-        return new Figure<>(
-                name,
-                Quantity.MARK,
-                least,
-                most,
-                unit,
-                List.of(),
-                number -> number,
-                wire -> ((Number) wire).doubleValue());
+        return number(name, Quantity.MARK, least, most, unit, number -> number, number -> number);
     }
 
     public static Figure<Duration> minutes(String name, int most) {
@@ -210,6 +204,13 @@ public final class Figure<T> {
         return word.toString();
     }
 
+    /** The constant that is written so, if there is one. */
+    public static <E extends Enum<E>> Optional<E> constant(Class<E> of, String word) {
+        return Stream.of(of.getEnumConstants())
+                .filter(constant -> word(constant).equals(word))
+                .findFirst();
+    }
+
     private static Figure<Integer> whole(String name, Quantity quantity, int least, int most, String unit) {
         return new Figure<>(
                 name, quantity, least, most, unit, List.of(), count -> count, wire -> ((Number) wire).intValue());
@@ -222,12 +223,23 @@ public final class Figure<T> {
             double most,
             Function<Q, Object> wire,
             Function<Double, Q> value) {
+        return number(name, quantity, least, most, quantity.unit(), wire, value);
+    }
+
+    private static <Q> Figure<Q> number(
+            String name,
+            Quantity quantity,
+            double least,
+            double most,
+            String unit,
+            Function<Q, Object> wire,
+            Function<Double, Q> value) {
         return new Figure<>(
                 name,
                 quantity,
                 least,
                 most,
-                quantity.unit(),
+                unit,
                 List.of(),
                 wire,
                 number -> value.apply(((Number) number).doubleValue()));
@@ -245,10 +257,7 @@ public final class Figure<T> {
      * @throws Refusal with this figure's name and range when it does not
      */
     public T check(T value) {
-        if (value == null) {
-            throw Refusal.of(name, "is needed here");
-        }
-        Object told = wire.apply(value);
+        Object told = wire.apply(Refusal.unlessGiven(name, value));
         if (told instanceof Number number) {
             Refusal.unlessWithin(name, number.doubleValue(), least, most, unit);
         } else if (told instanceof String text && text.length() > most) {

@@ -2,7 +2,9 @@ package potamos.core.figure;
 
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import potamos.core.quantity.Refusal;
 
 /** Figures by their names, as they cross a wire: numbers, texts, yes or no. Of a correction, those that it changes. */
@@ -14,13 +16,32 @@ public record Figures(Map<String, Object> byName) {
         byName = Collections.unmodifiableMap(new LinkedHashMap<>(byName));
     }
 
+    /** What a wire says; what is sent as nothing is not said, nor is anything where nothing is sent. */
+    public static Map<String, Object> said(Map<String, Object> sent) {
+        Map<String, Object> said = sent == null ? new LinkedHashMap<>() : new LinkedHashMap<>(sent);
+        said.values().removeIf(Objects::isNull);
+        return said;
+    }
+
     /** @throws Refusal when it is not there, or makes no sense */
     public <T> T get(Figure<T> figure) {
         Object told = byName.get(figure.name());
-        if (told == null || told instanceof String text && text.isBlank()) {
-            throw Refusal.of(figure.name(), "is needed here");
+        boolean blank = told instanceof String text && text.isBlank();
+        return figure.value(Refusal.unlessGiven(figure.name(), blank ? null : told));
+    }
+
+    /**
+     * Lets figures pass whose names are known.
+     *
+     * @throws Refusal with the first name that is not
+     */
+    public Figures only(List<Figure<?>> known, String reason) {
+        for (String name : byName.keySet()) {
+            if (known.stream().noneMatch(figure -> figure.name().equals(name))) {
+                throw Refusal.of(name, reason);
+            }
         }
-        return figure.value(told);
+        return this;
     }
 
     /** The same of a figure that may be left out. */

@@ -1,9 +1,11 @@
 package potamos.core.figure;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
-import potamos.core.quantity.Refusal;
+import java.util.stream.Stream;
 
 /**
  * What the records of one kind tell: their figures, and where each stands in the record.
@@ -31,6 +33,13 @@ public final class Telling<E> {
         return told.stream().<Figure<?>>map(Told::figure).toList();
     }
 
+    /** The figures of several kinds, each once; those of one name tell the same quantity. */
+    public static List<Figure<?>> once(Stream<List<Figure<?>>> ofKinds) {
+        Map<String, Figure<?>> byName = new LinkedHashMap<>();
+        ofKinds.flatMap(List::stream).forEach(figure -> byName.putIfAbsent(figure.name(), figure));
+        return List.copyOf(byName.values());
+    }
+
     /** What a record says; a text of nothing is not said. */
     public Figures of(E from) {
         Figures all = Figures.NONE;
@@ -38,19 +47,5 @@ public final class Telling<E> {
             all = one.in(all, from);
         }
         return all;
-    }
-
-    /**
-     * Lets figures pass that this kind has.
-     *
-     * @throws Refusal with the name of one that it has not
-     */
-    public Figures known(Figures figures, String reason) {
-        for (String name : figures.byName().keySet()) {
-            if (told.stream().noneMatch(one -> one.figure.name().equals(name))) {
-                throw Refusal.of(name, reason);
-            }
-        }
-        return figures;
     }
 }

@@ -82,9 +82,8 @@ public sealed interface FinishPhase extends Phase {
 
     /** Portioned, labelled, put away. */
     record Portion(Duration takes) implements FinishPhase {
-        public static final PhaseKind<Portion> KIND = PhaseKind.named("portion", Portion.class)
-                .with(MIN, Portion::takes, Duration.ofMinutes(15))
-                .made(f -> new Portion(f.get(MIN)));
+        public static final PhaseKind<Portion> KIND =
+                PhaseKind.lasting("portion", Portion.class, Portion::new, Duration.ofMinutes(15), PhaseKind.Chore.NONE);
 
         public Portion {
             MIN.check(takes);

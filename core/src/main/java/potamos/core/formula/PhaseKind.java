@@ -1,9 +1,8 @@
 package potamos.core.formula;
 
-import java.util.LinkedHashMap;
+import java.time.Duration;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -46,6 +45,15 @@ public final class PhaseKind<P extends Phase> {
         return new Draft<>(name, type);
     }
 
+    /** A kind of which nothing is told but how long it lasts. */
+    static <P extends Phase> PhaseKind<P> lasting(
+            String name, Class<P> type, Function<Duration, P> of, Duration usually, Chore chore) {
+        return named(name, type)
+                .with(Phase.MIN, Phase::takes, usually)
+                .isChore(chore)
+                .made(f -> of.apply(f.get(Phase.MIN)));
+    }
+
     /** All kinds, in the order of work. */
     public static List<PhaseKind<?>> all() {
         return All.KINDS;
@@ -58,9 +66,7 @@ public final class PhaseKind<P extends Phase> {
 
     /** Every figure that any kind has, once; those of one name tell the same quantity. */
     public static List<Figure<?>> everyFigure() {
-        Map<String, Figure<?>> byName = new LinkedHashMap<>();
-        all().forEach(kind -> kind.figures().forEach(figure -> byName.putIfAbsent(figure.name(), figure)));
-        return List.copyOf(byName.values());
+        return Telling.once(all().stream().map(PhaseKind::figures));
     }
 
     /** Kept apart, because each record's class must be able to make its kind before all of them are known. */
@@ -103,7 +109,7 @@ public final class PhaseKind<P extends Phase> {
      * @throws Refusal with the figure that is missing, unknown here or outside its range
      */
     public P make(Figures figures) {
-        return made.apply(draft.told.known(figures, "a phase of this kind has no such figure"));
+        return made.apply(figures.only(figures(), "a phase of this kind has no such figure"));
     }
 
     /** What a phase of this kind says. */

@@ -1,5 +1,6 @@
 package potamos.core.formula;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.util.List;
 import potamos.core.figure.Figure;
@@ -83,8 +84,9 @@ public sealed interface PotPhase extends Phase {
      * @param topUp what happens as it steams away
      * @param skim  how often it is skimmed
      */
+    @RecordBuilder
     record Simmer(SimmerBand band, Duration usual, Duration least, Duration most, Cover cover, TopUp topUp, Skim skim)
-            implements PotPhase {
+            implements PotPhase, PotPhaseSimmerBuilder.With {
         static final Figure<SimmerBand> BAND = Figure.choice("band", SimmerBand.class);
         static final Figure<Duration> LEAST = Figure.duration("leastMin");
         static final Figure<Duration> MOST = Figure.duration("mostMin");
@@ -140,23 +142,12 @@ public sealed interface PotPhase extends Phase {
                     topUp,
                     skim);
         }
-
-        /** The same under another cover. */
-        public Simmer under(Cover other) {
-            return new Simmer(band, usual, least, most, other, topUp, skim);
-        }
-
-        /** The same topped up otherwise. */
-        public Simmer toppedUp(TopUp other) {
-            return new Simmer(band, usual, least, most, cover, other, skim);
-        }
     }
 
     /** Off the heat before straining. */
     record Rest(Duration takes) implements PotPhase {
-        public static final PhaseKind<Rest> KIND = PhaseKind.named("rest", Rest.class)
-                .with(MIN, Rest::takes, Duration.ofMinutes(20))
-                .made(f -> new Rest(f.get(MIN)));
+        public static final PhaseKind<Rest> KIND =
+                PhaseKind.lasting("rest", Rest.class, Rest::new, Duration.ofMinutes(20), PhaseKind.Chore.NONE);
 
         public Rest {
             MIN.check(takes);

@@ -25,10 +25,8 @@ public sealed interface PrepPhase extends Phase {
 
     /** Washing the bed in running cold water. */
     record Rinse(Duration takes) implements PrepPhase {
-        public static final PhaseKind<Rinse> KIND = PhaseKind.named("rinse", Rinse.class)
-                .with(MIN, Rinse::takes, Duration.ofMinutes(10))
-                .isChore(Chore.AT_A_GO)
-                .made(f -> new Rinse(f.get(MIN)));
+        public static final PhaseKind<Rinse> KIND =
+                PhaseKind.lasting("rinse", Rinse.class, Rinse::new, Duration.ofMinutes(10), Chore.AT_A_GO);
 
         public Rinse {
             MIN.check(takes);
@@ -63,10 +61,8 @@ public sealed interface PrepPhase extends Phase {
 
     /** Wiping with a dry cloth, as for kelp. */
     record Wipe(Duration takes) implements PrepPhase {
-        public static final PhaseKind<Wipe> KIND = PhaseKind.named("wipe", Wipe.class)
-                .with(MIN, Wipe::takes, Duration.ofMinutes(3))
-                .isChore(Chore.AT_A_GO)
-                .made(f -> new Wipe(f.get(MIN)));
+        public static final PhaseKind<Wipe> KIND =
+                PhaseKind.lasting("wipe", Wipe.class, Wipe::new, Duration.ofMinutes(3), Chore.AT_A_GO);
 
         public Wipe {
             MIN.check(takes);
@@ -80,10 +76,8 @@ public sealed interface PrepPhase extends Phase {
 
     /** Thawing in the cold. */
     record Thaw(Duration takes) implements PrepPhase {
-        public static final PhaseKind<Thaw> KIND = PhaseKind.named("thaw", Thaw.class)
-                .with(MIN, Thaw::takes, Duration.ofHours(12))
-                .isChore(Chore.FOR_A_WHILE)
-                .made(f -> new Thaw(f.get(MIN)));
+        public static final PhaseKind<Thaw> KIND =
+                PhaseKind.lasting("thaw", Thaw.class, Thaw::new, Duration.ofHours(12), Chore.FOR_A_WHILE);
 
         public Thaw {
             MIN.check(takes);
@@ -162,10 +156,8 @@ public sealed interface PrepPhase extends Phase {
 
     /** Vegetables softened without colour. */
     record Sweat(Duration takes) implements PrepPhase {
-        public static final PhaseKind<Sweat> KIND = PhaseKind.named("sweat", Sweat.class)
-                .with(MIN, Sweat::takes, Duration.ofMinutes(10))
-                .isChore(Chore.FOR_A_WHILE)
-                .made(f -> new Sweat(f.get(MIN)));
+        public static final PhaseKind<Sweat> KIND =
+                PhaseKind.lasting("sweat", Sweat.class, Sweat::new, Duration.ofMinutes(10), Chore.FOR_A_WHILE);
 
         public Sweat {
             MIN.check(takes);
@@ -179,10 +171,8 @@ public sealed interface PrepPhase extends Phase {
 
     /** Vegetables or shells coloured on the stove. */
     record Brown(Duration takes) implements PrepPhase {
-        public static final PhaseKind<Brown> KIND = PhaseKind.named("brown", Brown.class)
-                .with(MIN, Brown::takes, Duration.ofMinutes(14))
-                .isChore(Chore.FOR_A_WHILE_AND_BURNS)
-                .made(f -> new Brown(f.get(MIN)));
+        public static final PhaseKind<Brown> KIND = PhaseKind.lasting(
+                "brown", Brown.class, Brown::new, Duration.ofMinutes(14), Chore.FOR_A_WHILE_AND_BURNS);
 
         public Brown {
             MIN.check(takes);
@@ -196,10 +186,8 @@ public sealed interface PrepPhase extends Phase {
 
     /** Tomato cooked to brick red. */
     record CookTomato(Duration takes) implements PrepPhase {
-        public static final PhaseKind<CookTomato> KIND = PhaseKind.named("cook-tomato", CookTomato.class)
-                .with(MIN, CookTomato::takes, Duration.ofMinutes(8))
-                .isChore(Chore.FOR_A_WHILE_AND_BURNS)
-                .made(f -> new CookTomato(f.get(MIN)));
+        public static final PhaseKind<CookTomato> KIND = PhaseKind.lasting(
+                "cook-tomato", CookTomato.class, CookTomato::new, Duration.ofMinutes(8), Chore.FOR_A_WHILE_AND_BURNS);
 
         public CookTomato {
             MIN.check(takes);

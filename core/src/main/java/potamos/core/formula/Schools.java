@@ -154,7 +154,7 @@ public record Schools(Optional<WaterRule> water, Figures chosen) {
                             part.when() instanceof When.WithTheBed ? VegetablesIn.AT_THE_START : VegetablesIn.LATE));
 
     public static final School<Cover> COVER = School.of(Figure.choice("cover", Cover.class))
-            .does((formula, cover) -> changed(formula, Simmer.class, simmer -> simmer.under(cover)))
+            .does((formula, cover) -> changed(formula, Simmer.class, simmer -> simmer.withCover(cover)))
             .stands((base, now) -> Optional.of(now.simmer().cover()));
 
     public static final School<LevelIs> TOP_UP = School.of(Figure.choice("topUp", LevelIs.class))
@@ -166,7 +166,7 @@ public record Schools(Optional<WaterRule> water, Figures chosen) {
                             level == LevelIs.HOLD && formula.family() == Family.VEGETABLE && formula.reducesTo() < 1,
                             "the light school reduces by half; holding the level contradicts it")))
             .does((formula, level) ->
-                    changed(formula, Simmer.class, simmer -> simmer.toppedUp(topUp(level, simmer.topUp()))))
+                    changed(formula, Simmer.class, simmer -> simmer.withTopUp(topUp(level, simmer.topUp()))))
             .stands((base, now) -> Optional.of(now.simmer().topUp().hold() ? LevelIs.HOLD : LevelIs.LET_REDUCE));
 
     public static final School<Transfer> TRANSFER = School.of(Figure.choice("transfer", Transfer.class))
@@ -203,11 +203,7 @@ public record Schools(Optional<WaterRule> water, Figures chosen) {
      * @throws Refusal on the field of a choice that nobody knows, that means nothing for this formula or contradicts another
      */
     public Formula applyTo(Formula formula) {
-        for (String name : chosen.byName().keySet()) {
-            if (ALL.stream().noneMatch(school -> school.name().equals(name))) {
-                throw Refusal.of(name, "nobody knows this choice");
-            }
-        }
+        chosen.only(ALL.stream().<Figure<?>>map(School::figure).toList(), "nobody knows this choice");
         if (chosen.has(DENSITY.figure()) && water.isPresent()) {
             throw Refusal.of(DENSITY.name(), "dense and light are ratios of water; give one of the two");
         }

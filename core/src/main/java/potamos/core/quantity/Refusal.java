@@ -36,6 +36,18 @@ public final class Refusal extends RuntimeException {
     }
 
     /**
+     * Lets pass what is there.
+     *
+     * @throws Refusal when nothing is
+     */
+    public static <T> T unlessGiven(String field, T value) {
+        if (value == null) {
+            throw of(field, "is needed here");
+        }
+        return value;
+    }
+
+    /**
      * Lets a finite number within a closed range pass.
      *
      * @throws Refusal when it is not a number, infinite, or outside

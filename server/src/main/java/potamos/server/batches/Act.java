@@ -8,10 +8,8 @@ import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import potamos.core.batch.Amendment;
 import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
@@ -49,8 +47,7 @@ public record Act(
 
     /** What is sent as nothing is not said. */
     public Act {
-        figures = figures == null ? new HashMap<>() : new HashMap<>(figures);
-        figures.values().removeIf(Objects::isNull);
+        figures = Figures.said(figures);
     }
 
     /**
@@ -81,10 +78,7 @@ public record Act(
     }
 
     private String named() {
-        if (corrects == null) {
-            throw Refusal.of("corrects", "is needed here");
-        }
-        return corrects;
+        return Refusal.unlessGiven("corrects", corrects);
     }
 
     private String why() {

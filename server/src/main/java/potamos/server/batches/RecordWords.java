@@ -5,7 +5,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import potamos.core.batch.EventKind;
-import potamos.core.batch.JudgingCard;
 import potamos.core.figure.Figure;
 import potamos.core.figure.Figures;
 import potamos.core.quantity.Mass;
@@ -40,13 +39,13 @@ final class RecordWords {
         return switch (figure.quantity()) {
             case PART -> partName((String) value);
             case STEP -> phaseName((int) value).orElse("");
-            case CHOICE -> Words.ENGLISH.of(JudgingCard.valueOf((String) value));
+            case CHOICE -> Words.ENGLISH.choice((String) value);
             case MARK -> String.format(Locale.ROOT, told.containsKey("card") ? "%.1f" : "%.1f °Bx", (double) value);
             case KILOGRAMS -> units.mass(Mass.ofKg((double) value));
             case LITRES -> units.jug((double) value);
             case CENTIMETRES -> units.cm((double) value) + " below the rim";
             case CELSIUS -> units.celsius(Temperature.ofCelsius((double) value));
-            case MINUTES, DURATION -> "+" + PaperUnits.minutes((int) value);
+            case MINUTES, DURATION -> "+" + PaperUnits.minutes(((Number) value).doubleValue());
             case COUNT ->
                 (int) value == 0
                         ? ""

@@ -1,7 +1,7 @@
 package potamos.server.calc;
 
 import static potamos.core.figure.Figure.word;
-import static potamos.server.calc.CalcReader.need;
+import static potamos.core.quantity.Refusal.unlessGiven;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.security.SecurityRequirement;
@@ -75,7 +75,7 @@ class CalcEndpoint {
     @Operation(summary = "A formula in a vessel, solved from the yield, the bed, the vessel or the water")
     CalcJson.ChargeOut charge(@Valid @RequestBody CalcJson.ChargeIn in) {
         Defaults defaults = new Defaults();
-        Formula formula = SchoolsJson.read(in.school()).applyTo(reader.formula(need("formula", in.formula())));
+        Formula formula = SchoolsJson.read(in.school()).applyTo(reader.formula(unlessGiven("formula", in.formula())));
         Air air = reader.air(in.altitudeM(), in.air(), defaults);
         double heat = Refusal.unlessWithin("heatKw", defaults.or("heatKw", in.heatKw(), 4.5), 0.1, 100, "kW");
         Pot pot = new Pot(
@@ -162,9 +162,9 @@ class CalcEndpoint {
 
     private Run run(CalcJson.SimmerIn in, Defaults defaults, Air air, Vessel vessel, Temperature at, Duration length) {
         BedKind kind = reader.bed(in.bed(), defaults);
-        double kg =
-                Refusal.unlessWithin("bed.massKg", need("bed.massKg", in.bed().massKg()), 0.05, 400, "kg");
-        double water = Refusal.unlessWithin("waterL", need("waterL", in.waterL()), 0.1, 500, "L");
+        double kg = Refusal.unlessWithin(
+                "bed.massKg", unlessGiven("bed.massKg", in.bed().massKg()), 0.05, 400, "kg");
+        double water = Refusal.unlessWithin("waterL", unlessGiven("waterL", in.waterL()), 0.1, 500, "L");
         String topUp = defaults.or("topUp", in.topUp(), "none");
         if (!topUp.equals("none") && !topUp.equals("hold")) {
             throw Refusal.of("topUp", "one of none, hold");
@@ -211,7 +211,7 @@ class CalcEndpoint {
     CalcJson.CoolingOut cooling(@Valid @RequestBody CalcJson.CoolingIn in) {
         Defaults defaults = new Defaults();
         double litres = Refusal.unlessWithin(
-                "stock.litres", need("stock.litres", in.stock().litres()), 0.05, 1000, "L");
+                "stock.litres", unlessGiven("stock.litres", in.stock().litres()), 0.05, 1000, "L");
         double start = Refusal.unlessWithin(
                 "stock.startC", defaults.or("stock.startC", in.stock().startC(), 85.0), 0, 100, "°C");
         Integer asked = in.container() == null ? null : in.container().count();
@@ -288,9 +288,9 @@ class CalcEndpoint {
         Defaults defaults = new Defaults();
         Temperature at = Temperature.ofCelsius(
                 Refusal.unlessWithin("simmerC", defaults.or("simmerC", in.simmerC(), 93.0), 0, 110, "°C"));
-        double minutes = Refusal.unlessWithin("simmerMin", need("simmerMin", in.simmerMin()), 1, 48 * 60, "min");
+        double minutes = Refusal.unlessWithin("simmerMin", unlessGiven("simmerMin", in.simmerMin()), 1, 48 * 60, "min");
         Diffusion.Cut cut = CalcReader.word(Diffusion.Cut.class, "cut", defaults.or("cut", in.cut(), "cube"));
-        double edge = need("edgeMm", in.edgeMm());
+        double edge = unlessGiven("edgeMm", in.edgeMm());
         CutAdviser advice = CutAdviser.of(cut, at, minutes);
         return new CalcJson.CutOut(
                 Diffusion.spent(cut, edge, at, minutes),
@@ -305,13 +305,13 @@ class CalcEndpoint {
     CalcJson.ConvertOut convert(@Valid @RequestBody CalcJson.ConvertIn in) {
         Optional<Item> item = Optional.ofNullable(in.item())
                 .map(id -> Pantry.find(id).orElseThrow(() -> Refusal.of("item", "the book does not know it")));
-        Conversion.Converted converted =
-                Conversion.convert(need("value", in.value()), need("from", in.from()), need("to", in.to()), item);
+        Conversion.Converted converted = Conversion.convert(
+                unlessGiven("value", in.value()), unlessGiven("from", in.from()), unlessGiven("to", in.to()), item);
         return new CalcJson.ConvertOut(converted.value(), in.to(), word(converted.basis()));
     }
 
     private static Duration minutes(String field, Double minutes, double low, double high) {
-        double value = Refusal.unlessWithin(field, need(field, minutes), low, high, "min");
+        double value = Refusal.unlessWithin(field, unlessGiven(field, minutes), low, high, "min");
         return Duration.ofMillis((long) (value * 60_000 + 0.5));
     }
 

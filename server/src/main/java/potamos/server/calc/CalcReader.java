@@ -1,8 +1,12 @@
 package potamos.server.calc;
 
+import static potamos.core.quantity.Refusal.unlessGiven;
+
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import potamos.core.charge.Goal;
 import potamos.core.cooling.Container;
@@ -70,10 +74,10 @@ class CalcReader {
     }
 
     Goal goal(CalcJson.GoalIn goal) {
-        return switch (need("goal.kind", goal.kind())) {
-            case "yield" -> new Goal.Litres(Volume.ofLitres(need("goal.litres", goal.litres())));
-            case "water" -> new Goal.WaterDrawn(Volume.ofLitres(need("goal.litres", goal.litres())));
-            case "bed" -> new Goal.BedInHand(Mass.ofKg(need("goal.kg", goal.kg())));
+        return switch (unlessGiven("goal.kind", goal.kind())) {
+            case "yield" -> new Goal.Litres(Volume.ofLitres(unlessGiven("goal.litres", goal.litres())));
+            case "water" -> new Goal.WaterDrawn(Volume.ofLitres(unlessGiven("goal.litres", goal.litres())));
+            case "bed" -> new Goal.BedInHand(Mass.ofKg(unlessGiven("goal.kg", goal.kg())));
             case "vessel" -> new Goal.FullVessel();
             default -> throw Refusal.of("goal.kind", "one of yield, bed, vessel, water");
         };
@@ -176,7 +180,7 @@ class CalcReader {
     }
 
     Medium medium(CalcJson.MediumIn m, double litres, Defaults defaults) {
-        return switch (need("medium.kind", m.kind())) {
+        return switch (unlessGiven("medium.kind", m.kind())) {
             case "ice-bath" ->
                 new Medium.IceBath(
                         Mass.ofKg(defaults.or("medium.iceKg", m.iceKg(), litres)),
@@ -215,26 +219,13 @@ class CalcReader {
     }
 
     static <E extends Enum<E>> E word(Class<E> type, String field, String word) {
-        for (E value : type.getEnumConstants()) {
-            if (Figure.word(value).equals(word)) {
-                return value;
-            }
-        }
-        throw Refusal.of(
-                field,
-                "one of "
-                        + String.join(
-                                ", ",
-                                java.util.Arrays.stream(type.getEnumConstants())
+        return Figure.constant(type, word)
+                .orElseThrow(() -> Refusal.of(
+                        field,
+                        "one of "
+                                + Stream.of(type.getEnumConstants())
                                         .map(Figure::word)
-                                        .toList()));
-    }
-
-    static <T> T need(String field, T value) {
-        if (value == null) {
-            throw Refusal.of(field, "is needed here");
-        }
-        return value;
+                                        .collect(Collectors.joining(", "))));
     }
 
     private static Length cm(String field, double cm) {

@@ -2,6 +2,7 @@ package potamos.server.devices;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -24,7 +25,7 @@ class ProbeTeller {
     private final Screens screens;
 
     /** What was told last of each kitchen that somebody looks at. */
-    private final Map<String, List<DeviceView>> told = new ConcurrentHashMap<>();
+    private final Map<String, Set<DeviceView>> told = new ConcurrentHashMap<>();
 
     ProbeTeller(Devices devices, Screens screens) {
         this.devices = devices;
@@ -33,9 +34,10 @@ class ProbeTeller {
 
     @Scheduled(fixedDelay = 2_000)
     void tell() {
-        told.keySet().retainAll(screens.kitchensThatRead());
+        Set<String> looking = screens.kitchensThatRead();
+        told.keySet().retainAll(looking);
         try {
-            screens.kitchensThatRead().forEach(this::tell);
+            looking.forEach(this::tell);
         } catch (DataAccessException | TransactionException away) {
             LOG.warn("Screens wait for probes: they cannot be read just now");
         }
@@ -46,7 +48,7 @@ class ProbeTeller {
                 .filter(device -> device.latest().isPresent())
                 .map(DeviceView::of)
                 .toList();
-        List<DeviceView> before = told.put(kitchenId, now);
+        Set<DeviceView> before = told.put(kitchenId, Set.copyOf(now));
         List<DeviceView> fresh = before == null
                 ? now
                 : now.stream().filter(one -> !before.contains(one)).toList();

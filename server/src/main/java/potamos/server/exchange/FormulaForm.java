@@ -1,6 +1,7 @@
 package potamos.server.exchange;
 
 import static potamos.core.figure.Figure.word;
+import static potamos.core.quantity.Refusal.unlessGiven;
 
 import java.time.Duration;
 import java.util.ArrayList;
@@ -30,6 +31,10 @@ import potamos.server.exchange.FormulaJson.WhenJson;
 
 /** A formula of the core and its form in the open format, both ways; writing and reading back gives an equal formula. */
 public final class FormulaForm {
+
+    private static final int LONGEST_MIN = 48 * 60;
+    private static final Figure<Duration> BEFORE_THE_END = Figure.duration("beforeTheEndMin", 0, LONGEST_MIN);
+    private static final Figure<Duration> INTO_THE_SIMMER = Figure.duration("intoTheSimmerMin", 0, LONGEST_MIN);
 
     private FormulaForm() {}
 
@@ -64,17 +69,18 @@ public final class FormulaForm {
                     "formatVersion", "of another version", FormulaJson.FORMAT_VERSION, FormulaJson.FORMAT_VERSION, "");
         }
         return FormulaBuilder.builder()
-                .slug(need("slug", form.slug()))
-                .name(need("name", form.name()))
-                .family(of(Family.class, "family", need("family", form.family())))
+                .slug(unlessGiven("slug", form.slug()))
+                .name(unlessGiven("name", form.name()))
+                .family(of(Family.class, "family", unlessGiven("family", form.family())))
                 .version(form.version())
-                .bed(each("bed", need("bed", form.bed()), FormulaForm::readBed))
-                .water(readWater(need("water", form.water())))
-                .parts(each("parts", need("parts", form.parts()), FormulaForm::readPart))
-                .procedure(each("procedure", need("procedure", form.procedure()), PhaseForm::read))
+                .bed(each("bed", unlessGiven("bed", form.bed()), FormulaForm::readBed))
+                .water(readWater(unlessGiven("water", form.water())))
+                .parts(each("parts", unlessGiven("parts", form.parts()), FormulaForm::readPart))
+                .procedure(each("procedure", unlessGiven("procedure", form.procedure()), PhaseForm::read))
                 .coldDays(form.coldDays())
                 .frozenMonths(form.frozenMonths())
-                .cautions(each("cautions", need("cautions", form.cautions()), c -> of(Caution.class, "caution", c)))
+                .cautions(each(
+                        "cautions", unlessGiven("cautions", form.cautions()), c -> of(Caution.class, "caution", c)))
                 .build();
     }
 
@@ -87,7 +93,7 @@ public final class FormulaForm {
         List<B> read = new ArrayList<>();
         for (int i = 0; i < forms.size(); i++) {
             A form = forms.get(i);
-            read.add(at(field + "[" + i + "]", () -> reading.read(need("entry", form))));
+            read.add(at(field + "[" + i + "]", () -> reading.read(unlessGiven("entry", form))));
         }
         return read;
     }
@@ -127,7 +133,7 @@ public final class FormulaForm {
     }
 
     private static Formula.BedShare readBed(BedJson form) {
-        String id = need("kind", form.kind());
+        String id = unlessGiven("kind", form.kind());
         BedKind kind = form.figures() == null
                 ? Beds.find(id)
                         .orElseThrow(() -> Refusal.of("kind", "the book does not know it; write its figures out"))
@@ -168,10 +174,10 @@ public final class FormulaForm {
      * @throws Refusal on {@code water.rule} or {@code water.value}
      */
     public static WaterRule readWater(WaterJson form) {
-        return at("water", () -> switch (need("rule", form.rule())) {
-            case "per-kg-bed" -> new WaterRule.PerKgBed(need("value", form.value()));
-            case "over-the-bed" -> new WaterRule.OverTheBed(Length.ofCm(need("value", form.value())));
-            case "for-the-yield" -> new WaterRule.ForTheYield(need("value", form.value()));
+        return at("water", () -> switch (unlessGiven("rule", form.rule())) {
+            case "per-kg-bed" -> new WaterRule.PerKgBed(unlessGiven("value", form.value()));
+            case "over-the-bed" -> new WaterRule.OverTheBed(Length.ofCm(unlessGiven("value", form.value())));
+            case "for-the-yield" -> new WaterRule.ForTheYield(unlessGiven("value", form.value()));
             case "to-the-line" -> new WaterRule.ToTheLine();
             default -> throw Refusal.of("rule", "one of per-kg-bed, over-the-bed, for-the-yield, to-the-line");
         });
@@ -201,15 +207,15 @@ public final class FormulaForm {
     }
 
     private static Part readPart(PartJson form) {
-        String id = need("item", form.item());
+        String id = unlessGiven("item", form.item());
         Item item = form.figures() == null
                 ? Pantry.find(id)
                         .orElseThrow(() -> Refusal.of("item", "the book does not know it; write its figures out"))
                 : at("figures", () -> readItem(id, form.name() == null ? id : form.name(), form.figures()));
         return new Part(
                 item,
-                at("amount", () -> readAmount(need("amount", form.amount()))),
-                at("when", () -> readWhen(need("when", form.when()))),
+                at("amount", () -> readAmount(unlessGiven("amount", form.amount()))),
+                at("when", () -> readWhen(unlessGiven("when", form.when()))),
                 form.cutMm() == null ? 0 : form.cutMm());
     }
 
@@ -217,7 +223,7 @@ public final class FormulaForm {
         return new Item(
                 id,
                 name,
-                of(Part.Kind.class, "kind", need("kind", f.kind())),
+                of(Part.Kind.class, "kind", unlessGiven("kind", f.kind())),
                 f.kgPerL(),
                 f.pieceG(),
                 f.driedKgPerL(),
@@ -258,20 +264,20 @@ public final class FormulaForm {
 
     private static WhenJson when(Part.When when) {
         if (when instanceof Part.When.BeforeTheEnd w) {
-            return new WhenJson(null, w.before().toMillis() / 60_000.0, null);
+            return new WhenJson(null, (Double) BEFORE_THE_END.wire(w.before()), null);
         }
         if (when instanceof Part.When.IntoTheSimmer w) {
-            return new WhenJson(null, null, w.after().toMillis() / 60_000.0);
+            return new WhenJson(null, null, (Double) INTO_THE_SIMMER.wire(w.after()));
         }
         return new WhenJson(true, null, null);
     }
 
     private static Part.When readWhen(WhenJson form) {
         if (form.beforeTheEndMin() != null) {
-            return new Part.When.BeforeTheEnd(minutes("beforeTheEndMin", form.beforeTheEndMin()));
+            return new Part.When.BeforeTheEnd(BEFORE_THE_END.value(form.beforeTheEndMin()));
         }
         if (form.intoTheSimmerMin() != null) {
-            return new Part.When.IntoTheSimmer(minutes("intoTheSimmerMin", form.intoTheSimmerMin()));
+            return new Part.When.IntoTheSimmer(INTO_THE_SIMMER.value(form.intoTheSimmerMin()));
         }
         if (!Boolean.TRUE.equals(form.withTheBed())) {
             throw Refusal.of("withTheBed", "give one of withTheBed, beforeTheEndMin, intoTheSimmerMin");
@@ -279,24 +285,7 @@ public final class FormulaForm {
         return new Part.When.WithTheBed();
     }
 
-    private static Duration minutes(String field, double minutes) {
-        double value = Refusal.unlessWithin(field, minutes, 0, 48 * 60, "min");
-        return Duration.ofMillis((long) (value * 60_000 + 0.5));
-    }
-
-    static <T> T need(String field, T value) {
-        if (value == null) {
-            throw Refusal.of(field, "is needed here");
-        }
-        return value;
-    }
-
     private static <E extends Enum<E>> E of(Class<E> type, String field, String word) {
-        for (E value : type.getEnumConstants()) {
-            if (word(value).equals(word)) {
-                return value;
-            }
-        }
-        throw Refusal.of(field, "nobody knows this word here");
+        return Figure.constant(type, word).orElseThrow(() -> Refusal.of(field, "nobody knows this word here"));
     }
 }

@@ -4,10 +4,9 @@ import com.fasterxml.jackson.annotation.JsonAnyGetter;
 import com.fasterxml.jackson.annotation.JsonAnySetter;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
+import potamos.core.figure.Figures;
 
 /**
  * A formula in the open format, described by {@code /formula.schema.json}. Figures of beds and items are written out, so that a formula means the same
@@ -95,13 +94,7 @@ public record FormulaJson(
 
         /** What is written as nothing is not said. */
         public PhaseJson {
-            figures = FormulaJson.said(figures);
+            figures = Figures.said(figures);
         }
-    }
-
-    static Map<String, Object> said(Map<String, Object> figures) {
-        Map<String, Object> said = figures == null ? new LinkedHashMap<>() : new LinkedHashMap<>(figures);
-        said.values().removeIf(Objects::isNull);
-        return said;
     }
 }

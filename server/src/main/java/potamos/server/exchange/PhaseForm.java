@@ -19,7 +19,7 @@ final class PhaseForm {
      * @throws Refusal on the field of the phase that is missing, unknown or out of range
      */
     static Phase read(PhaseJson form) {
-        return PhaseKind.of(FormulaForm.need("phase", form.phase()))
+        return PhaseKind.of(Refusal.unlessGiven("phase", form.phase()))
                 .orElseThrow(() -> Refusal.of("phase", "nobody knows this phase"))
                 .make(new Figures(form.figures()));
     }

@@ -24,7 +24,7 @@ public record SchoolsJson(
 
     /** What is sent as nothing is not chosen. */
     public SchoolsJson {
-        chosen = FormulaJson.said(chosen);
+        chosen = Figures.said(chosen);
     }
 
     /**
@@ -52,7 +52,7 @@ public record SchoolsJson(
 
     /** The same with another choice. A density is a ratio of water, and takes the place of one. */
     public static SchoolsJson choosing(SchoolsJson asked, School<?> school, Object option) {
-        Map<String, Object> chosen = FormulaJson.said(asked == null ? null : asked.chosen);
+        Map<String, Object> chosen = Figures.said(asked == null ? null : asked.chosen);
         chosen.put(school.name(), option);
         boolean water = asked != null && school != Schools.DENSITY;
         return new SchoolsJson(water ? asked.water : null, chosen);

@@ -158,15 +158,19 @@ public final class Bodies {
 
     private static Shape shape(
             String shape, Double diameterCm, Double heightCm, Double lengthCm, Double breadthCm, Double bowlCm) {
-        Length height = Length.ofCm(need("heightCm", heightCm));
+        Length height = Length.ofCm(Refusal.unlessGiven("heightCm", heightCm));
         return switch (shape == null ? "cylinder" : shape) {
-            case "cylinder" -> new Shape.Cylinder(Length.ofCm(need("diameterCm", diameterCm)), height);
+            case "cylinder" -> new Shape.Cylinder(Length.ofCm(Refusal.unlessGiven("diameterCm", diameterCm)), height);
             case "pan" ->
                 new Shape.Pan(
-                        Length.ofCm(need("lengthCm", lengthCm)), Length.ofCm(need("breadthCm", breadthCm)), height);
+                        Length.ofCm(Refusal.unlessGiven("lengthCm", lengthCm)),
+                        Length.ofCm(Refusal.unlessGiven("breadthCm", breadthCm)),
+                        height);
             case "kettle" ->
                 new Shape.Kettle(
-                        Length.ofCm(need("diameterCm", diameterCm)), height, Length.ofCm(need("bowlCm", bowlCm)));
+                        Length.ofCm(Refusal.unlessGiven("diameterCm", diameterCm)),
+                        height,
+                        Length.ofCm(Refusal.unlessGiven("bowlCm", bowlCm)));
             default -> throw Refusal.of("shape", "one of cylinder, pan, kettle");
         };
     }
@@ -179,12 +183,5 @@ public final class Bodies {
         }
         double value = Refusal.unlessWithin(field, given, low, high, "");
         return new Estimate(value, value * relativeSd / 2, Basis.MEASURED_HERE);
-    }
-
-    private static double need(String field, Double value) {
-        if (value == null) {
-            throw Refusal.of(field, "is needed here");
-        }
-        return value;
     }
 }

@@ -18,8 +18,10 @@ public interface Changes {
      */
     record Change(long seq, String kitchenId, String topic, String ref, String act) {}
 
-    @Insert("INSERT INTO change_log (kitchen_id, topic, ref) VALUES (#{kitchenId}, #{topic}, #{ref})")
-    void note(String kitchenId, String topic, String ref);
+    /** Notes a change that no act made. */
+    default void note(String kitchenId, String topic, String ref) {
+        noteAct(kitchenId, topic, ref, "");
+    }
 
     @Insert("INSERT INTO change_log (kitchen_id, topic, ref, act) VALUES (#{kitchenId}, #{topic}, #{ref}, #{act})")
     void noteAct(String kitchenId, String topic, String ref, String act);

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -79,17 +80,17 @@ public class Screens {
 
     /** Tells every screen of a kitchen that something has changed there. */
     void tell(String kitchenId, String event, Object told) {
-        lines.forEach((line, listener) -> {
-            if (listener.kitchenId().equals(kitchenId)) {
-                send(line, event, told);
-            }
-        });
+        tell(listener -> listener.kitchenId().equals(kitchenId), event, told);
     }
 
     /** Tells what stands in the pots, to those who may see them. */
     public void tellReaders(String kitchenId, String event, Object told) {
+        tell(listener -> listener.reads() && listener.kitchenId().equals(kitchenId), event, told);
+    }
+
+    private void tell(Predicate<Listener> whom, String event, Object told) {
         lines.forEach((line, listener) -> {
-            if (listener.reads() && listener.kitchenId().equals(kitchenId)) {
+            if (whom.test(listener)) {
                 send(line, event, told);
             }
         });
@@ -97,12 +98,16 @@ public class Screens {
 
     /** Tells everybody to look at everything. */
     void greetAll() {
-        lines.keySet().forEach(line -> send(line, "hello", "{}"));
+        tell(listener -> true, "hello", "{}");
     }
 
     private void send(SseEmitter line, String event, Object told) {
+        send(line, SseEmitter.event().name(event).data(told, MediaType.APPLICATION_JSON));
+    }
+
+    private void send(SseEmitter line, SseEmitter.SseEventBuilder event) {
         try {
-            line.send(SseEmitter.event().name(event).data(told, MediaType.APPLICATION_JSON));
+            line.send(event);
         } catch (IOException | IllegalStateException gone) {
             drop(line, gone);
         }
@@ -144,12 +149,6 @@ public class Screens {
     /** Proxies and phones drop a line on which nothing is said. */
     @Scheduled(fixedDelay = 15_000)
     void keepAlive() {
-        lines.keySet().forEach(line -> {
-            try {
-                line.send(SseEmitter.event().comment("still here"));
-            } catch (IOException | IllegalStateException gone) {
-                drop(line, gone);
-            }
-        });
+        lines.keySet().forEach(line -> send(line, SseEmitter.event().comment("still here")));
     }
 }

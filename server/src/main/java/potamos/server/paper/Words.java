@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.stream.Stream;
 import potamos.core.batch.DueAct;
-import potamos.core.batch.JudgingCard;
 import potamos.core.batch.Stage;
 import potamos.core.cooling.CoolingVerdict;
 import potamos.core.flow.Ledger;
@@ -34,8 +33,7 @@ public final class Words {
             Family.class, "family",
             Body.class, "body",
             Allergen.class, "allergen",
-            Caution.class, "caution",
-            JudgingCard.class, "card");
+            Caution.class, "caution");
 
     private final JsonNode dictionary;
 
@@ -69,6 +67,11 @@ public final class Words {
     /** What a line of a ledger is called that no cause has: what came out, and what nobody can explain. */
     public String ledger(String line) {
         return under("cause", line);
+    }
+
+    /** One of the words that a figure is told with. */
+    public String choice(String word) {
+        return under("choice", word);
     }
 
     /** What a photo shows. */

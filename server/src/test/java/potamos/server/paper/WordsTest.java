@@ -44,6 +44,10 @@ class WordsTest {
         for (PhaseKind<?> kind : PhaseKind.all()) {
             assertThat(Words.ENGLISH.phase(kind.name())).isNotBlank();
         }
+        Stream.concat(EventKind.everyFigure().stream(), PhaseKind.everyFigure().stream())
+                .flatMap(figure -> figure.choices().stream())
+                .forEach(choice ->
+                        assertThat(Words.ENGLISH.choice(choice)).isNotBlank().doesNotContain("_"));
     }
 
     @Test
