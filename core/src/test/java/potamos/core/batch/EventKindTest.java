@@ -54,6 +54,18 @@ class EventKindTest {
         assertThat(EventKind.of("corrected")).isEmpty();
     }
 
+    /** Kinds that share a record are stored as that record; what a stock becomes is for whoever may judge or hand it out. */
+    @Test
+    void whatIsStoredAndWhoIsTrustedIsSaid() {
+        assertThat(kinds().stream().map(EventKind::storedAs))
+                .contains("judged", "strained")
+                .doesNotContain("judged-enough");
+        assertThat(FinishEvent.Strained.KIND.trust()).isEqualTo(EventKind.Trust.JUDGEMENT);
+        assertThat(ShelfEvent.Delivered.KIND.trust()).isEqualTo(EventKind.Trust.HANDING_OUT);
+        assertThat(PotEvent.Skimmed.KIND.trust()).isEqualTo(EventKind.Trust.WORK);
+        assertThat(PotEvent.Skimmed.KIND).hasToString("skimmed");
+    }
+
     @ParameterizedTest
     @MethodSource("kinds")
     void whatIsMadeOfFiguresTellsThem(EventKind<?> kind) {
