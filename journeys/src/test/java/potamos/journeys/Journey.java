@@ -112,8 +112,7 @@ final class Journey {
                 """, minutes);
         assertThat(status).isEqualTo(204);
         page.reload();
-        page.locator("h1").first().waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.ATTACHED));
-        return this;
+        return stands();
     }
 
     /** Opens the sheet of an act, types what was read, and logs it; asked whether it was read right, says that it stands. */
@@ -129,8 +128,15 @@ final class Journey {
         return this;
     }
 
+    /** Waits until the place itself is there and not only the frame around it, which is drawn before its answer has come. */
+    private Journey stands() {
+        page.locator("h1").first().waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.ATTACHED));
+        return this;
+    }
+
     /** Nothing that a person with a screen reader, a keyboard or weak eyes would stumble over. */
     Journey stumblesNobody() {
+        stands();
         var results = new AxeBuilder(page).analyze();
         assertThat(results.getViolations())
                 .as(
