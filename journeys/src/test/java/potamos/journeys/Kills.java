@@ -15,9 +15,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Random;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
 import java.util.regex.Matcher;
@@ -30,6 +33,7 @@ import java.util.regex.Pattern;
 public final class Kills {
     private static final int CLIENTS = 8;
     private static final Duration LONGEST_AWAY = Duration.ofMinutes(3);
+    private static final Duration LONGEST_ANSWER = Duration.ofSeconds(15);
     private static final List<String> PEOPLE = List.of("ilse", "tomaz");
     private static final Pattern IDS = Pattern.compile("\"id\":\"([0-9a-f-]{36})\"");
     /** So many acts a second together that the batches of the demo are not full before the end. */
@@ -192,8 +196,7 @@ public final class Kills {
         private String get(String path) {
             while (true) {
                 try {
-                    HttpResponse<String> answer =
-                            http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofString());
+                    HttpResponse<String> answer = answer(request(path).GET());
                     if (answer.statusCode() == 200) {
                         return answer.body();
                     }
@@ -210,13 +213,10 @@ public final class Kills {
         /** Whether it was acknowledged. An answer that is a refusal would be sent again for ever, so it ends everything. */
         private boolean post(String path, String json) {
             try {
-                HttpResponse<String> answer = http.send(
-                        request(path)
-                                .header("Content-Type", "application/json")
-                                .header("X-XSRF-TOKEN", token())
-                                .POST(HttpRequest.BodyPublishers.ofString(json))
-                                .build(),
-                        HttpResponse.BodyHandlers.ofString());
+                HttpResponse<String> answer = answer(request(path)
+                        .header("Content-Type", "application/json")
+                        .header("X-XSRF-TOKEN", token())
+                        .POST(HttpRequest.BodyPublishers.ofString(json)));
                 heard = answer.statusCode() + " at " + Instant.now();
                 if (answer.statusCode() < 300) {
                     return true;
@@ -235,6 +235,18 @@ public final class Kills {
             }
         }
 
+        /** Waits for all of it: a request's own timeout ends with its first byte, and a line that is cut after that was seen to wait for ever. */
+        private HttpResponse<String> answer(HttpRequest.Builder request) throws IOException, InterruptedException {
+            CompletableFuture<HttpResponse<String>> answer =
+                    http.sendAsync(request.build(), HttpResponse.BodyHandlers.ofString());
+            try {
+                return answer.get(LONGEST_ANSWER.toMillis(), TimeUnit.MILLISECONDS);
+            } catch (TimeoutException | ExecutionException away) {
+                answer.cancel(true);
+                throw new IOException(away);
+            }
+        }
+
         private String token() {
             return cookies.getCookieStore().getCookies().stream()
                     .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
@@ -244,7 +256,7 @@ public final class Kills {
         }
 
         private HttpRequest.Builder request(String path) {
-            return HttpRequest.newBuilder(URI.create(potamos.url() + path)).timeout(Duration.ofSeconds(15));
+            return HttpRequest.newBuilder(URI.create(potamos.url() + path)).timeout(LONGEST_ANSWER);
         }
     }
 
