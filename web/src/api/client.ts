@@ -34,7 +34,7 @@ export class Problem extends Error {
 
 export const offline = () => new Problem(0, 'No connection just now.', {})
 
-function cookie(name: string): string {
+export function cookie(name: string): string {
   const found = document.cookie.split('; ').find((c) => c.startsWith(name + '='))
   return found ? decodeURIComponent(found.slice(name.length + 1)) : ''
 }

@@ -11,20 +11,34 @@ interface Props {
   units: Units
   /** Metric step of the plus and minus. */
   step?: number
+  /** Where they begin in an empty field. */
+  from?: number
   problem?: FieldProblem
   autoFocus?: boolean
 }
 
 /** A number with its unit, a large plus and minus, and what is wrong with it beside it. Takes a comma or a point. */
-export function NumberField({ label, value, onValue, dimension, units, step, problem, autoFocus }: Props) {
+export function NumberField({
+  label,
+  value,
+  onValue,
+  dimension,
+  units,
+  step,
+  from,
+  problem,
+  autoFocus,
+}: Props) {
   const id = useId()
   const scale = scaleOf(units, dimension)
   const shown = value === undefined ? '' : figure(scale.to(value), scale.step / (scale.step < 1 ? 1 : 2))
   const [typed, setTyped] = useState<string | null>(null)
   const text = typed ?? shown
+  const unread = typed !== null && typed.trim() !== '' && parse(typed) === undefined
+  const wrong = unread ? { reason: 'a number is needed here' } : problem
   const move = (by: number) => {
     setTyped(null)
-    onValue(scale.from(Math.round((scale.to(value ?? 0) + by) / Math.abs(by)) * Math.abs(by)))
+    onValue(scale.from(Math.round((scale.to(value ?? from ?? 0) + by) / Math.abs(by)) * Math.abs(by)))
   }
   const shownStep = step === undefined ? scale.step : niceStep(scale.to(step) - scale.to(0))
   return (
@@ -49,8 +63,8 @@ export function NumberField({ label, value, onValue, dimension, units, step, pro
             autoFocus={autoFocus}
             className="text-24 w-full min-w-0 bg-transparent py-2 text-right font-mono outline-offset-4"
             value={text}
-            aria-invalid={problem !== undefined}
-            aria-describedby={problem ? `${id}-problem` : undefined}
+            aria-invalid={wrong !== undefined}
+            aria-describedby={wrong ? `${id}-problem` : undefined}
             onFocus={(event) => event.target.select()}
             onBlur={() => setTyped(null)}
             onChange={(event) => {
@@ -70,7 +84,7 @@ export function NumberField({ label, value, onValue, dimension, units, step, pro
           +
         </button>
       </div>
-      {problem && <FieldNote id={`${id}-problem`} problem={problem} dimension={dimension} units={units} />}
+      {wrong && <FieldNote id={`${id}-problem`} problem={wrong} dimension={dimension} units={units} />}
     </div>
   )
 }

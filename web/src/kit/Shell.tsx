@@ -6,6 +6,7 @@ import { onSeen, seenAt } from '../offline/seen'
 import { eventName } from '../words/en'
 import { duration } from '../words/time'
 import { Button } from './Button'
+import { Clock } from './DemoClock'
 import { keySheet, useKeys } from './keys'
 import { PersonMenu } from './PersonMenu'
 import { useMay, useTimes } from './session'
@@ -35,7 +36,7 @@ export function Shell({
 }) {
   const may = useMay()
   const navigate = useNavigate()
-  const { now, clock } = useTimes()
+  const { clock } = useTimes()
   const [keysOpen, setKeysOpen] = useState(false)
   const outbox = useOutbox()
   const undo = useUndo()
@@ -77,9 +78,7 @@ export function Shell({
             ))}
         </nav>
         {alarms}
-        <time className="text-24 hidden font-mono sm:block" aria-label="Kitchen time">
-          {clock(now)}
-        </time>
+        <Clock />
         <PersonMenu onKeys={() => setKeysOpen(true)} />
         <div className="absolute inset-x-0 top-full">
           <Waiting connected={connected} />

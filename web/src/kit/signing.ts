@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { api, data } from '../api/client'
 import { useOutbox } from '../api/outbox'
 import type { Session } from '../api/queries'
+import { begin } from './rest'
 import { useVisit } from './session'
 
 /** Somebody who stood at a shared tablet and walked away has stepped back from it. */
@@ -17,6 +18,7 @@ export function useBecome() {
       // An answer from before, still on its way, would say again who was here then.
       void client.cancelQueries({ queryKey: ['session'] })
       client.setQueryData(['session'], session)
+      begin()
     },
     [client],
   )

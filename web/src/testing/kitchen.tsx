@@ -4,6 +4,7 @@ import type { ReactNode } from 'react'
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router'
 import { startOutbox } from '../api/outbox'
 import { surroundings } from '../api/queries'
+import { begin } from '../kit/rest'
 import { VisitContext, type Person } from '../kit/session'
 import { edge } from './edge'
 import session from './answers/session.json'
@@ -29,6 +30,7 @@ export function answer<T = Record<string, unknown>>(name: string): T {
 /** Stands where the network is: the answers of a server, and what it was sent. */
 export function network(answers: Answers): Sent[] {
   const sent: Sent[] = []
+  begin()
   edge.answer = async (request) => {
     const path = new URL(request.url).pathname
     const text = await request.text()

@@ -23,6 +23,14 @@ export type Cause = Schemas['EntryView']['cause'] | 'YIELD' | 'UNEXPLAINED'
 export const causeName: Record<Cause, string> = words.cause
 export const bodyName: Record<Schemas['PotView']['body'], string> = words.body
 export const outcomeName: Record<Schemas['CoolView']['overall'], string> = words.outcome
+/** How a shade stands to the one that is wanted. */
+export const shadeWords: Record<Schemas['ShadeView']['stands'], string> = words.shadeStands
+/** What an outcome rests on. */
+export const reasonWords: Record<Schemas['StageVerdictView']['reason'], string> = words.reason
+/** What may be done now with a stock that cools. */
+export const wayName: Record<Schemas['CoolView']['allowed'][number], string> = words.way
+/** How to go on with a bed that is not as planned. */
+export const weighingName: Record<Schemas['WayView']['kind'], string> = words.weighing
 export const statusName: Record<Schemas['CallView']['status'], string> = words.callStatus
 export const cautionName: Record<Schemas['ChargeView']['cautions'][number], string> = words.caution
 export const familyName: Record<Family, string> = words.family

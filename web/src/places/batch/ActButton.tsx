@@ -6,8 +6,9 @@ import { Note } from '../../kit/Note'
 import { useMay, useUnits } from '../../kit/session'
 import { lossWords } from '../../words/en'
 import { fromNow } from '../../words/time'
-import { dueWords, kindOf, logAll, usual, type Due, type SheetName } from './acts'
+import { dueWords, logAll, moves, movesBy, usual, type Due, type SheetName } from './acts'
 import { ActSheet } from './ActSheet'
+import { used, useResting } from '../../kit/rest'
 
 /** Whether the button of the next act takes the focus on, as when the one before was tapped by the keyboard. */
 let handOn = false
@@ -17,12 +18,15 @@ export function ActButton({ card, due, now }: { card: Card; due: Due; now: numbe
   const may = useMay()
   const units = useUnits()
   const [sheet, setSheet] = useState(false)
+  const [armed, setArmed] = useState(false)
+  const rests = useResting()
   const [problem, setProblem] = useState<Problem>()
   const button = useRef<HTMLButtonElement>(null)
   useEffect(() => {
+    if (rests) return
     if (handOn) button.current?.focus()
     handOn = false
-  }, [])
+  }, [rests])
   const minutes = (new Date(due.due).getTime() - now) / 60_000
   const isDue = minutes <= 0
   const late = new Date(due.lateAt).getTime() < now
@@ -35,13 +39,16 @@ export function ActButton({ card, due, now }: { card: Card; due: Due; now: numbe
       </p>
     )
   }
-  const tap = async () => {
-    if (due.asks) {
-      setSheet(true)
-      return
-    }
+  const litres = moves(due)
+  const tap = () => {
+    if (due.asks) setSheet(true)
+    else if (litres > 0) setArmed(!armed)
+    else void take()
+  }
+  const take = async () => {
     setProblem(undefined)
-    handOn = document.activeElement === button.current
+    handOn = button.current?.parentElement?.contains(document.activeElement) ?? false
+    used()
     const outcome = await logAll(card.id, usual(due))
     if (outcome.kind === 'refused') {
       handOn = false
@@ -52,10 +59,12 @@ export function ActButton({ card, due, now }: { card: Card; due: Due; now: numbe
     <div className="grid gap-2">
       <Button
         ref={button}
-        tone={isDue ? 'due' : 'act'}
+        tone={armed ? undefined : isDue ? 'due' : 'act'}
         large
+        disabled={rests}
+        aria-expanded={litres > 0 && !due.asks ? armed : undefined}
         className="w-full flex-wrap justify-between! gap-y-0 py-2 text-left!"
-        onClick={() => void tap()}
+        onClick={tap}
       >
         <span>
           {dueWords(due)}
@@ -65,9 +74,19 @@ export function ActButton({ card, due, now }: { card: Card; due: Due; now: numbe
           {late ? fromNow(due.due, now) : isDue ? 'now' : fromNow(due.due, now)}
         </span>
       </Button>
+      {armed && (
+        <div className="grid grid-cols-[1fr_auto] gap-2">
+          <Button tone="act" large onClick={() => void take()}>
+            Log {units.litres(litres)}
+          </Button>
+          <Button large onClick={() => setSheet(true)}>
+            Another amount
+          </Button>
+        </div>
+      )}
       {lost && lossWords[due.kind] && <Note>{lossWords[due.kind]}</Note>}
       {problem && <Note>{problem.message}.</Note>}
-      {sheet && <SheetFor id={card.id} kind={kindOf(due)} due={due} onClose={() => setSheet(false)} />}
+      {sheet && <SheetFor id={card.id} kind={movesBy(due)} due={due} onClose={() => setSheet(false)} />}
     </div>
   )
 }

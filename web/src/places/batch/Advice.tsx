@@ -1,7 +1,7 @@
 import type { Page } from '../../api/queries'
 import { Note } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
-import { limitsNote } from '../../words/en'
+import { limitsNote, wayName } from '../../words/en'
 import type { Due } from './acts'
 
 /** What the cook should know while reading the figure. */
@@ -57,8 +57,20 @@ export function Advice({ kind, page, due }: { kind: string; page: Page; due?: Du
     case 'reheated':
       return (
         <Note tone="hazard">
-          The cooling does not hold its limits. {page.card.cooling.profile} allows one reheat to{' '}
-          {units.celsius(page.card.cooling.reheatC)}, then cooling starts again; or discard it. {limitsNote}
+          {page.card.cooling.allowed.includes('REHEAT') ? (
+            <>
+              The cooling does not hold its limits. {page.card.cooling.profile} allows one reheat to{' '}
+              {units.celsius(page.card.cooling.reheatC)}, then cooling starts again; or discard it.{' '}
+            </>
+          ) : page.card.cooling.overall === 'FAILED' ? (
+            <>
+              The cooling did not hold its limits, and {page.card.cooling.profile} allows no reheat any more:
+              discard it.{' '}
+            </>
+          ) : (
+            <>The cooling will not hold its limits: {wayName.COOL_FASTER.toLowerCase()}, and read again. </>
+          )}
+          {limitsNote}
         </Note>
       )
     case 'stored':

@@ -9,8 +9,9 @@ import { useMay, useTimes, useUnits } from '../../kit/session'
 import { costName } from '../../words/en'
 import { fromNow } from '../../words/time'
 import { ActButton, amountWords } from './ActButton'
-import { dueKey, dueWords, kindOf, logAll, usual, type Due, type SheetName } from './acts'
+import { dueKey, dueWords, logAll, moves, movesBy, usual, type Due, type SheetName } from './acts'
 import { Deliver } from './Deliver'
+import { used, useResting } from '../../kit/rest'
 import { StandsOn } from './StandsOn'
 
 /** What is next, what comes after, and what may be logged at any time. */
@@ -71,9 +72,13 @@ function Later({
   const units = useUnits()
   const { clock } = useTimes()
   const late = new Date(due.lateAt).getTime() < now
+  const rests = useResting()
   const tap = () => {
-    if (due.asks || ['SKIM', 'TOP_UP', 'FILL'].includes(due.kind)) onAsk(kindOf(due))
-    else void logAll(page.card.id, usual(due))
+    if (due.asks || moves(due) > 0) onAsk(movesBy(due))
+    else {
+      used()
+      void logAll(page.card.id, usual(due))
+    }
   }
   return (
     <li className="border-rule flex min-h-[56px] items-center gap-3 border-b">
@@ -90,7 +95,7 @@ function Later({
       </span>
       <span className="text-15 text-quiet whitespace-nowrap">{fromNow(due.due, now)}</span>
       {may('ACT') && (due.kind !== 'JUDGE' || may('JUDGE')) && (
-        <Button aria-label={`${dueWords(due)}: log now`} onClick={tap}>
+        <Button aria-label={`${dueWords(due)}: log now`} disabled={rests} onClick={tap}>
           Log
         </Button>
       )}

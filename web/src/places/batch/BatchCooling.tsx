@@ -4,7 +4,7 @@ import type { Page } from '../../api/queries'
 import { Wedge } from '../../graphics/Wedge'
 import { Heading, Note } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
-import { limitsNote, outcomeName } from '../../words/en'
+import { limitsNote, outcomeName, reasonWords, wayName } from '../../words/en'
 import { duration } from '../../words/time'
 
 const PROJECT_MIN = 8 * 60
@@ -80,7 +80,10 @@ export function BatchCooling({ page }: { page: Page }) {
               <td className="font-mono">
                 {s.crossed ? clock(s.crossed) : s.projected ? `about ${clock(s.projected)}` : '–'}
               </td>
-              <td className="font-semibold">{outcomeName[s.outcome]}</td>
+              <td className="py-1">
+                <b className="font-semibold">{outcomeName[s.outcome]}</b>
+                <span className="text-13 text-quiet block">{reasonWords[s.reason]}</span>
+              </td>
             </tr>
           ))}
         </tbody>
@@ -101,10 +104,10 @@ export function BatchCooling({ page }: { page: Page }) {
           .
         </Note>
       )}
-      {cooling.overall === 'WILL_FAIL' && (
+      {['FAILED', 'WILL_FAIL', 'NOT_SHOWN'].includes(cooling.overall) && (
         <Note tone="hazard">
-          Going by the readings it will not make its limit. Split it into more containers, add ice, stir, and
-          read again.
+          {cooling.overall === 'WILL_FAIL' && 'Going by the readings it will not make its limit. '}
+          {cooling.allowed.map((way) => wayName[way]).join('; or ')}.
         </Note>
       )}
       {cooling.overall === 'TIGHT' && (

@@ -60,12 +60,17 @@ describe('a batch at its simmer', () => {
     const { sent } = open('batch-simmer')
     fireEvent.click(await screen.findByRole('button', { name: 'Level' }))
     const sheet = await screen.findByRole('dialog')
-    expect(sheet.textContent).toMatch(/Expected \d+(\.\d)? cm below the rim/)
-    fireEvent.change(within(sheet).getByRole('textbox', { name: 'Below the rim' }), {
-      target: { value: '13,5' },
-    })
+    const expected = /Expected (\d+(?:\.\d)?) cm below the rim/.exec(sheet.textContent)![1]!
+    // A reading starts empty: nobody logs by a tap what nobody has read.
+    const field = within(sheet).getByRole<HTMLInputElement>('textbox', { name: 'Below the rim' })
+    expect(field.value).toBe('')
+    expect(within(sheet).getByRole<HTMLButtonElement>('button', { name: 'Log' }).disabled).toBe(true)
+    const read = Number(expected) + 0.5
+    fireEvent.change(field, { target: { value: read.toFixed(1).replace('.', ',') } })
     fireEvent.click(within(sheet).getByRole('button', { name: 'Log' }))
-    expect((await logged(sent))[0]).toMatchObject({ kind: 'level-read', belowRimCm: 13.5 })
+    const entry = (await logged(sent))[0]!
+    expect(entry).toMatchObject({ kind: 'level-read' })
+    expect(entry.belowRimCm).toBeCloseTo(read, 6)
   })
 
   it('says beside the figure what the server would not take, and keeps the sheet', async () => {
@@ -149,7 +154,12 @@ describe('a batch at its simmer', () => {
     button.focus()
     fireEvent.click(button)
     await waitFor(() => expect(screen.queryByRole('button', { name: /^Start cooling/ })).toBeNull())
-    expect(document.activeElement).toBe(screen.getByRole('button', { name: /^Read the cooling/ }))
+    // The place of a button that was just used rests, so that a second tap does nothing; then the hand goes on.
+    const next = screen.getByRole<HTMLButtonElement>('button', { name: /^Read the cooling/ })
+    expect(next.disabled).toBe(true)
+    fireEvent.keyDown(document.body, { key: 'n' })
+    expect(screen.queryByRole('dialog')).toBeNull()
+    await waitFor(() => expect(document.activeElement).toBe(next), { timeout: 4000 })
   })
 
   it('puts in what goes in together at one tap, each its own entry', async () => {

@@ -8,7 +8,8 @@ import { Failed, Heading, Loading } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { stageName } from '../../words/en'
 import { duration } from '../../words/time'
-import { kindOf, logAll, usual, type SheetName } from './acts'
+import { kindOf, logAll, moves, movesBy, usual, type SheetName } from './acts'
+import { resting, used } from '../../kit/rest'
 import { ActSheet } from './ActSheet'
 import { BatchActs } from './BatchActs'
 import { BatchCooling } from './BatchCooling'
@@ -17,6 +18,7 @@ import { BatchPhotos } from './BatchPhotos'
 import { BatchPot } from './BatchPot'
 import { BatchRecord } from './BatchRecord'
 import { BatchStream } from './BatchStream'
+import { BatchWeighing } from './BatchWeighing'
 import { ChoreLine } from './ChoreLine'
 import { Steps } from './Steps'
 
@@ -68,6 +70,7 @@ function Batch({ page }: { page: Page }) {
       </div>
       <Steps page={page} />
       <ChoreLine page={page} />
+      {page.weighing && <BatchWeighing page={page} weighing={page.weighing} />}
       <div className="mt-5 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section aria-label={inPot ? 'The pot' : 'Cooling'}>
           {inPot ? <BatchPot page={page} colour={colour} /> : <BatchCooling page={page} />}
@@ -124,9 +127,12 @@ function useBatchKeys(page: Page, ask: (kind: SheetName) => void) {
       const next = card.due[0]
       return {
         n: () => {
-          if (!next) return
-          if (next.asks) ask(kindOf(next))
-          else void logAll(card.id, usual(next))
+          if (!next || resting()) return
+          if (next.asks || moves(next) > 0) ask(movesBy(next))
+          else {
+            used()
+            void logAll(card.id, usual(next))
+          }
         },
         l: () => ask('level-read'),
         t: () => ask(card.strainedL === undefined ? 'temperature-read' : 'cooling-read'),

@@ -6,7 +6,7 @@ import { LadleCard, SetCard, ShadeCard } from '../../graphics/Cards'
 import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { Sheet } from '../../kit/Sheet'
-import { spentSigns, tasteWords } from '../../words/en'
+import { shadeWords, spentSigns, tasteWords } from '../../words/en'
 import { logAll, type Due } from './acts'
 import { Ticks } from './Ticks'
 
@@ -42,17 +42,21 @@ export function CardSheet({ page, due, card, onClose }: Props & { card: CardName
   const [value, setValue] = useState<number>()
   const { problem, send } = useSend(page, onClose)
   const target = card === 'SHADE' ? (page.card.oven?.shade ?? due?.amount) : undefined
-  const longer = card === 'SHADE' && value !== undefined ? page.card.oven?.longerMin[value - 1] : undefined
+  const stands = card === 'SHADE' && value !== undefined ? page.card.oven?.shades[value - 1] : undefined
   return (
     <Sheet title={title} open onClose={onClose}>
       <p className="text-18 mt-0 mb-4">{says}</p>
       <Card value={value} onValue={setValue} target={target} />
       <div className="mt-5 grid gap-3">
-        {longer !== undefined && (
-          <p className="text-18 m-0">
-            {longer === 0 ? 'It is there: take it out.' : `Not there yet: look again in about ${longer} min.`}
-          </p>
-        )}
+        {stands &&
+          (stands.stands === 'SCORCHED' ? (
+            <Note tone="hazard">{shadeWords[stands.stands]}</Note>
+          ) : (
+            <p className="text-18 m-0">
+              {shadeWords[stands.stands]}
+              {stands.stands === 'BELOW' && ` Look again in about ${stands.longerMin} min.`}
+            </p>
+          ))}
         <Button
           tone="act"
           large

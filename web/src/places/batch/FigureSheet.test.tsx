@@ -4,6 +4,7 @@ import { setServerTime } from '../../api/clock'
 import type { Page } from '../../api/queries'
 import { levelAt, litresAt } from '../../graphics/vessel'
 import { answer, network, person, visit, type Sent } from '../../testing/kitchen'
+import { ActButton } from './ActButton'
 import type { ProposedName } from './acts'
 import { FigureSheet } from './FigureSheet'
 
@@ -137,5 +138,40 @@ describe('a refractometer', () => {
     ).toBeTruthy()
     type('Refractometer', '95')
     expect(screen.queryByText(/dissolved/)).toBeNull()
+  })
+})
+
+describe('a temperature', () => {
+  const probe = { name: 'Probe 1', celsius: 92.84, at: new Date().toISOString(), silent: false }
+  const probed = (page: Page) => ({ ...page, card: { ...page.card, probe } })
+
+  it('taken over from the probe is the probe’s', async () => {
+    const { sent } = open('temperature-read', probed)
+    fireEvent.click(screen.getByRole('button', { name: /^Take Probe 1/ }))
+    press('Log')
+    expect(await first(sent)).toMatchObject({ celsius: 92.8, byProbe: true })
+  })
+
+  it('typed over it is the hand’s', async () => {
+    const { sent } = open('temperature-read', probed)
+    fireEvent.click(screen.getByRole('button', { name: /^Take Probe 1/ }))
+    type('In the liquor', '91.5')
+    press('Log')
+    const entry = await first(sent)
+    expect(entry).toMatchObject({ celsius: 91.5 })
+    expect(entry).not.toHaveProperty('byProbe')
+  })
+})
+
+describe('an act that moves litres', () => {
+  it('shows them, and is logged at one more touch', async () => {
+    const page = answer<Page>('batch-simmer')
+    const skim = page.card.due.find((due) => due.kind === 'SKIM')!
+    const sent = network({ [`POST /api/batches/${page.card.id}/acts`]: page })
+    visit(<ActButton card={page.card} due={skim} now={new Date(skim.due).getTime()} />)
+    fireEvent.click(screen.getByRole('button', { name: /^Skim/ }))
+    expect(sent).toEqual([])
+    fireEvent.click(screen.getByRole('button', { name: /^Log \d/ }))
+    expect(await first(sent)).toMatchObject({ kind: 'skimmed', litres: skim.becomes[0]!.figures.litres })
   })
 })

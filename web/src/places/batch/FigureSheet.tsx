@@ -10,10 +10,11 @@ import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
 import { eventName } from '../../words/en'
 import { amount, type Dimension } from '../../words/units'
-import { likely, logAll, question, type Due, type ProposedName } from './acts'
+import { likely, logAll, moves, question, type Due, type ProposedName } from './acts'
 import { Advice } from './Advice'
 import { BrixField } from './BrixField'
 import { LevelField } from './LevelField'
+import { used } from '../../kit/rest'
 import { WeightField } from './WeightField'
 
 const titles: Record<string, string> = {
@@ -40,6 +41,9 @@ const dimensions: Record<string, Dimension> = {
   value: 'brix',
 }
 
+/** Readings whose advice does not tell already what is expected. */
+const saysItself: ProposedName[] = ['cooling-read', 'brix-read']
+
 interface Props {
   page: Page
   kind: ProposedName
@@ -52,6 +56,7 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
   const units = useUnits()
   const asked = question(kind, page, due)
   const [value, setValue] = useState(asked?.start)
+  const [byProbe, setByProbe] = useState(false)
   const [words, setWords] = useState(kind === 'stored' ? 'Cold store' : '')
   const [doubted, setDoubted] = useState<number>()
   const [problem, setProblem] = useState<Problem>()
@@ -69,23 +74,38 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
     }
     setBusy(true)
     setProblem(undefined)
+    // Foam is seen before it is skimmed: what an act becomes beside its litres goes with them.
+    const first = (due?.becomes ?? []).filter((one) => one.kind !== kind && moves(due!) > 0)
     const outcome = await logAll(page.card.id, [
-      act(kind, { ...asked.beside, ...(words && { words }), [asked.field]: value }),
+      ...first.map((one) => act(one.kind, one.figures)),
+      act(kind, {
+        ...asked.beside,
+        ...(words && { words }),
+        ...(byProbe && { byProbe }),
+        [asked.field]: value,
+      }),
     ])
     setBusy(false)
     if (outcome.kind === 'refused') setProblem(outcome.problem)
-    else onClose()
+    else {
+      used()
+      onClose()
+    }
   }
-  const fieldProblem =
-    value === undefined ? { reason: 'a number is needed here' } : problem?.fields[asked.field]
+  const fieldProblem = problem?.fields[asked.field]
   const other = problem && !problem.fields[asked.field] ? problem.message : undefined
   const dimension = dimensions[asked.field]!
-  const measure = { label: asked.label, value, onValue: setValue, units: units.units, problem: fieldProblem }
+  const noReheat = kind === 'reheated' && !page.card.cooling.allowed.includes('REHEAT')
+  const typed = (typedIn: number | undefined) => {
+    setByProbe(false)
+    setValue(typedIn)
+  }
+  const measure = { label: asked.label, value, onValue: typed, units: units.units, problem: fieldProblem }
   return (
     <Sheet title={titles[kind] ?? eventName[kind]} open onClose={onClose}>
       <form onSubmit={(event) => void submit(event)} className="grid gap-5">
         <Advice kind={kind} page={page} due={due} />
-        {kind === 'level-read' ? (
+        {noReheat ? null : kind === 'level-read' ? (
           <LevelField {...measure} vessel={page.card.vessel} />
         ) : kind === 'weighed-in' ? (
           <WeightField {...measure} />
@@ -96,8 +116,30 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
             {...measure}
             dimension={dimension}
             step={kind === 'skimmed' ? 0.05 : asked.field === 'celsius' ? 1 : undefined}
+            from={asked.expected}
             autoFocus
           />
+        )}
+        {asked.expected !== undefined && saysItself.includes(kind) && (
+          <p className="text-15 text-quiet m-0">
+            Expected about{' '}
+            <b className="text-ink font-mono font-semibold">
+              {amount(asked.expected, dimension, units.units)}
+            </b>
+            .
+          </p>
+        )}
+        {asked.probe !== undefined && (
+          <Button
+            type="button"
+            aria-pressed={byProbe}
+            onClick={() => {
+              setValue(Math.round(asked.probe! * 10) / 10)
+              setByProbe(true)
+            }}
+          >
+            {byProbe ? 'Taken from' : 'Take'} {page.card.probe?.name}: {units.celsius(asked.probe, 0.1)}
+          </Button>
         )}
         {kind === 'weighed-in' && (
           <TextField
@@ -116,7 +158,7 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
             it once more; if it stands, log it as it is.
           </Note>
         )}
-        <Button type="submit" tone="act" large disabled={busy || value === undefined}>
+        <Button type="submit" tone="act" large disabled={busy || value === undefined || noReheat}>
           {busy ? 'Logging …' : doubt ? 'It stands: log it' : 'Log'}
         </Button>
         {kind === 'reheated' && <DiscardInstead page={page} onClose={onClose} />}

@@ -78,29 +78,37 @@ describe('acts that are due', () => {
     expect(kindOf(due('JUDGE_SHADE', { becomes }))).toBe('card:SHADE')
   })
 
-  it('asks for the figure that an act carries, beginning with what is proposed', () => {
+  it('asks for the figure that an act carries; a reading starts empty beside what is expected', () => {
     const page = answer<Page>('batch-simmer')
     const level = page.usual.find((proposal) => proposal.kind === 'level-read')!
     expect(question('level-read', page)).toMatchObject({
       field: 'belowRimCm',
-      start: level.figures.belowRimCm,
+      start: undefined,
+      expected: level.figures.belowRimCm,
     })
     const becomes = [{ kind: 'strained' as const, figures: { litres: 11.5, passes: 3, pressed: false } }]
     expect(question('strained', page, due('STRAIN', { becomes }))).toMatchObject({
       field: 'litres',
-      start: 11.5,
+      start: undefined,
+      expected: 11.5,
       beside: { passes: 3 },
+    })
+    const water = [{ kind: 'topped-up' as const, figures: { litres: 2.1, celsius: 12 } }]
+    expect(question('topped-up', page, due('TOP_UP', { becomes: water }))).toMatchObject({
+      start: 2.1,
+      expected: undefined,
+      beside: { celsius: 12 },
     })
     expect(question('noted', page)).toBeUndefined()
   })
 
-  it('begins with what a probe says, unless it has fallen silent', () => {
+  it('offers what a probe says, unless it has fallen silent', () => {
     const page = answer<Page>('batch-simmer')
     const probe = { name: 'Probe 1', celsius: 93.25, at: page.card.since, silent: false }
     const with_ = (silent: boolean) => ({ ...page, card: { ...page.card, probe: { ...probe, silent } } })
-    expect(question('temperature-read', with_(false))?.start).toBe(93.25)
-    const proposed = page.usual.find((proposal) => proposal.kind === 'temperature-read')!.figures.celsius
-    expect(question('temperature-read', with_(true))?.start).toBe(proposed)
+    expect(question('temperature-read', with_(false))).toMatchObject({ start: undefined, probe: 93.25 })
+    expect(question('temperature-read', with_(true))?.probe).toBeUndefined()
+    expect(question('level-read', with_(false))?.probe).toBeUndefined()
   })
 
   it('every act on the demo range can be tapped', () => {

@@ -33,6 +33,16 @@ export function dueWords(due: Pick<Due, 'kind' | 'phase'> & { parts: { name: str
   return `Put in ${parts.join(', ')}`
 }
 
+/** Litres that an act moves; an act that moves some takes one more touch, with them in sight. */
+export const moves = (due: Due): number =>
+  due.becomes.reduce((sum, { figures }) => sum + (figures.litres ?? 0), 0)
+
+/** Which sheet asks for those litres; that of the act where none of it moves any. */
+export const movesBy = (due: Due): SheetName => {
+  const moving = due.becomes.find(({ figures }) => (figures.litres ?? 0) > 0)
+  return moving ? sheetOf(moving) : kindOf(due)
+}
+
 /** What a tap logs: what is proposed. Several parts that go in together are several entries of one tap. */
 export const usual = (due: Due): Act[] => due.becomes.map(({ kind, figures }) => act(kind, figures))
 
@@ -46,7 +56,12 @@ export async function logAll(batchId: string, acts: Act[]): Promise<Outcome> {
 export interface Question {
   kind: ProposedName
   field: 'litres' | 'kg' | 'celsius' | 'belowRimCm' | 'value'
+  /** An amount that may be proposed. A reading starts empty: nobody logs by a tap what nobody has read. */
   start: number | undefined
+  /** What a reading should show about now. */
+  expected: number | undefined
+  /** What the probe says, to be taken over as the probe's. */
+  probe: number | undefined
   label: string
   beside: Figures
 }
@@ -59,16 +74,34 @@ export function question(kind: ProposedName, page: Page, due?: Due): Question | 
     Question['field'] | undefined
   if (!label || !field) return undefined
   const proposed = [...(due?.becomes ?? []), ...page.usual].find((proposal) => proposal.kind === kind)
-  const beside = proposed?.figures ?? {}
-  return { kind, field, label, beside, start: read(kind, page) ?? beside[field] }
+  const { [field]: usually, ...beside } = proposed?.figures ?? {}
+  const reading = readings.includes(kind)
+  const probe = page.card.probe
+  return {
+    kind,
+    field,
+    label,
+    beside,
+    start: reading ? undefined : usually,
+    expected: reading ? usually : undefined,
+    probe:
+      eventKinds[kind].figures.some((figure) => figure.name === 'byProbe') && probe?.silent === false
+        ? probe.celsius
+        : undefined,
+  }
 }
 
-/** What an instrument says already: a probe that reports, a refractometer's last drop. */
-function read(kind: string, page: Page): number | undefined {
-  if (kind === 'brix-read') return page.brix[page.brix.length - 1]?.degrees
-  const probe = page.card.probe
-  return kind === 'temperature-read' && probe?.silent === false ? probe.celsius : undefined
-}
+/** What an instrument shows and a person reads off it. */
+const readings: ProposedName[] = [
+  'level-read',
+  'temperature-read',
+  'cooling-read',
+  'brix-read',
+  'reheated',
+  'strained',
+  'reduced',
+  'weighed-in',
+]
 
 /** Within what a figure will most likely lie; beyond it the cook is asked whether it was read right. */
 export function likely(asked: Question, page: Page): Page['likely'][string] | undefined {

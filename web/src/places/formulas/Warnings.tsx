@@ -130,6 +130,11 @@ function useWords(charge: Charge) {
           'An unusual ratio.',
           `${warning.value.toFixed(2)} L for each kg of bed; the usual end is ${warning.limit.toFixed(1)}.`,
         ]
+      case 'SLOW_BRING_UP':
+        return [
+          'Lukewarm for too long.',
+          `It takes ${duration(warning.value)} from cold to hot; bones and water should be through that in ${duration(warning.limit)}. A stronger burner, or a smaller charge.`,
+        ]
       case 'TRAYS_CROWDED':
         return [
           'The trays are crowded.',

@@ -40,7 +40,7 @@ export default function KitchenPlace() {
           <p className="text-18 text-quiet m-0">
             At {Math.round(it.altitudeM)} m water boils at {units.celsius(it.boilingC, 0.1)}. Open{' '}
             {it.opens.slice(0, 5)} to {it.closes.slice(0, 5)}. Air {units.celsius(it.airC, 1)} at{' '}
-            {Math.round(it.humidity * 100)} %.
+            {Math.round(it.humidity * 100)} %; the cold tap runs at {units.celsius(it.tapC, 1)}.
           </p>
         </div>
         {setUp && <Button onClick={() => setSettings(true)}>Change</Button>}

@@ -28,6 +28,7 @@ const fields: Field[] = [
   { name: 'airC', label: 'Air over the range', kind: 'plain', dimension: 'celsius' },
   { name: 'humidity', label: 'Humidity', kind: 'plain', unit: '0 to 1' },
   { name: 'airSpeedMS', label: 'Draught', kind: 'plain', unit: 'm/s; hood on 0.3' },
+  { name: 'tapC', label: 'Cold tap', kind: 'plain', dimension: 'celsius' },
   { name: 'opens', label: 'Opens', kind: 'text' },
   { name: 'closes', label: 'Closes', kind: 'text' },
 ]
@@ -46,6 +47,7 @@ export function SettingsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClose:
         airC: kitchen.airC,
         humidity: kitchen.humidity,
         airSpeedMS: kitchen.airSpeedMS,
+        tapC: kitchen.tapC,
         opens: kitchen.opens.slice(0, 5),
         closes: kitchen.closes.slice(0, 5),
       }}

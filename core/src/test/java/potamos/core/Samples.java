@@ -39,6 +39,9 @@ public final class Samples {
     public static final Burner GAS = new Burner("gas", Power.ofKilowatts(9), 0.5);
     public static final LimitProfile US = LimitProfile.shipped().get(0);
 
+    /** Of a bath whose water was iced before. */
+    public static final Temperature MELTING = Temperature.ofCelsius(0);
+
     private Samples() {}
 
     public static Vessel cylinder(double diameter, double height) {
@@ -85,7 +88,7 @@ public final class Samples {
     }
 
     public static CoolingPlan iceBath(double litres) {
-        Medium.IceBath bath = new Medium.IceBath(Mass.ofKg(30), Mass.ofKg(40), true);
+        Medium.IceBath bath = new Medium.IceBath(Mass.ofKg(30), Mass.ofKg(40), Samples.MELTING, true);
         return new CoolingPlan(
                 Volume.ofLitres(litres),
                 Temperature.ofCelsius(90),

@@ -150,8 +150,10 @@ class FamiliesTest {
             case "READ_COOLING" ->
                 cook.type("In the stock", COOLING[Math.min(readings, COOLING.length) - 1])
                         .tap("Log");
-            case "WEIGH", "READ_LEVEL", "READ_TEMPERATURE", "STRAIN", "REDUCE", "STORE" -> cook.tap("Log");
-            default -> {}
+            case "WEIGH", "READ_LEVEL", "READ_TEMPERATURE", "STRAIN", "REDUCE" ->
+                cook.readAsExpected().tap("Log");
+            case "STORE" -> cook.tap("Log");
+            default -> cook.confirmLitres();
         }
     }
 

@@ -123,10 +123,10 @@ class FaultsTest {
             Journey cook = at(kitchen, "ilse", "Tall 40", "Bring up");
             Journey chef = at(other, "tomaz", "Tall 40", "Bring up");
             kitchen.setOffline(true);
-            cook.tap("First foam").see("to be sent");
+            cook.pour("First foam").see("to be sent");
             chef.page()
                     .waitForResponse(
-                            answer -> answer.url().endsWith("/acts") && answer.ok(), () -> chef.tap("First foam"));
+                            answer -> answer.url().endsWith("/acts") && answer.ok(), () -> chef.pour("First foam"));
             kitchen.setOffline(false);
             cook.see("was not taken").see(", Tall 40");
             cook.page().reload();

@@ -11,10 +11,14 @@ import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import java.util.LinkedHashSet;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** What a person does at a page, in a person's words. */
 final class Journey {
+
+    private static final Pattern EXPECTED = Pattern.compile("(?:Expected(?: about)?|asks for|To) ([0-9.]+)");
+    private static final Pattern LOG_LITRES = Pattern.compile("^Log [0-9]");
 
     private final Page page;
     private final Set<String> unanswered = new LinkedHashSet<>();
@@ -110,7 +114,7 @@ final class Journey {
                   body: JSON.stringify({ minutes }),
                 }).then(answer => answer.status)
                 """, minutes);
-        assertThat(status).isEqualTo(204);
+        assertThat(status).isEqualTo(200);
         page.reload();
         return stands();
     }
@@ -125,6 +129,35 @@ final class Journey {
             stands.click();
         }
         page.getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+        return this;
+    }
+
+    /** Reads off the instrument what the open sheet says is expected; a reading is never there by itself. */
+    Journey readAsExpected() {
+        Locator sheet = page.getByRole(AriaRole.DIALOG);
+        Matcher figure = EXPECTED.matcher(sheet.innerText());
+        if (!figure.find()) {
+            throw new AssertionError("nothing is expected in " + sheet.innerText());
+        }
+        sheet.getByRole(AriaRole.TEXTBOX).first().fill(figure.group(1));
+        return this;
+    }
+
+    /** An act that moves litres shows them, and is logged at one more touch; another is logged already. */
+    Journey confirmLitres() {
+        Locator confirm = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(LOG_LITRES));
+        if (confirm.count() > 0) {
+            confirm.first().click();
+        }
+        return this;
+    }
+
+    /** Taps an act that moves litres, and logs them as they are shown. */
+    Journey pour(String act) {
+        tap(act);
+        attempt(() -> page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(LOG_LITRES))
+                .first()
+                .click());
         return this;
     }
 

@@ -97,7 +97,7 @@ public class Json {
         if (event.path("replacement").path("stamp") instanceof ObjectNode stamp) {
             stamp.put(ENTERED, entered.toString());
         }
-        return mapper.treeToValue(event, BatchEvent.class);
+        return mapper.treeToValue(upcasting.of(event), BatchEvent.class);
     }
 
     /** As a tree, for the published record. */

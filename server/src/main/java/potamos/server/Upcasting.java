@@ -1,6 +1,7 @@
 package potamos.server;
 
 import java.util.List;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
@@ -8,6 +9,7 @@ import potamos.core.flow.Ledger;
 import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Liquid;
 import potamos.core.quantity.Band;
+import potamos.core.quantity.Temperature;
 import potamos.core.vessel.Vessel;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
@@ -69,7 +71,17 @@ final class Upcasting {
                     spread.set("saltGPerL", exactly(mapper, old.get("salt").get("afterGPerL")));
                     return spread;
                 }),
-                new Step(has("cutMm", "spent", "advice"), "spread", old -> exactly(mapper, old.get("spent"))));
+                new Step(has("cutMm", "spent", "advice"), "spread", old -> exactly(mapper, old.get("spent"))),
+                // Whatever was read before, a hand had read.
+                new Step(
+                        old -> Set.of("temperature-read", "cooling-read")
+                                .contains(old.path("kind").asString("")),
+                        "byProbe",
+                        old -> mapper.valueToTree(false)),
+                // A bath began at nothing, and a stock was as cold within as it was on the whole.
+                new Step(
+                        has("ice", "water", "stirred"), "drawnAt", old -> mapper.valueToTree(Temperature.ofCelsius(0))),
+                new Step(has("minute", "stockC", "mediumC"), "coreC", old -> old.get("stockC")));
     }
 
     /** What an earlier version stored, as this one would have. */

@@ -140,6 +140,17 @@ class KitchenTest {
         assertThat(chef.get("/api/kitchen").at("/boilingC").asDouble()).isGreaterThan(99.9);
         assertThat(chef.put("/api/kitchen/settings", settings.formatted("1150")).status())
                 .isEqualTo(204);
+        assertThat(chef.get("/api/kitchen").at("/tapC").asDouble()).isEqualTo(12);
+        String tap = settings.formatted("1150").replace("\"airC\"", "\"tapC\": %s, \"airC\"");
+        assertThat(chef.put("/api/kitchen/settings", tap.formatted("8.5")).status())
+                .isEqualTo(204);
+        assertThat(chef.get("/api/kitchen").at("/tapC").asDouble()).isEqualTo(8.5);
+        // What is not said stays.
+        chef.put("/api/kitchen/settings", settings.formatted("1150"));
+        assertThat(chef.get("/api/kitchen").at("/tapC").asDouble()).isEqualTo(8.5);
+        assertThat(chef.put("/api/kitchen/settings", tap.formatted("40")).reason("tapC"))
+                .isNotEmpty();
+        chef.put("/api/kitchen/settings", tap.formatted("12"));
         assertThat(chef.put("/api/kitchen/settings", settings.formatted("9999")).status())
                 .isEqualTo(422);
         assertThat(chef.put("/api/kitchen/settings", settings.formatted("1150").replace("Europe/Zurich", "Moon"))

@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import potamos.core.batch.Amendment;
 import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
@@ -64,6 +65,16 @@ class StoredTest {
         assertThat(fact.kind()).isEqualTo(kind);
         assertThat(fact.figures().byName())
                 .containsOnlyKeys(kind.figures().stream().map(Figure::name).toList());
+    }
+
+    /** What an earlier version stored says today what it meant then. */
+    @ParameterizedTest
+    @ValueSource(strings = {"temperature-read", "cooling-read"})
+    void aReadingFromBeforeProbesWasAHands(String kind) throws IOException {
+        Path golden = GOLDEN.resolve("earlier").resolve(kind + "-before-probes.json");
+        Fact fact = (Fact) json.event(Files.readString(golden), ENTERED);
+        assertThat(fact.kind().name()).isEqualTo(kind);
+        assertThat(fact.figures().byName()).containsEntry("byProbe", false).containsKey("celsius");
     }
 
     @Test

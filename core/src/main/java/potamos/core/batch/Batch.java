@@ -20,11 +20,15 @@ public final class Batch {
      * @param now    the moment; events after it still count, for they are known
      */
     public static BatchState replay(Plan plan, List<? extends BatchEvent> events, Instant now) {
-        Replay replay = new Replay(plan);
-        for (Fact event : History.believed(events)) {
-            replay.apply(event);
-        }
-        return replay.stateAt(now);
+        return Replay.of(plan, events).stateAt(now);
+    }
+
+    /**
+     * The plan as it stands by what has been weighed: water, line, parts and what is expected are those of what is really there. Whatever is asked about
+     * a batch is asked about this; only what was promised is asked about the plan as accepted.
+     */
+    public static Plan standing(Plan plan, List<? extends BatchEvent> events) {
+        return Weighing.standing(plan, History.believed(events));
     }
 
     /** What is now believed to have happened: corrections applied, withdrawn entries left out, in the order of the clock. */
@@ -44,9 +48,11 @@ public final class Batch {
      * The state with one more event, if it makes sense after the others. What is told late is judged at the moment at which it happened, by what had
      * happened until then: it is true, however much has happened since. It goes in there, if all that came after it still makes sense.
      *
+     * @param accepted the plan as it was accepted
      * @throws Refusal with the field, the reason and the range when it does not
      */
-    public static Accepted accept(Plan plan, List<? extends BatchEvent> events, BatchEvent next, Instant now) {
+    public static Accepted accept(Plan accepted, List<? extends BatchEvent> events, BatchEvent next, Instant now) {
+        Plan plan = standing(accepted, events);
         BatchState before = replay(plan, events, now);
         List<Fact> since = since(events, next);
         try {
@@ -58,7 +64,7 @@ public final class Batch {
         }
         List<BatchEvent> all = new ArrayList<>(events);
         all.add(next);
-        BatchState after = replay(plan, all, now);
+        BatchState after = replay(accepted, all, now);
         Guards.checkAfter(after);
         return new Accepted(after, since.isEmpty() ? Optional.empty() : Optional.of(before));
     }

@@ -8,6 +8,7 @@ import potamos.core.cooling.CoolingVerdict;
 import potamos.core.cooling.Projection;
 import potamos.core.cooling.Reading;
 import potamos.core.flow.Ledger;
+import potamos.core.quantity.Band;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
@@ -23,7 +24,8 @@ import potamos.core.quantity.Volume;
  * @param pot       the pot while it is in use
  * @param simmer    times of the simmer
  * @param ledger    litres so far; the yield is what would come out if it were strained now, until it is measured
- * @param expected  litres out if it goes on as planned
+ * @param expected  litres out if it goes on as planned, by what has been weighed and read so far
+ * @param expectedGelatinGPerL in them
  * @param prep      what is done before the water
  * @param strained  litres measured out of the pot
  * @param finish    what is done to the strained stock before it is cold
@@ -45,7 +47,8 @@ public record BatchState(
         Simmer simmer,
         Prep prep,
         Ledger ledger,
-        Volume expected,
+        Band expected,
+        double expectedGelatinGPerL,
         Optional<Volume> strained,
         Finish finish,
         List<CardReading> cards,
@@ -133,15 +136,20 @@ public record BatchState(
     /**
      * The pot.
      *
-     * @param contents     liquor and solids expected now
+     * @param contents     liquor and solids expected now, as a ledger has them
      * @param liquor       liquor alone
-     * @param level        expected above the bottom
+     * @param level        expected above the bottom, as a ruler reads it while it is hot
      * @param temperature  expected, or as last read
      * @param mark         the line it was filled to, raised by what went in later
+     * @param toMark       litres that bring it back to the mark; below nothing when it stands above
      * @param bedTop       height of the bed now
      * @param steamLPerH   leaving now
      * @param gelatinGPerL in the liquor
-     * @param boiledMin    minutes that it boiled where it should simmer
+     * @param boiledMin    minutes that it boiled where it should simmer; a livelier simmer counts in part
+     * @param kappa        evaporation factor of this very run, by its vessel and by what was read
+     * @param foams        since when the model has it at its first foam; empty before
+     * @param simmers      since when the model has it at its simmer; empty before
+     * @param tooHotSince  since when it was read above its band, until it is turned down
      * @param levelRead    when the level was last read
      * @param temperatureRead when the temperature was last read
      * @param toppedUp     when water was last added
@@ -152,10 +160,15 @@ public record BatchState(
             Length level,
             Temperature temperature,
             Length mark,
+            Volume toMark,
             Length bedTop,
             double steamLPerH,
             double gelatinGPerL,
             double boiledMin,
+            Band kappa,
+            Optional<Instant> foams,
+            Optional<Instant> simmers,
+            Optional<Instant> tooHotSince,
             Optional<Instant> levelRead,
             Optional<Instant> temperatureRead,
             Optional<Instant> toppedUp) {}
@@ -190,7 +203,8 @@ public record BatchState(
      * @param readings   oldest first, since straining or the last reheat
      * @param projection where they lead
      * @param verdict    against the plan's limits; empty before straining
-     * @param reheats    how often the clock was started again
+     * @param allowed    what may be done now, the better way first
+     * @param reheats    so far, those that started no clock counted in
      */
     public record Cooling(
             Optional<Instant> strainedAt,
@@ -198,12 +212,14 @@ public record BatchState(
             List<Reading> readings,
             Optional<Projection> projection,
             Optional<CoolingVerdict> verdict,
+            List<CoolingVerdict.Way> allowed,
             int reheats) {
         /** Before anything is strained. */
-        static final Cooling AHEAD =
-                new Cooling(Optional.empty(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), 0);
+        static final Cooling AHEAD = new Cooling(
+                Optional.empty(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of(), 0);
 
         public Cooling {
+            allowed = List.copyOf(allowed);
             readings = List.copyOf(readings);
         }
     }

@@ -1,7 +1,9 @@
 package potamos.core.batch;
 
 import java.util.List;
+import potamos.core.cooling.CoolingVerdict;
 import potamos.core.figure.Figure;
+import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 
 /** How the stock cools. */
@@ -26,19 +28,26 @@ public sealed interface ColdEvent extends Fact {
         }
     }
 
-    /** The stock's temperature while it cools. */
-    record CoolingRead(Stamp stamp, Temperature temperature) implements ColdEvent {
+    /** The stock's temperature while it cools; {@code byProbe} when a hand has taken over what the probe in it says. */
+    record CoolingRead(Stamp stamp, Temperature temperature, boolean byProbe) implements ColdEvent {
         static final Figure<Temperature> TEMPERATURE = Figure.celsius("celsius", -30, 105);
+        static final Figure<Boolean> BY_PROBE = Figure.yes("byProbe");
 
         public static final EventKind<CoolingRead> KIND = EventKind.named("cooling-read", CoolingRead.class)
                 .with(TEMPERATURE, CoolingRead::temperature)
-                .made((stamp, f) -> new CoolingRead(stamp, f.get(TEMPERATURE)))
+                .with(BY_PROBE, CoolingRead::byProbe)
+                .made((stamp, f) -> new CoolingRead(stamp, f.get(TEMPERATURE), f.or(BY_PROBE, false)))
                 .when((is, e) ->
                         is.require(is.strained(), "strain it first; readings of the pot are logged as temperature"))
                 .then(Replay::coolingRead);
 
         public CoolingRead {
             TEMPERATURE.check(temperature);
+        }
+
+        /** Read by hand. */
+        public CoolingRead(Stamp stamp, Temperature temperature) {
+            this(stamp, temperature, false);
         }
 
         @Override
@@ -49,7 +58,8 @@ public sealed interface ColdEvent extends Fact {
 
     /** Reheated after a failed stage; cooling starts again. */
     record Reheated(Stamp stamp, Temperature temperature) implements ColdEvent {
-        static final Figure<Temperature> TEMPERATURE = Figure.celsius("celsius", 50, 105);
+        private static final double MOST_C = 105;
+        static final Figure<Temperature> TEMPERATURE = Figure.celsius("celsius", 50, MOST_C);
 
         public static final EventKind<Reheated> KIND = EventKind.named("reheated", Reheated.class)
                 .trusts(EventKind.Trust.JUDGEMENT)
@@ -61,6 +71,18 @@ public sealed interface ColdEvent extends Fact {
                     is.require(
                             is.state().cooling().reheats() == 0,
                             "it was reheated once already; the limits allow no second time: discard it");
+                    is.require(
+                            is.state().cooling().allowed().contains(CoolingVerdict.Way.REHEAT),
+                            "too long since it should have been cold; the limits allow no reheat any more: discard it");
+                    Temperature hot = is.plan().limits().reheat();
+                    if (!e.temperature.readsAtLeast(hot)) {
+                        throw Refusal.outside(
+                                TEMPERATURE.name(),
+                                "not as hot as the limits want it; heat on and read it again, or discard it",
+                                hot.celsius(),
+                                MOST_C,
+                                "°C");
+                    }
                 })
                 .then(Replay::reheated);
 

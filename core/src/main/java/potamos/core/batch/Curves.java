@@ -36,16 +36,17 @@ public record Curves(List<Point> points, Instant now) {
     public record Point(Instant at, Band levelCm, Band celsius, Band gelatinGPerL) {}
 
     /** The curves of a batch, from its events and the moment. */
-    public static Curves of(Plan plan, List<? extends BatchEvent> events, Instant now) {
+    public static Curves of(Plan accepted, List<? extends BatchEvent> events, Instant now) {
         List<Fact> believed = History.believed(events);
-        Replay book = replayed(plan, Luck.BOOK, believed);
+        Plan plan = Weighing.standing(accepted, believed);
+        Replay book = Replay.of(plan, Luck.BOOK, believed);
         BatchState state = book.stateAt(now);
         Ahead ahead = Ahead.of(
                 plan.charge().run(), book.pot(), state.stage(), state.simmer().plannedEnd(), Ahead.Until.END_OF_SIMMER);
         List<BatchState.CoursePoint> mid = book.pot().course();
         List<List<BatchState.CoursePoint>> others = new ArrayList<>();
         for (Luck luck : Luck.ofThePot(plan.charge().run().vessel().kappa())) {
-            Replay other = replayed(plan, luck, believed);
+            Replay other = Replay.of(plan, luck, believed);
             other.stateAt(now);
             ahead.go(other);
             others.add(other.pot().course());
@@ -65,12 +66,6 @@ public record Curves(List<Point> points, Instant now) {
                     band(point, same, BatchState.CoursePoint::gelatinGPerL, 0)));
         }
         return new Curves(thinned(points), now);
-    }
-
-    private static Replay replayed(Plan plan, Luck luck, List<Fact> believed) {
-        Replay replay = new Replay(plan, luck);
-        believed.forEach(replay::apply);
-        return replay;
     }
 
     /** How far from the middle of its band a simmer may be held, as one standard deviation in kelvins. */

@@ -46,6 +46,8 @@ public record DueAct(Kind kind, int step, Instant due, Instant late, double amou
     private enum Way {
         /** A person reads or decides something before it can be logged. */
         ASKS,
+        /** It tells how things stand and changes nothing. */
+        MEASURES,
         /** It may be done a little before its time where that clears the way. */
         EARLY
     }
@@ -67,12 +69,12 @@ public record DueAct(Kind kind, int step, Instant due, Instant late, double amou
         FIRST_FOAM(3),
         TURN_DOWN(0),
         SKIM(3),
-        READ_LEVEL(0, Way.ASKS),
-        READ_TEMPERATURE(0, Way.ASKS),
+        READ_LEVEL(0, Way.ASKS, Way.MEASURES),
+        READ_TEMPERATURE(0, Way.ASKS, Way.MEASURES),
         TOP_UP(2, Way.EARLY),
         ADD(0),
-        TASTE(0, Way.ASKS),
-        SET_TEST(0, Way.ASKS),
+        TASTE(0, Way.ASKS, Way.MEASURES),
+        SET_TEST(0, Way.ASKS, Way.MEASURES),
         JUDGE(0, Way.ASKS),
         FLAKES_IN(0),
         PASS(12),
@@ -80,7 +82,7 @@ public record DueAct(Kind kind, int step, Instant due, Instant late, double amou
         REDUCE(5, Way.ASKS),
         DEGREASE(5),
         BEGIN_COOLING(6),
-        READ_COOLING(0, Way.ASKS),
+        READ_COOLING(0, Way.ASKS, Way.MEASURES),
         RESCUE(6, Way.ASKS),
         STORE(10, Way.ASKS);
 
@@ -100,6 +102,11 @@ public record DueAct(Kind kind, int step, Instant due, Instant late, double amou
         /** Whether a person reads or decides something before it can be logged. */
         public boolean asks() {
             return ways.contains(Way.ASKS);
+        }
+
+        /** Whether it only tells how things stand: what ends or saves a pot comes before it. */
+        public boolean measures() {
+            return ways.contains(Way.MEASURES);
         }
 
         public boolean mayBeEarly() {

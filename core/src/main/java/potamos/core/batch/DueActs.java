@@ -40,12 +40,16 @@ public final class DueActs {
         return DuePot.foams(plan, state);
     }
 
-    /** Acts of a batch from now on: overdue ones first by what waiting costs, then the rest by time. */
+    /**
+     * Acts of a batch from now on: overdue ones first, and of those what ends or saves a pot before what measures it, each by what its waiting costs; then
+     * the rest by time.
+     */
     public static List<DueAct> of(Plan plan, BatchState state) {
         DueActs due = new DueActs(plan, state);
         due.collect();
         Instant now = state.now();
         due.acts.sort(Comparator.comparing((DueAct act) -> act.due().isAfter(now))
+                .thenComparing(act -> !act.due().isAfter(now) && act.kind().measures())
                 .thenComparing(act -> act.due().isAfter(now) ? Cost.SAFETY : act.cost())
                 .thenComparing(DueAct::due));
         return List.copyOf(due.acts);
@@ -154,8 +158,20 @@ public final class DueActs {
                 : readings.get(readings.size() - 1).at();
         boolean warm = readings.isEmpty()
                 || readings.get(readings.size() - 1).temperature().celsius() > WARM_C;
-        Duration every = readings.isEmpty() ? Duration.ZERO : warm ? COOLING_EVERY : COLD_EVERY;
+        Duration wanted = readings.isEmpty() ? Duration.ZERO : warm ? COOLING_EVERY : COLD_EVERY;
+        Duration longest = longestGap();
+        Duration every = longest.compareTo(wanted) < 0 ? longest : wanted;
         add(Kind.READ_COOLING, from.plus(every), SOON, Cost.SAFETY, usual.cooling());
+    }
+
+    /** Readings further apart would not show when a stage that is still open was passed. */
+    private Duration longestGap() {
+        return state.cooling().verdict().stream()
+                .flatMap(verdict -> verdict.stages().stream())
+                .filter(stage -> stage.crossed().isEmpty())
+                .map(stage -> CoolingVerdict.longestGap(stage.stage()).minus(SOON))
+                .min(Comparator.naturalOrder())
+                .orElse(COLD_EVERY);
     }
 
     private Instant planned(Stage stage) {

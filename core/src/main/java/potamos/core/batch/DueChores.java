@@ -102,8 +102,7 @@ final class DueChores {
     private void roasting(BatchState.Chore chore, PrepPhase.Roast roast, Instant began, Instant planned) {
         Optional<BatchState.CardReading> shade = state.card(JudgingCard.SHADE).filter(c -> !c.at().isBefore(began));
         boolean there = shade.filter(read -> read.value() >= roast.shade()).isPresent();
-        Instant done = shade.map(read ->
-                        there ? read.at() : later(planned, Optional.of(read.at().plus(roast.longerAt(read.value())))))
+        Instant done = shade.map(read -> there ? read.at() : read.at().plus(roast.longerAt(read.value())))
                 .orElse(planned);
         Instant turn = later(began, state.last(ChoreEvent.Turned.KIND).filter(t -> t.isAfter(began)))
                 .plus(roast.turnEvery());

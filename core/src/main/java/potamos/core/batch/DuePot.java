@@ -14,22 +14,18 @@ import potamos.core.flow.TopUpPolicy;
 import potamos.core.formula.Family;
 import potamos.core.formula.PotPhase;
 import potamos.core.liquor.Body;
+import potamos.core.liquor.Taint;
 
 /** What a pot over the fire needs: on its way to the simmer, and while it simmers. */
 final class DuePot {
-
-    /** First foam shows this many kelvins below the simmer. */
-    private static final double FOAM_BELOW_SIMMER_K = 5;
 
     /** Foam is there for minutes; then it has boiled in. */
     private static final Duration FOAM_SOON = Duration.ofMinutes(4);
 
     private static final Duration LEVEL_EVERY = Duration.ofMinutes(60);
     private static final Duration TEMPERATURE_EVERY = Duration.ofMinutes(60);
+    private static final Duration TURN_DOWN_SOON = Duration.ofMinutes(5);
     private static final Duration SOON = Duration.ofMinutes(10);
-
-    /** Once the last top-up is due, less than this is left alone. */
-    private static final double LAST_TOP_UP_L = 0.2;
 
     /** A shorter simmer is over before a taste could change anything. */
     private static final Duration WORTH_TASTING = Duration.ofMinutes(45);
@@ -62,7 +58,7 @@ final class DuePot {
 
     /** Whether the foam that comes before the first bubbles stands on the pot now. */
     static boolean foams(Plan plan, BatchState state) {
-        double foamC = plan.charge().run().simmerAt().celsius() - FOAM_BELOW_SIMMER_K;
+        double foamC = plan.charge().run().simmerAt().celsius() - PotModel.FOAM_BELOW_SIMMER_K;
         return state.stage() == Stage.BRING_UP && state.pot().temperature().celsius() >= foamC;
     }
 
@@ -72,12 +68,14 @@ final class DuePot {
         boolean skimmed = !plan.charge().run().simmer().skim().early().isZero();
         if (state.simmer().foam().isEmpty() && skimmed) {
             List<Proposal> foam = List.of(Proposal.of(PotEvent.FirstFoam.KIND), usual.skim());
-            acts.add(DueAct.of(
-                    Kind.FIRST_FOAM, expectedAt(simmerC - FOAM_BELOW_SIMMER_K), FOAM_SOON, Cost.CLARITY, foam));
+            acts.add(DueAct.of(Kind.FIRST_FOAM, foams(simmerC), FOAM_SOON, Cost.CLARITY, foam));
         }
         steep.ifPresent(this::warmSteep);
+        if (steep.isEmpty()) {
+            kelpOut(expectedAt(Math.min(Taint.KELP_LIFTED_C, simmerC)));
+        }
         List<Proposal> down = List.of(Proposal.of(PotEvent.SimmerReached.KIND));
-        acts.add(DueAct.of(Kind.TURN_DOWN, simmerC, expectedAt(simmerC), Duration.ofMinutes(5), Cost.CLARITY, down));
+        acts.add(DueAct.of(Kind.TURN_DOWN, simmerC, simmers(simmerC), TURN_DOWN_SOON, Cost.CLARITY, down));
     }
 
     /** Held below the simmer; kelp comes out at its end, or it turns bitter. */
@@ -89,17 +87,25 @@ final class DuePot {
             double at = steep.at().celsius();
             acts.add(DueAct.of(Kind.HOLD, at, reached, Duration.ofMinutes(3), Cost.FLAVOUR, held));
         }
-        Infusion.kelp(plan.charge().formula())
-                .filter(kelp -> !state.takenOut().containsKey(kelp))
-                .ifPresent(kelp -> add(
-                        Kind.KELP_OUT,
-                        reached.plus(steep.takes()),
-                        Duration.ofMinutes(3),
-                        Cost.FLAVOUR,
-                        usual.takeOut(kelp)));
+        kelpOut(reached.plus(steep.takes()));
     }
 
-    /** When the pot is expected at a temperature: from the plan's bring-up, shifted to where the pot is now, holds that are ahead included. */
+    private void kelpOut(Instant when) {
+        Infusion.kelp(plan.charge().formula())
+                .filter(kelp -> !state.takenOut().containsKey(kelp))
+                .ifPresent(kelp -> add(Kind.KELP_OUT, when, Duration.ofMinutes(3), Cost.FLAVOUR, usual.takeOut(kelp)));
+    }
+
+    /** When the pot came to its foam: what has been reached has its moment, and an act that waits for it grows late from there. */
+    private Instant foams(double simmerC) {
+        return state.pot().foams().orElseGet(() -> expectedAt(simmerC - PotModel.FOAM_BELOW_SIMMER_K));
+    }
+
+    private Instant simmers(double simmerC) {
+        return state.pot().simmers().orElseGet(() -> expectedAt(simmerC));
+    }
+
+    /** When the pot is expected at a temperature that is still ahead: from the plan's bring-up, shifted to where the pot is now, holds that are ahead included. */
     private Instant expectedAt(double celsius) {
         Instant lit = state.simmer().lit().orElseThrow();
         double from = plan.charge().run().waterC().celsius();
@@ -126,6 +132,7 @@ final class DuePot {
         PotPhase.Simmer simmer = plan.charge().run().simmer();
         Instant reached = state.simmer().reached().orElseThrow();
         Instant end = state.simmer().plannedEnd().orElseThrow();
+        state.pot().tooHotSince().ifPresent(this::turnDown);
         skim(simmer.skim(), reached, end);
         topUp(end);
         partsStillOut().forEach((intoTheSimmer, parts) -> {
@@ -142,6 +149,13 @@ final class DuePot {
         boolean fish = plan.charge().formula().family() == Family.FISH;
         Instant late = fish && tooLong.isAfter(end) ? tooLong : end.plus(SOON);
         add(Kind.JUDGE, end, Duration.between(end, late), Cost.FLAVOUR, Proposal.of(PotEvent.Judged.ENOUGH));
+    }
+
+    /** Above its band every minute clouds it and steams it away. */
+    private void turnDown(Instant since) {
+        double to = plan.charge().run().simmerAt().celsius();
+        List<Proposal> down = List.of(Proposal.of(PotEvent.TurnedDown.KIND));
+        acts.add(DueAct.of(Kind.TURN_DOWN, to, since, Duration.ZERO, Cost.CLARITY, down));
     }
 
     /** Taste and a spoonful on a cold plate, before the end, while something can still be done. */
@@ -170,7 +184,10 @@ final class DuePot {
         SortedMap<Duration, List<String>> out = new TreeMap<>();
         for (Solids solids : plan.charge().run().others()) {
             String part = solids.part().id();
-            if (!solids.intoTheSimmer().isZero() && !state.added().containsKey(part)) {
+            boolean afterTheHeat = Infusion.flakes(plan.charge().formula(), part);
+            if (!solids.intoTheSimmer().isZero()
+                    && !afterTheHeat
+                    && !state.added().containsKey(part)) {
                 out.computeIfAbsent(solids.intoTheSimmer(), when -> new ArrayList<>())
                         .add(part);
             }
@@ -198,7 +215,10 @@ final class DuePot {
         Instant last = policy.last(end);
         boolean tooLateToMatter = now.isAfter(end)
                 || LastTopUp.done(policy, state)
-                || !now.isBefore(last) && LastTopUp.litres(plan, state) < LAST_TOP_UP_L;
+                || !now.isBefore(last)
+                        && !TopUpPolicy.worthIt(
+                                policy.amount(state.pot().toMark().litres()),
+                                state.pot().contents());
         if (!policy.holds() || tooLateToMatter) {
             return;
         }

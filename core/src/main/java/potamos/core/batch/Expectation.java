@@ -8,19 +8,13 @@ public final class Expectation {
     private Expectation() {}
 
     /**
-     * Litres out with their band: measured once strained, planned before the heat, and in between the plan's band about where the pot comes to if it goes
-     * on as planned.
+     * Litres out with their band: measured once strained, planned before the heat, and in between where the pot comes to if it goes on as planned, by all
+     * that was weighed and read so far.
      */
     public static Band litresOut(Plan plan, BatchState state) {
-        Band planned = plan.charge().forecast().yield();
         if (state.strained().isPresent()) {
             return Band.exactly(state.strained().get().litres());
         }
-        if (!state.stage().hot()) {
-            return planned;
-        }
-        double mid = Math.max(0, state.expected().litres());
-        return new Band(
-                Math.max(0, mid - (planned.mid() - planned.low())), mid, mid + (planned.high() - planned.mid()));
+        return state.stage().hot() ? state.expected() : plan.charge().forecast().yield();
     }
 }

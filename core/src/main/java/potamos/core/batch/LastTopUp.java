@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.Optional;
 import potamos.core.flow.TopUpPolicy;
 
-/** Whether a pot has been brought back to its mark for the last time, and what that takes. */
+/** Whether a pot has been brought back to its mark for the last time. */
 final class LastTopUp {
 
     private LastTopUp() {}
@@ -25,16 +25,5 @@ final class LastTopUp {
 
     static boolean done(TopUpPolicy policy, BatchState state) {
         return done(policy, state.simmer().plannedEnd(), state.pot().toppedUp());
-    }
-
-    /** Litres that bring the pot back to its mark; below nothing when it stands above. */
-    static double litres(Plan plan, BatchState state) {
-        double mark = plan.charge()
-                .run()
-                .vessel()
-                .shape()
-                .volumeAt(state.pot().mark())
-                .litres();
-        return mark - state.pot().contents().litres();
     }
 }

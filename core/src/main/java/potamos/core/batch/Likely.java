@@ -71,7 +71,9 @@ public final class Likely {
                         Math.max(0, belowRim - slack),
                         Math.min(run.vessel().shape().height().cm(), belowRim + slack)));
         ranges.put(PotEvent.TemperatureRead.KIND, temperature(plan, state));
-        ranges.put(PotEvent.ToppedUp.KIND, new Range(0, Math.max(0, LastTopUp.litres(plan, state)) + TOP_UP_L));
+        ranges.put(
+                PotEvent.ToppedUp.KIND,
+                new Range(0, Math.max(0, state.pot().toMark().litres()) + TOP_UP_L));
         double brix = Brix.ofGelatin(pot.gelatinGPerL());
         ranges.put(
                 LookEvent.BrixRead.KIND,

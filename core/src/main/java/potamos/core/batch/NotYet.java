@@ -30,11 +30,11 @@ public record NotYet(
     private static final String SUPPOSED = "supposed";
 
     /** The same events with the end judged so, at this moment. */
-    public static NotYet of(Plan plan, List<? extends BatchEvent> events, Instant now, Duration longer) {
+    public static NotYet of(Plan accepted, List<? extends BatchEvent> events, Instant now, Duration longer) {
+        Plan plan = Batch.standing(accepted, events);
         List<BatchEvent> supposed = new ArrayList<>(events);
         supposed.add(new PotEvent.Judged(new Stamp(SUPPOSED, now, ""), longer.isZero(), longer));
-        Replay replay = new Replay(plan);
-        History.believed(supposed).forEach(replay::apply);
+        Replay replay = Replay.of(plan, supposed);
         BatchState state = replay.stateAt(now);
         Outlook outlook = Outlook.of(plan, state);
         Instant ends =

@@ -37,6 +37,11 @@ public record Plan(
         into = List.copyOf(into);
     }
 
+    /** The same with what really goes into the pot. */
+    Plan with(Charge other) {
+        return new Plan(other, limits, cooling, into, curve, timeline, readyBy, called, accepted);
+    }
+
     /** So many containers of a kind, each with so much. */
     public record Filled(String container, int count, Volume each) {
         public static List<Filled> of(ContainerSplit split) {

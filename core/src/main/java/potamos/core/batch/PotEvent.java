@@ -20,6 +20,7 @@ public sealed interface PotEvent extends Fact {
             TakenOut.KIND,
             FirstFoam.KIND,
             SimmerReached.KIND,
+            TurnedDown.KIND,
             Skimmed.KIND,
             LevelRead.KIND,
             TemperatureRead.KIND,
@@ -148,6 +149,22 @@ public sealed interface PotEvent extends Fact {
         }
     }
 
+    /** A pot that boiled where it should simmer, brought back down. */
+    record TurnedDown(Stamp stamp) implements PotEvent {
+        public static final EventKind<TurnedDown> KIND = EventKind.named("turned-down", TurnedDown.class)
+                .made(TurnedDown::new)
+                .when((is, e) -> {
+                    is.require(is.state().simmer().reached().isPresent(), "log first that it has come to its simmer");
+                    is.once(is.state().simmer().ended(), "it is off the heat already");
+                })
+                .then(Replay::turnedDown);
+
+        @Override
+        public EventKind<TurnedDown> kind() {
+            return KIND;
+        }
+    }
+
     /** Scum taken off, and the liquor that went with it. */
     record Skimmed(Stamp stamp, Volume liquor) implements PotEvent {
         static final Figure<Volume> LIQUOR = Figure.litres(0, 20);
@@ -194,13 +211,15 @@ public sealed interface PotEvent extends Fact {
         }
     }
 
-    /** The liquor's temperature. */
-    record TemperatureRead(Stamp stamp, Temperature temperature) implements PotEvent {
+    /** The liquor's temperature; {@code byProbe} when a hand has taken over what the probe in the pot says. */
+    record TemperatureRead(Stamp stamp, Temperature temperature, boolean byProbe) implements PotEvent {
         static final Figure<Temperature> TEMPERATURE = Figure.celsius("celsius", 0, 110);
+        static final Figure<Boolean> BY_PROBE = Figure.yes("byProbe");
 
         public static final EventKind<TemperatureRead> KIND = EventKind.named("temperature-read", TemperatureRead.class)
                 .with(TEMPERATURE, TemperatureRead::temperature)
-                .made((stamp, f) -> new TemperatureRead(stamp, f.get(TEMPERATURE)))
+                .with(BY_PROBE, TemperatureRead::byProbe)
+                .made((stamp, f) -> new TemperatureRead(stamp, f.get(TEMPERATURE), f.or(BY_PROBE, false)))
                 .when((is, e) -> {
                     is.require(is.working(), "the pot is not filled");
                     double boils = is.plan().charge().run().air().boilingPoint().celsius();
@@ -213,6 +232,11 @@ public sealed interface PotEvent extends Fact {
 
         public TemperatureRead {
             TEMPERATURE.check(temperature);
+        }
+
+        /** Read by hand. */
+        public TemperatureRead(Stamp stamp, Temperature temperature) {
+            this(stamp, temperature, false);
         }
 
         @Override

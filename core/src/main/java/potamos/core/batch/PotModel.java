@@ -5,7 +5,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import potamos.core.charge.Clouding;
 import potamos.core.flow.Luck;
+import potamos.core.flow.OwnKappa;
 import potamos.core.flow.PotStepper;
 import potamos.core.flow.Run;
 import potamos.core.flow.Solids;
@@ -17,16 +19,29 @@ import potamos.core.quantity.Volume;
 import potamos.core.vessel.Bed;
 
 /**
- * The pot between events: heated, steaming, settling. Readings overrule it: a level sets the contents, a temperature sets the temperature, and it runs
- * on from there.
+ * The pot between events: heated, steaming, settling. Readings overrule it, and move what is expected: what a level says is missing has steamed away, and
+ * the pot goes on steaming as it has shown that it does; a temperature sets the temperature, and above its band a pot goes on with the heat of its burner
+ * until somebody turns it down.
  */
 final class PotModel {
 
     private static final double LONGEST_STEP_S = 120;
     private static final int MOST_POINTS = 400;
 
+    /** First foam shows this many kelvins below the simmer. */
+    static final double FOAM_BELOW_SIMMER_K = 5;
+
     /** What is read so soon after cold water tells of the water, and not of where the simmer is held. */
     private static final Duration COMING_BACK = Duration.ofMinutes(20);
+
+    /** How far a ruler beside a moving surface is read off, as one standard deviation. */
+    private static final double READ_CM = 0.5;
+
+    /** What no steam explains lies further off than a reading may be, so many standard deviations of it. */
+    private static final double READ_OFF = 2;
+
+    /** A thermometer that reads so much above a band still reads the band. */
+    private static final double THERMOMETER_K = 0.5;
 
     /** After so long untouched a pot is cold and nothing more happens to it. */
     private static final Duration LONGEST_RUN = Duration.ofDays(3);
@@ -36,13 +51,19 @@ final class PotModel {
         FULL,
         HELD,
         SIMMERING,
+        /** It should simmer, and was read at a boil: all the heat of its burner, until it is turned down or read lower. */
+        BOILING,
         /** Down to a mark: what steams away until it is logged is the reduction, and not a loss before it. */
         REDUCING
     }
 
     private final Run run;
+    private final Temperature boiling;
     private final double boilsAbove;
+    private final double bandEnds;
+    private final double foamC;
     private final PotStepper pot;
+    private final OwnKappa own;
     private final List<BatchState.CoursePoint> course = new ArrayList<>();
 
     private Instant clock;
@@ -52,18 +73,27 @@ final class PotModel {
     private double simmerAt;
     private double simmeredMin;
     private double boiledMin;
+    private double knownSteam;
+    private double couldBoilAway;
     private double reduced;
     private double heldAt;
     private Instant heldUntil;
     private Instant levelRead;
     private Instant temperatureRead;
     private Instant toppedUpAt;
+    private Instant foamsAt;
+    private Instant simmersAt;
+    private Instant tooHotSince;
 
     PotModel(Plan plan, Luck luck) {
         this.run = plan.charge().run();
         this.pot = new PotStepper(run, luck, PotStepper.Depth.AS_IT_IS);
-        this.boilsAbove = SimmerBand.LIVELY.high(run.air().boilingPoint()).celsius();
+        this.boiling = run.air().boilingPoint();
+        this.boilsAbove = SimmerBand.LIVELY.high(boiling).celsius();
         this.simmerAt = run.simmerAt().celsius();
+        this.bandEnds = Math.max(simmerAt, run.simmer().band().high(boiling).celsius()) + THERMOMETER_K;
+        this.foamC = simmerAt - FOAM_BELOW_SIMMER_K;
+        this.own = new OwnKappa(run.vessel().kappa().sd() / run.vessel().kappa().value());
         this.clock = plan.accepted();
     }
 
@@ -71,7 +101,11 @@ final class PotModel {
     private PotModel(PotModel other) {
         this.run = other.run;
         this.pot = new PotStepper(other.pot);
+        this.boiling = other.boiling;
         this.boilsAbove = other.boilsAbove;
+        this.bandEnds = other.bandEnds;
+        this.foamC = other.foamC;
+        this.own = new OwnKappa(other.own);
         this.clock = other.clock;
         this.fire = other.fire;
         this.holding = other.holding;
@@ -83,10 +117,18 @@ final class PotModel {
         this.heldAt = other.heldAt;
         this.heldUntil = other.heldUntil;
         this.toppedUpAt = other.toppedUpAt;
+        this.tooHotSince = other.tooHotSince;
     }
 
     PotModel another() {
         return new PotModel(this);
+    }
+
+    /** One that steams more than is believed, by as much as that may be off. */
+    PotModel anotherThatSteamsMore() {
+        PotModel other = new PotModel(this);
+        other.pot.steams(own.share() + own.sd());
+        return other;
     }
 
     void bed(Mass mass) {
@@ -137,9 +179,15 @@ final class PotModel {
     }
 
     void simmer() {
+        pot.celsius(Math.max(pot.celsius(), run.simmerAt().celsius()));
+        turnDown();
+    }
+
+    /** Back to where the simmer belongs. */
+    void turnDown() {
         fire = Fire.SIMMERING;
-        pot.celsius(Math.max(pot.celsius(), simmerAt));
         simmerAt = run.simmerAt().celsius();
+        tooHotSince = null;
     }
 
     void off() {
@@ -169,18 +217,36 @@ final class PotModel {
         markContents += pot.add(new Solids(null, mass, Duration.ZERO).displaced());
     }
 
+    /** What is missing has left the pot: as steam, as far as its fire could have made it; else the reading itself is in doubt, and is booked as that. */
     void levelRead(Length belowRim, Instant at) {
+        Length level = run.vessel().levelBelowRim(belowRim);
+        double missing = pot.contents() - pot.contentsAt(level);
+        double readSd = READ_CM * run.vessel().shape().surfaceDm2(level) / 10;
+        double off = READ_OFF * readSd;
+        double steamed = pot.evaporated() + missing;
+        boolean steam = knownSteam > 0 && steamed >= -off && missing <= couldBoilAway + off;
+        if (steam) {
+            pot.steamedMore(missing);
+            pot.read(pot.contentsAt(level) - pot.contents());
+            own.read(at, steamed, knownSteam, readSd);
+            pot.steams(own.share());
+        } else {
+            pot.read(-missing);
+        }
         levelRead = at;
-        pot.contents(run.vessel().shape().volumeAt(run.vessel().levelBelowRim(belowRim)));
+        couldBoilAway = 0;
         point();
     }
 
     void temperatureRead(Temperature t, Instant at) {
         temperatureRead = at;
         pot.celsius(t.celsius());
+        passes(at);
         boolean comingBack = toppedUpAt != null && at.isBefore(toppedUpAt.plus(COMING_BACK));
-        if (fire == Fire.SIMMERING && !comingBack) {
+        if (simmering() && !comingBack) {
             simmerAt = t.celsius();
+            fire = pot.celsius() > boilsAbove ? Fire.BOILING : Fire.SIMMERING;
+            tooHotSince = pot.celsius() <= bandEnds ? null : tooHotSince == null ? at : tooHotSince;
         }
         point();
     }
@@ -215,17 +281,29 @@ final class PotModel {
         if (fire == Fire.HELD && !from.isBefore(heldUntil)) {
             fire = Fire.FULL;
         }
+        double before = pot.evaporated();
         switch (fire) {
             case REDUCING -> {}
             case OFF -> pot.step(PotStepper.Fire.OFF, 0, seconds);
-            case FULL -> pot.step(PotStepper.Fire.FULL, run.simmerAt().celsius(), seconds);
+            case FULL, BOILING -> pot.step(PotStepper.Fire.FULL, 0, seconds);
             case HELD -> pot.step(PotStepper.Fire.KEPT, heldAt, seconds);
-            case SIMMERING -> {
-                pot.step(PotStepper.Fire.KEPT, simmerAt, seconds);
-                simmeredMin += seconds / 60;
-                boiledMin += pot.celsius() > boilsAbove ? seconds / 60 : 0;
-            }
+            case SIMMERING -> pot.step(PotStepper.Fire.KEPT, simmerAt, seconds);
         }
+        if (fire != Fire.REDUCING) {
+            knownSteam += (pot.evaporated() - before) / own.share();
+        }
+        if (fire != Fire.OFF) {
+            couldBoilAway += pot.mostSteamLPerH() * seconds / 3600;
+            boiledMin += Clouding.boils(Temperature.ofCelsius(pot.celsius()), boiling) * seconds / 60;
+        }
+        simmeredMin += simmering() ? seconds / 60 : 0;
+        passes(from.plusMillis((long) (seconds * 1000)));
+    }
+
+    /** When it comes to its foam and to its simmer is known by the moment at which it does; what a reading takes back has not happened yet. */
+    private void passes(Instant at) {
+        foamsAt = pot.celsius() < foamC ? null : foamsAt == null ? at : foamsAt;
+        simmersAt = pot.celsius() < run.simmerAt().celsius() ? null : simmersAt == null ? at : simmersAt;
     }
 
     private void point() {
@@ -243,11 +321,16 @@ final class PotModel {
                 Volume.ofLitres(pot.liquor()),
                 pot.level(),
                 Temperature.ofCelsius(pot.celsius()),
-                run.vessel().shape().levelAt(Volume.ofLitres(markContents)),
+                pot.levelOf(markContents),
+                Volume.ofLitres(downL()),
                 pot.bedTop(simmeredMin, run.simmer().usual()),
                 holding ? pot.steamLPerH() : 0,
                 gelatinGPerL(),
                 boiledMin,
+                own.kappa(run.vessel().kappa().value()),
+                Optional.ofNullable(foamsAt),
+                Optional.ofNullable(simmersAt),
+                Optional.ofNullable(tooHotSince),
                 Optional.ofNullable(levelRead),
                 Optional.ofNullable(temperatureRead),
                 Optional.ofNullable(toppedUpAt));
@@ -262,7 +345,16 @@ final class PotModel {
     }
 
     boolean simmering() {
-        return fire == Fire.SIMMERING;
+        return fire == Fire.SIMMERING || fire == Fire.BOILING;
+    }
+
+    boolean tooHot() {
+        return tooHotSince != null;
+    }
+
+    /** Whether it has come to its warm steep. */
+    boolean wasHeld() {
+        return heldUntil != null;
     }
 
     boolean holding() {

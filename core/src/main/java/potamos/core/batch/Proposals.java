@@ -8,6 +8,7 @@ import potamos.core.cooling.Reading;
 import potamos.core.flow.Ledger;
 import potamos.core.flow.Losses;
 import potamos.core.flow.Run;
+import potamos.core.flow.TopUpPolicy;
 import potamos.core.formula.PotPhase;
 import potamos.core.liquor.Body;
 import potamos.core.quantity.Mass;
@@ -17,8 +18,8 @@ import potamos.core.quantity.Volume;
 /** What would be logged of a batch now if all goes as expected: the figures that stand in a sheet before anybody has typed. */
 public final class Proposals {
 
-    /** Less is not worth a jug. */
-    private static final double LEAST_TOP_UP_L = 0.1;
+    /** The least that can be logged. */
+    private static final double LEAST_TOP_UP_L = 0.05;
 
     private final Plan plan;
     private final BatchState state;
@@ -75,7 +76,9 @@ public final class Proposals {
 
     /** Litres that bring it back to its mark. */
     Proposal topUp() {
-        double toMark = Math.max(LEAST_TOP_UP_L, LastTopUp.litres(plan, state));
+        double toMark = Math.max(
+                LEAST_TOP_UP_L,
+                TopUpPolicy.of(run).amount(state.pot().toMark().litres()).litres());
         return Proposal.of(PotEvent.ToppedUp.KIND)
                 .with(PotEvent.ToppedUp.WATER, Volume.ofLitres(toMark))
                 .with(PotEvent.ToppedUp.TEMPERATURE, run.simmer().topUp().water());

@@ -15,6 +15,7 @@ import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
 import potamos.core.formula.PotPhase;
 import potamos.core.formula.PrepPhase;
+import potamos.core.quantity.Band;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Volume;
 
@@ -41,6 +42,7 @@ final class Replay {
     private final Optional<FinishPhase.Reduce> reduction;
     private final boolean reducedInThePot;
     private final boolean noBed;
+    private final List<PotEvent.TemperatureRead> potRead = new ArrayList<>();
     private int passed;
     private Volume reduced;
     private Volume degreased;
@@ -54,11 +56,7 @@ final class Replay {
     private Volume spoiled = Volume.ZERO;
     private boolean abandoned;
 
-    Replay(Plan plan) {
-        this(plan, Luck.BOOK);
-    }
-
-    Replay(Plan plan, Luck luck) {
+    private Replay(Plan plan, Luck luck) {
         this.plan = plan;
         this.pot = new PotModel(plan, luck);
         this.cooling = new CoolingLog(plan);
@@ -69,6 +67,17 @@ final class Replay {
         this.noBed = formula.bed().isEmpty();
         this.reducedInThePot = plan.charge().run().reduction().beforeStraining();
         this.stage = nextStage();
+    }
+
+    /** Of all that is believed to have happened, over the plan as what was weighed makes it. */
+    static Replay of(Plan plan, List<? extends BatchEvent> events) {
+        return of(plan, Luck.BOOK, History.believed(events));
+    }
+
+    static Replay of(Plan plan, Luck luck, List<Fact> believed) {
+        Replay replay = new Replay(Weighing.standing(plan, believed), luck);
+        believed.forEach(replay::apply);
+        return replay;
     }
 
     void apply(Fact event) {
@@ -124,6 +133,10 @@ final class Replay {
         pot.simmer();
     }
 
+    void turnedDown(PotEvent.TurnedDown e) {
+        pot.turnDown();
+    }
+
     void skimmed(PotEvent.Skimmed e) {
         skims++;
         pot.takeOut(e.liquor());
@@ -134,6 +147,7 @@ final class Replay {
     }
 
     void temperatureRead(PotEvent.TemperatureRead e) {
+        potRead.add(e);
         pot.temperatureRead(e.temperature(), e.stamp().at());
     }
 
@@ -143,8 +157,7 @@ final class Replay {
 
     void added(PotEvent.Added e) {
         added.put(e.part(), e.stamp().at());
-        // Flakes are of the bed, which was counted in when the pot was filled.
-        if (!Infusion.flakes(plan.charge().formula(), e.part())) {
+        if (!Infusion.ofTheBed(plan.charge().formula(), e.part())) {
             addedMass.put(e.part(), e.mass());
             pot.add(e.mass());
         }
@@ -186,13 +199,25 @@ final class Replay {
         if (strained == null) {
             pot.reduce(e.left());
         } else {
-            cooling.clockFrom(e.stamp().at());
+            cooling.heatEnds(e.stamp().at());
         }
     }
 
+    /** What stands off the heat is cooling, in the pot as well. */
     void strained(FinishEvent.Strained e) {
         strained = e;
-        cooling.clockFrom(e.stamp().at());
+        if (last.containsKey(FinishEvent.Reduced.KIND) || ended == null) {
+            // Boiled down in the pot to this very moment, or told without its end.
+            cooling.heatEnds(last(FinishEvent.Reduced.KIND).orElse(e.stamp().at()));
+        } else {
+            cooling.heatEnds(ended);
+        }
+        pot.course().stream()
+                .filter(point -> !point.at().isBefore(cooling.since()))
+                .forEach(point -> cooling.reckoned(point.at(), point.celsius()));
+        potRead.stream()
+                .filter(read -> !read.stamp().at().isBefore(cooling.since()))
+                .forEach(read -> cooling.read(read.stamp(), read.temperature(), read.byProbe()));
         pot.empty();
     }
 
@@ -201,7 +226,7 @@ final class Replay {
     }
 
     void coolingRead(ColdEvent.CoolingRead e) {
-        cooling.read(e.stamp(), e.temperature());
+        cooling.read(e.stamp(), e.temperature(), e.byProbe());
     }
 
     void reheated(ColdEvent.Reheated e) {
@@ -313,6 +338,7 @@ final class Replay {
             }
         }
         Ledger ledger = account(pot);
+        PotModel on = stage.hot() && strained == null ? onToTheStrainer(pot.another()) : pot;
         return new BatchState(
                 stage,
                 since,
@@ -333,7 +359,8 @@ final class Replay {
                                 step, Optional.ofNullable(began.get(step)), Optional.ofNullable(finished.get(step))))
                         .toList()),
                 ledger,
-                expected(ledger),
+                expected(ledger, on),
+                expectedGelatin(on),
                 Optional.ofNullable(strained).map(FinishEvent.Strained::out),
                 new BatchState.Finish(
                         passed,
@@ -363,17 +390,50 @@ final class Replay {
                 .ledger();
     }
 
-    /** What comes out if the pot goes on from here as planned; another pot than the one that is replayed, where it still goes on at all. */
-    private Volume expected(Ledger ledger) {
-        if (stage != Stage.BRING_UP && stage != Stage.SIMMER && stage != Stage.REST) {
-            return ledger.yield();
+    /**
+     * What comes out if the pot goes on from here as planned, with what may still turn out otherwise: how much it steams from here, by its own readings, what
+     * is skimmed off, and what solids and strainers keep. Never more than could come of what is in the pot.
+     */
+    private Band expected(Ledger ledger, PotModel on) {
+        if (on == pot) {
+            return Band.exactly(ledger.yield().orNone().litres());
         }
-        PotModel on = pot.another();
+        Ledger then = account(on);
+        double mid = then.yield().orNone().litres();
+        double kept = stillKept();
+        double steam =
+                account(onToTheStrainer(pot.anotherThatSteamsMore())).yield().litres()
+                        - then.yield().litres();
+        double skims = Luck.SKIM_SD * (on.stepper().taken() - pot.stepper().taken()) * kept;
+        double held = Luck.UPTAKE_SD * then.of(Ledger.Cause.UPTAKE).litres() * kept;
+        double strainers = Luck.STRAINER_SD * then.of(Ledger.Cause.STRAINERS).litres() * kept;
+        double most = kept
+                * (Math.max(0, pot.stepper().liquor())
+                        + on.stepper().added()
+                        - pot.stepper().added()
+                        + then.of(Ledger.Cause.GIVEN_BY_SOLIDS).litres());
+        return Band.ofVariance(mid, steam * steam + skims * skims + held * held + strainers * strainers)
+                .within(0, Math.max(mid, most));
+    }
+
+    private double expectedGelatin(PotModel on) {
+        return filled()
+                ? on.stepper().gelatinGPerL() / stillKept()
+                : plan.charge().forecast().gelatinGPerL();
+    }
+
+    /** The part of the litres that is left by what is still to be boiled away. */
+    private double stillKept() {
+        return reduced == null ? plan.charge().run().reduction().toFraction() : 1;
+    }
+
+    /** Another pot than the one that is replayed, run on as planned. */
+    private PotModel onToTheStrainer(PotModel on) {
         if (stage == Stage.REST) {
             on.runTo(restEnds().orElseThrow());
         }
         Ahead.of(plan.charge().run(), on, stage, Optional.ofNullable(plannedEnd), Ahead.Until.STRAINED);
-        return account(on).yield();
+        return on;
     }
 
     /** Measures of the plan by part, for whoever needs the planned mass. */

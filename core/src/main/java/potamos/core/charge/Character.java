@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import potamos.core.flow.Forecast;
+import potamos.core.flow.Ledger;
 import potamos.core.flow.Luck;
 import potamos.core.flow.Run;
 import potamos.core.formula.Beds;
@@ -84,7 +85,7 @@ public record Character(
         Clouding clouding = new Clouding(formula, run, cuts, measures, strained);
         Clarity clarity = clouding.clarity(1);
         double scum = Band.Z90 * Luck.SKIM_SD;
-        Salt salt = Salt.of(saltG(run, measures), strained, formula.reducesTo());
+        Salt salt = Salt.of(saltG(formula, run, measures), seasoned(forecast), formula.reducesTo());
         double kept = salt.afterGPerL() * litres;
         return new Character(
                 cuts,
@@ -117,8 +118,8 @@ public record Character(
         }
         for (Part part : formula.parts()) {
             if (part.cutMm() > 0) {
-                double into = minutes(
-                        ChargeSolver.intoTheSimmer(part.when(), run.simmer().usual()));
+                double into =
+                        minutes(ChargeSolver.intoTheSimmer(part, run.simmer().usual()));
                 cuts.add(cutPart(part.id(), part.name(), part.cutMm(), simmer - into, run.simmerAt()));
             }
         }
@@ -127,7 +128,7 @@ public record Character(
 
     private static CutPart cutPart(String id, String name, double cutMm, double minutes, Temperature at) {
         double in = Math.max(1, minutes);
-        Diffusion.Cut cut = cutMm <= Beds.SLICE_MM ? Diffusion.Cut.SLICE : Diffusion.Cut.CUBE;
+        Diffusion.Cut cut = Diffusion.Cut.AS_CUT;
         // What has left a piece depends on the product of speed and time, so that a slower carrot is one that had less
         // time.
         double less = Math.max(0.1, 1 - Band.Z90 * DIFFUSION_SD);
@@ -157,8 +158,7 @@ public record Character(
         });
         for (Part part : formula.parts()) {
             double in = simmer
-                    - minutes(
-                            ChargeSolver.intoTheSimmer(part.when(), run.simmer().usual()));
+                    - minutes(ChargeSolver.intoTheSimmer(part, run.simmer().usual()));
             if (part.item().has(Item.Trait.BRASSICA) && in > Taint.BITTER_MIN) {
                 taints.add(new Taint(Taint.Kind.BRASSICA, in, Taint.BITTER_MIN, "min"));
             }
@@ -180,21 +180,43 @@ public record Character(
         return taints;
     }
 
-    /** The hottest that kelp gets: of the warm steep where there is one, for it comes out before the boil; else of the simmer. */
+    /** The hottest that kelp gets: it is lifted out on the way up, at its steep where there is one; a bed of it without a steep, and what goes in later, is
+     * simmered. */
     private static OptionalDouble kelpC(Formula formula, Run run) {
-        boolean kelp = formula.bed().stream().anyMatch(s -> s.kind().id().equals(Beds.KELP.id()))
-                || formula.parts().stream().anyMatch(p -> p.item().has(Item.Trait.KELP));
-        if (!kelp) {
+        boolean inTheBed = formula.bed().stream().anyMatch(s -> s.kind().id().equals(Beds.KELP.id()));
+        List<Part> parts = formula.parts().stream()
+                .filter(p -> p.item().has(Item.Trait.KELP))
+                .toList();
+        if (!inTheBed && parts.isEmpty()) {
             return OptionalDouble.empty();
         }
-        return OptionalDouble.of(run.steeps().stream()
+        boolean simmered = inTheBed && run.steeps().isEmpty()
+                || parts.stream().anyMatch(part -> !(part.when() instanceof Part.When.WithTheBed));
+        double lifted = run.steeps().stream()
                 .mapToDouble(steep -> steep.at().celsius())
                 .max()
-                .orElse(run.simmerAt().celsius()));
+                .orElse(Taint.KELP_LIFTED_C);
+        double hottest = Math.min(lifted, run.simmerAt().celsius());
+        return OptionalDouble.of(simmered ? run.simmerAt().celsius() : hottest);
     }
 
-    private static double saltG(Run run, List<Measure> measures) {
+    /** The liquor that salt is spread over: what comes out, and what stays in the solids and on the strainers. */
+    private static double seasoned(Forecast forecast) {
+        Ledger ledger = forecast.ledger();
+        return Math.max(
+                0.1,
+                ledger.yield()
+                        .plus(ledger.of(Ledger.Cause.REDUCED))
+                        .plus(ledger.of(Ledger.Cause.UPTAKE))
+                        .plus(ledger.of(Ledger.Cause.STRAINERS))
+                        .litres());
+    }
+
+    private static double saltG(Formula formula, Run run, List<Measure> measures) {
         double grams = run.liquid().saltGPerL() * run.water().litres();
+        for (Formula.BedShare share : formula.bed()) {
+            grams += Beds.saltGPerKg(share.kind()) * share.share() * run.raw().kg();
+        }
         for (Measure measure : measures) {
             grams += measure.part().item().saltGPerKg() * measure.mass().kg();
         }

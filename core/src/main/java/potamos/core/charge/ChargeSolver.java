@@ -1,8 +1,8 @@
 package potamos.core.charge;
 
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
@@ -14,11 +14,13 @@ import potamos.core.flow.Run;
 import potamos.core.flow.Solids;
 import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Item;
 import potamos.core.formula.Part;
 import potamos.core.formula.PotPhase;
 import potamos.core.formula.PrepPhase;
 import potamos.core.formula.WaterRule;
 import potamos.core.heat.BoilDown;
+import potamos.core.heat.Water;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
@@ -65,6 +67,25 @@ public final class ChargeSolver {
     public static Charge solve(Formula formula, Pot pot, Goal goal) {
         ChargeSolver solver = new ChargeSolver(formula, pot);
         return solver.charge(solver.bedFor(goal));
+    }
+
+    /**
+     * The charge that what was weighed gives, in the same pot and by the same ratio: what was planned, as it really is.
+     *
+     * @param planned what was to be weighed
+     * @param bed     as weighed, raw
+     * @param parts   as weighed, by their ids; the others as the ratio has them
+     * @throws Refusal when the pot cannot be run on it
+     */
+    public static Charge weighed(Charge planned, Mass bed, Map<String, Mass> parts) {
+        Run run = planned.run();
+        Formula formula = planned.formula();
+        Temperature usual = formula.simmer().band().middle(run.air().boilingPoint());
+        Optional<Temperature> simmerAt = Optional.of(run.simmerAt()).filter(at -> !at.equals(usual));
+        Pot pot = new Pot(run.vessel(), run.burner(), run.air(), simmerAt, List.of(), Pot.tapOf(run.waterC()));
+        ChargeSolver solver = new ChargeSolver(formula, pot);
+        double kg = solver.noBed ? run.water().litres() : bed.kg();
+        return solver.charge(solver.run(kg), parts, planned.roasting());
     }
 
     /**
@@ -120,15 +141,16 @@ public final class ChargeSolver {
         return ratio <= 0 ? LEAST_KG : Math.max(LEAST_KG, litres / (1.5 * ratio));
     }
 
-    /** Widens the bracket from a small bed up until the sign turns, so that the root found is the least one. */
+    /** Widens the bracket from a small bed up until the sign turns, so that the root found is the least one; the last bracket ends where beds do. */
     private static double root(DoubleUnaryOperator f, double from, String field) {
-        double low = from;
+        double low = Math.min(from, MOST_KG);
         double atLow = f.applyAsDouble(low);
         if (atLow > 0 && from > LEAST_KG) {
             low = LEAST_KG;
             atLow = f.applyAsDouble(low);
         }
-        for (double high = 2 * low; high <= MOST_KG; high *= 2) {
+        while (low < MOST_KG) {
+            double high = Math.min(2 * low, MOST_KG);
             double atHigh = f.applyAsDouble(high);
             if (atLow * atHigh <= 0) {
                 return new BracketingNthOrderBrentSolver(1e-12, ACCURACY_KG, 1e-10, 5)
@@ -138,18 +160,27 @@ public final class ChargeSolver {
             atLow = atHigh;
         }
         throw Refusal.of(
-                field, "no bed between 50 g and 600 kg meets this in this vessel; change the goal or the vessel");
+                field,
+                "nothing between 50 g and 600 kg of bed, or as many litres of stock, meets this in this vessel; change"
+                        + " the goal or the vessel");
     }
 
     private Charge charge(double kg) {
         Run run = run(kg);
-        Forecast forecast = Forecaster.of(run);
-        List<Measure> measures = formula.parts().stream()
-                .map(part -> new Measure(part, part.amount().of(run.raw(), run.water())))
-                .toList();
-        Charge.Levels levels = levels(run);
         Optional<Roasting> roasting =
                 formula.phase(PrepPhase.Roast.class).map(r -> Roasting.best(r, run.raw(), pot.ovens()));
+        return charge(run, Map.of(), roasting);
+    }
+
+    /** @param weighed parts that are there in another mass than the ratio has it */
+    private Charge charge(Run byRatio, Map<String, Mass> weighed, Optional<Roasting> roasting) {
+        List<Measure> measures = formula.parts().stream()
+                .map(part -> new Measure(
+                        part, weighed.getOrDefault(part.id(), part.amount().of(byRatio.raw(), byRatio.water()))))
+                .toList();
+        Run run = weighed.isEmpty() ? byRatio : byRatio.withParts(poured(byRatio.raw(), measures), solids(measures));
+        Forecast forecast = Forecaster.of(run);
+        Charge.Levels levels = levels(run);
         return new Charge(
                 formula,
                 run,
@@ -190,6 +221,9 @@ public final class ChargeSolver {
     private Run runWith(double kg, Volume water) {
         Mass raw = Mass.ofKg(noBed ? 0 : kg);
         PotPhase.Fill fill = formula.fill();
+        List<Measure> measures = formula.parts().stream()
+                .map(part -> new Measure(part, part.amount().of(raw, water)))
+                .toList();
         Temperature simmerAt = formula.simmer().band().middle(pot.air().boilingPoint());
         return new Run(
                 pot.vessel(),
@@ -198,9 +232,9 @@ public final class ChargeSolver {
                 formula.preparation(),
                 fill.liquid(),
                 water,
-                fill.water(),
-                poured(raw, water),
-                solids(raw, water),
+                pot.filledAt(fill.water()),
+                poured(raw, measures),
+                solids(measures),
                 formula.warmSteeps(),
                 formula.simmer(),
                 pot.simmerAt().orElse(simmerAt),
@@ -219,14 +253,14 @@ public final class ChargeSolver {
     }
 
     /** Wine cooked down, and what deglazing leaves of its water. */
-    private Volume poured(Mass raw, Volume water) {
+    private Volume poured(Mass raw, List<Measure> measures) {
         double fraction = formula.phase(PrepPhase.WineDown.class)
                 .map(PrepPhase.WineDown::toFraction)
                 .orElse(1.0);
         double litres = 0;
-        for (Part part : formula.parts()) {
-            if (part.kind() == Part.Kind.WINE) {
-                litres += part.amount().of(raw, water).kg() / part.item().kgPerL() * fraction;
+        for (Measure measure : measures) {
+            if (measure.part().kind() == Part.Kind.WINE) {
+                litres += measure.mass().kg() / measure.part().item().kgPerL() * fraction;
             }
         }
         for (PrepPhase.Deglaze deglaze : formula.phases(PrepPhase.Deglaze.class)) {
@@ -245,21 +279,20 @@ public final class ChargeSolver {
         return reduce < 0 ? Run.Reduction.NONE : new Run.Reduction(formula.reducesTo(), reduce < strain);
     }
 
-    private List<Solids> solids(Mass bed, Volume water) {
-        List<Solids> solids = new ArrayList<>();
-        for (Part part : formula.parts()) {
-            if (!LIQUID_OR_DISSOLVED.contains(part.kind())) {
-                solids.add(new Solids(
-                        part,
-                        part.amount().of(bed, water),
-                        intoTheSimmer(part.when(), formula.simmer().usual())));
-            }
-        }
-        return solids;
+    private List<Solids> solids(List<Measure> measures) {
+        Duration simmer = formula.simmer().usual();
+        return measures.stream()
+                .filter(measure -> !LIQUID_OR_DISSOLVED.contains(measure.part().kind()))
+                .map(measure -> new Solids(measure.part(), measure.mass(), intoTheSimmer(measure.part(), simmer)))
+                .toList();
     }
 
-    /** When a part goes in, counted from reaching the simmer; zero means with the bed. */
-    public static Duration intoTheSimmer(Part.When when, Duration simmer) {
+    /** When a part goes in, counted from reaching the simmer; zero means with the bed. What is never simmered goes in at its end, whatever a formula says. */
+    public static Duration intoTheSimmer(Part part, Duration simmer) {
+        return part.item().has(Item.Trait.FLAKES) ? simmer : intoTheSimmer(part.when(), simmer);
+    }
+
+    static Duration intoTheSimmer(Part.When when, Duration simmer) {
         if (when instanceof Part.When.BeforeTheEnd late) {
             Duration into = simmer.minus(late.before());
             return into.isNegative() ? Duration.ZERO : into;
@@ -281,17 +314,17 @@ public final class ChargeSolver {
         Bed bed = bed(kg);
         if (rule instanceof WaterRule.OverTheBed cover) {
             Length line = bed.rawHeight(pot.vessel()).plus(cover.depth());
-            return pot.vessel()
+            Volume room = pot.vessel()
                     .shape()
                     .volumeAt(line)
-                    .minus(runWith(kg, Volume.ZERO).filling())
-                    .orNone();
+                    .minus(runWith(kg, Volume.ZERO).filling());
+            return room.orNone()
+                    .times(1 / Water.room(pot.filledAt(formula.fill().water())));
         }
         if (rule instanceof WaterRule.ToTheLine) {
-            return pot.vessel()
-                    .workingVolume()
-                    .minus(runWith(kg, Volume.ZERO).everythingIn())
-                    .orNone();
+            Run dry = runWith(kg, Volume.ZERO);
+            Volume room = pot.vessel().workingVolume().minus(dry.everythingIn());
+            return room.orNone().times(1 / Water.room(dry.simmerAt()));
         }
         double wanted = ((WaterRule.ForTheYield) rule).litresOutPerKg() * kg;
         double water = new BracketingNthOrderBrentSolver(1e-12, ACCURACY_KG, 1e-10, 5)

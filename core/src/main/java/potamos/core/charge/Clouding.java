@@ -9,6 +9,7 @@ import potamos.core.formula.Part;
 import potamos.core.heat.SimmerBand;
 import potamos.core.liquor.Clarity;
 import potamos.core.liquor.CutAdviser;
+import potamos.core.quantity.Temperature;
 
 /** What clouds a stock: what is in the pot, which no hand changes any more, and how it is handled, as planned or as done. */
 public final class Clouding {
@@ -55,14 +56,24 @@ public final class Clouding {
     /** Handled as the procedure has it. */
     public Handled planned() {
         double simmerMin = run.simmer().usual().toSeconds() / 60.0;
-        boolean lively = run.simmer().band() == SimmerBand.LIVELY && !noBed;
         FinishPhase.Strain strain = run.strain();
         return new Handled(
                 run.simmer().skim().countWithin(run.simmer().usual()),
-                lively ? LIVELY_BOILS * simmerMin : 0,
+                boils(run.simmerAt(), run.air().boilingPoint()) * simmerMin,
                 strain.transfer(),
                 strain.passes(),
                 strain.pressed());
+    }
+
+    /** Share of its time for which a pot boils that stands at a temperature: none in a lazy simmer, a quarter in a lively one, all of it above that. */
+    public static double boils(Temperature at, Temperature boiling) {
+        double breaks = SimmerBand.LIVELY.low(boiling).celsius();
+        double lively = SimmerBand.LIVELY.middle(boiling).celsius();
+        double all = SimmerBand.LIVELY.high(boiling).celsius();
+        if (at.celsius() <= lively) {
+            return LIVELY_BOILS * Math.max(0, at.celsius() - breaks) / (lively - breaks);
+        }
+        return Math.min(1, LIVELY_BOILS + (1 - LIVELY_BOILS) * (at.celsius() - lively) / (all - lively));
     }
 
     /** As planned, with more or less scum than the book's. */
@@ -81,7 +92,7 @@ public final class Clouding {
         double left = SCUM_NEVER_CAUGHT + (1 - SCUM_NEVER_CAUGHT) * Math.exp(-handled.skims() / SKIMS_FOR_MOST);
         return Clarity.of(new Clarity.Handling(
                 scumG * left / litres,
-                handled.boiledMin(),
+                noBed ? 0 : handled.boiledMin(),
                 0,
                 mushG() / litres,
                 handled.transfer() == FinishPhase.Transfer.POUR,

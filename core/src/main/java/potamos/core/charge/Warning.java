@@ -12,6 +12,14 @@ import potamos.core.quantity.Refusal;
  */
 public record Warning(Kind kind, double value, double limit, String unit) {
 
+    /** A pot that is lukewarm for so long on its way up is warned of, and after twice as long only a chef accepts it, min. */
+    public static final double SLOW_MIN = 120;
+
+    /** Whether only a chef accepts a plan with it. */
+    public boolean needsChef() {
+        return kind == Kind.SLOW_BRING_UP && value > 2 * SLOW_MIN;
+    }
+
     public Warning {
         Refusal.unlessFinite("value", value, unit);
         Refusal.unlessFinite("limit", limit, unit);
@@ -31,6 +39,8 @@ public record Warning(Kind kind, double value, double limit, String unit) {
         HEAVY_LIFT(false),
         /** Litres of water per kg of bed outside the usual range of the family; limit is the nearer end. */
         UNUSUAL_RATIO(false),
+        /** The pot stays lukewarm too long on its way up: value is minutes between 12 and 60 °C; a stronger burner or a smaller charge shortens it. */
+        SLOW_BRING_UP(false),
         /** Pieces lie on each other and steam before they colour: value is layers. */
         TRAYS_CROWDED(false),
         /** More than the oven takes at once: value is loads, one after another. */

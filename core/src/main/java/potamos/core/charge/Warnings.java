@@ -4,9 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import potamos.core.flow.Forecast;
+import potamos.core.flow.Forecaster;
 import potamos.core.flow.Run;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Usual;
+import potamos.core.heat.Water;
+import potamos.core.quantity.Temperature;
 import potamos.core.vessel.Vessel;
 
 /** Looks a charge over as an old hand would. */
@@ -17,6 +20,11 @@ final class Warnings {
 
     /** Less than this in the jug is not a batch. */
     private static final double LEAST_YIELD_L = 0.25;
+
+    /** Between a cold tap and the line of hot holding things grow. */
+    private static final Temperature COLD_C = Temperature.ofCelsius(12);
+
+    private static final Temperature HOT_C = Temperature.ofCelsius(60);
 
     private Warnings() {}
 
@@ -41,9 +49,9 @@ final class Warnings {
             found.add(new Warning(Warning.Kind.OVER_THE_LINE, most, working, "L"));
         }
         if (levels.cover().cm() < -1e-9) {
-            double covering = vessel.shape().volumeAt(levels.bedRaw()).litres()
-                    - run.filling().litres()
-                    + run.water().litres();
+            double missing = vessel.shape().volumeAt(levels.bedRaw()).litres()
+                    - run.filling().litres();
+            double covering = run.water().litres() + missing / Water.room(run.waterC());
             found.add(new Warning(Warning.Kind.BED_PROUD, run.water().litres(), covering, "L"));
         } else if (forecast.bedBareAtMin().isPresent()) {
             found.add(new Warning(
@@ -63,6 +71,10 @@ final class Warnings {
                     .filter(usual -> !usual.holds(ratio))
                     .ifPresent(usual ->
                             found.add(new Warning(Warning.Kind.UNUSUAL_RATIO, ratio, usual.nearer(ratio), "L/kg")));
+        }
+        double slow = Forecaster.minutesBetween(run, COLD_C, HOT_C);
+        if (slow > Warning.SLOW_MIN) {
+            found.add(new Warning(Warning.Kind.SLOW_BRING_UP, slow, Warning.SLOW_MIN, "min"));
         }
         roasting.filter(r -> r.crowd() > 1 + 1e-9)
                 .ifPresent(r -> found.add(new Warning(Warning.Kind.TRAYS_CROWDED, r.crowd(), 1, "layers")));

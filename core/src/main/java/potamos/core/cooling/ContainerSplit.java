@@ -15,9 +15,8 @@ import potamos.core.safety.LimitProfile;
  *
  * @param groups   containers of a kind that are filled alike
  * @param foreseen the slowest group against the limits
- * @param ice      that all of it needs, where the medium is an ice bath
  */
-public record ContainerSplit(List<Group> groups, Foreseen foreseen, Mass ice) {
+public record ContainerSplit(List<Group> groups, Foreseen foreseen) {
 
     /** Shares of what a container holds, tried from full downwards: shallower cools faster and takes more of them. */
     private static final double[] FILLS = {1, 0.85, 0.7, 0.55, 0.4, 0.25};
@@ -144,9 +143,7 @@ public record ContainerSplit(List<Group> groups, Foreseen foreseen, Mass ice) {
             worst = worst == null || foreseen.verdict().compareTo(worst.verdict()) > 0 ? foreseen : worst;
             left -= placed;
         }
-        return left > 1e-9
-                ? Optional.empty()
-                : Optional.of(new ContainerSplit(groups, worst, Cooler.iceNeeded(litres, from, limits.coldest())));
+        return left > 1e-9 ? Optional.empty() : Optional.of(new ContainerSplit(groups, worst));
     }
 
     private static Medium share(Medium medium, double share) {
@@ -154,6 +151,7 @@ public record ContainerSplit(List<Group> groups, Foreseen foreseen, Mass ice) {
                 ? new Medium.IceBath(
                         bath.ice().times(share),
                         Mass.ofKg(Math.max(1, bath.water().kg() * share)),
+                        bath.drawnAt(),
                         bath.stirred())
                 : medium;
     }

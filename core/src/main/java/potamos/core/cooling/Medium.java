@@ -16,11 +16,21 @@ public sealed interface Medium {
     /** Whether the stock inside is kept moving. */
     boolean stirred();
 
-    /** Ice and water around the containers; the ice melts, then the water warms. */
-    record IceBath(Mass ice, Mass water, boolean stirred) implements Medium {
+    /** Whether a layer of stock gives its heat upwards as well as downwards. */
+    default boolean fromBothSides() {
+        return true;
+    }
+
+    /**
+     * Ice and water around the containers; the ice cools its water, then melts, then all of it warms.
+     *
+     * @param drawnAt temperature of the water as it is drawn
+     */
+    record IceBath(Mass ice, Mass water, Temperature drawnAt, boolean stirred) implements Medium {
         public IceBath {
             Refusal.unlessWithin("iceKg", ice.kg(), 0, 2000, "kg");
             Refusal.unlessWithin("bathWaterKg", water.kg(), 1, 5000, "kg");
+            Refusal.unlessWithin("bathWaterC", drawnAt.celsius(), 0, 40, "°C");
         }
 
         @Override
@@ -32,10 +42,16 @@ public sealed interface Medium {
         public double outsideWPerM2K() {
             return stirred ? 350 : 150;
         }
+
+        /** It stands around the container, not over it. */
+        @Override
+        public boolean fromBothSides() {
+            return false;
+        }
     }
 
     /**
-     * A sealed bottle of ice moved through the stock, which stands in air meanwhile.
+     * A sealed bottle of ice moved through the stock of each container in turn, which stand in air meanwhile. Used up, it leaves the air.
      *
      * @param ice frozen in the paddle
      * @param air around the container

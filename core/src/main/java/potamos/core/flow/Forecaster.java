@@ -8,6 +8,7 @@ import java.util.function.ToDoubleFunction;
 import potamos.core.formula.PotPhase;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 
 /**
@@ -45,7 +46,7 @@ public final class Forecaster {
     public static Forecast of(Run run, double pointMin) {
         Refusal.unlessWithin("stepMin", pointMin, 1, 60, "min");
         Forecaster forecaster = new Forecaster(run, pointMin);
-        Course main = forecaster.drive(Luck.BOOK, PotStepper.Depth.AS_IT_IS);
+        Course main = forecaster.drive(Luck.BOOK, Purpose.FORECAST);
         Variants variants = forecaster.variants();
         return new Forecast(
                 main.bringUpMin,
@@ -55,7 +56,7 @@ public final class Forecaster {
                 main.topUps,
                 main.bareAt < 0 ? OptionalDouble.empty() : OptionalDouble.of(main.bareAt),
                 main.ledger,
-                variants.band(main, Course::litresOut),
+                variants.band(main, Course::litresOut).within(0, main.most()),
                 main.gelatinGPerL,
                 new Forecast.Spread(
                         Band.relative(main.bringUpMin, Luck.BURNER_SD),
@@ -65,15 +66,29 @@ public final class Forecaster {
 
     /** Only the litres out, for root finding; below nothing when the pot would boil dry. */
     public static double litresOut(Run run) {
-        return new Forecaster(run, POINT_MIN)
-                .drive(Luck.BOOK, PotStepper.Depth.BELOW_NOTHING)
-                .litresOut();
+        return new Forecaster(run, POINT_MIN).drive(Luck.BOOK, Purpose.SEARCH).litresOut();
+    }
+
+    /**
+     * Minutes that a run takes from one temperature to another on its way to the simmer, its warm holds between them counted in.
+     *
+     * @param to at most the simmer
+     */
+    public static double minutesBetween(Run run, Temperature from, Temperature to) {
+        PotStepper pot = new PotStepper(run, Luck.BOOK, PotStepper.Depth.AS_IT_IS);
+        pot.fill(run.water(), run.waterC());
+        pot.heatTo(from);
+        double held = run.steeps().stream()
+                .filter(steep -> steep.at().compareTo(from) >= 0 && steep.at().compareTo(to) < 0)
+                .mapToDouble(steep -> minutes(steep.takes()))
+                .sum();
+        return held + pot.heatTo(run.simmerAt().compareTo(to) < 0 ? run.simmerAt() : to);
     }
 
     /** Each uncertain factor moved by one standard deviation alone. */
     private Variants variants() {
         return new Variants(Luck.ofTheYield(run.vessel().kappa()).stream()
-                .map(luck -> drive(luck, PotStepper.Depth.BELOW_NOTHING))
+                .map(luck -> drive(luck, Purpose.VARIANT))
                 .toList());
     }
 
@@ -96,11 +111,20 @@ public final class Forecaster {
         }
     }
 
+    /** What a run is driven for. */
+    private enum Purpose {
+        FORECAST,
+        /** With one factor off the book; only its end counts. */
+        VARIANT,
+        /** For a root of its litres out. */
+        SEARCH
+    }
+
     /** A run in the making. */
     private static final class Course {
         final PotStepper pot;
         final Luck luck;
-        final PotStepper.Depth depth;
+        final Purpose purpose;
         final List<Forecast.Point> points = new ArrayList<>();
         final List<Forecast.TopUp> topUps = new ArrayList<>();
         double bringUpMin;
@@ -109,10 +133,18 @@ public final class Forecaster {
         double gelatinOfBedGPerL;
         Ledger ledger;
 
-        Course(Run run, Luck luck, PotStepper.Depth depth) {
-            this.pot = new PotStepper(run, luck, depth);
+        Course(Run run, Luck luck, Purpose purpose) {
+            boolean search = purpose == Purpose.SEARCH;
+            this.pot = new PotStepper(run, luck, search ? PotStepper.Depth.BELOW_NOTHING : PotStepper.Depth.AS_IT_IS);
             this.luck = luck;
-            this.depth = depth;
+            this.purpose = purpose;
+        }
+
+        /** Whatever is expected, no more can come out than went in and is not boiled away on purpose. */
+        double most() {
+            return Math.max(
+                    litresOut(),
+                    ledger.inward().litres() - ledger.of(Ledger.Cause.REDUCED).litres());
         }
 
         double litresOut() {
@@ -121,12 +153,12 @@ public final class Forecaster {
 
         /** What can leave of what would: all of it while only a root is looked for, else no more than there is. */
         double within(double wanted, double there) {
-            return depth == PotStepper.Depth.AS_IT_IS ? Math.max(0, Math.min(wanted, there)) : wanted;
+            return purpose == Purpose.SEARCH ? wanted : Math.max(0, Math.min(wanted, there));
         }
     }
 
-    private Course drive(Luck luck, PotStepper.Depth depth) {
-        Course course = new Course(run, luck, depth);
+    private Course drive(Luck luck, Purpose purpose) {
+        Course course = new Course(run, luck, purpose);
         course.pot.fill(run.water(), run.waterC());
         point(course, 0);
         bringUp(course);
@@ -158,10 +190,12 @@ public final class Forecaster {
                 Losses.skimmed(run.bed(), run.preparation(), course.luck.skim()).litres();
         double simmerC = run.simmerAt().celsius();
         double mark = pot.contents() + pot.evaporated();
+        double lastTopUp = length - minutes(TopUpPolicy.LAST);
         boolean lastDone = false;
         double nextPoint = pointMin;
         for (double minute = 0; minute < length - 1e-9; ) {
-            double dt = Math.min(Math.min(stepMin, nextPoint - minute), length - minute);
+            double stop = minute < lastTopUp - 1e-9 ? lastTopUp : length;
+            double dt = Math.min(Math.min(stepMin, nextPoint - minute), stop - minute);
             double end = minute + dt;
             for (Solids solids : run.others()) {
                 double when = minutes(solids.intoTheSimmer());
@@ -175,7 +209,7 @@ public final class Forecaster {
             double left = length - end;
             if (topUps.now(left, pot.downCm(mark), lastDone)) {
                 lastDone = topUps.isLast(left);
-                Volume water = Volume.ofLitres(Math.max(0, mark - pot.contents()));
+                Volume water = topUps.amount(mark - pot.contents());
                 pot.topUp(water, run.simmer().topUp().water());
                 course.topUps.add(new Forecast.TopUp(course.bringUpMin + end, water));
             }
@@ -224,7 +258,7 @@ public final class Forecaster {
 
     private void point(Course course, double minute) {
         PotStepper pot = course.pot;
-        if (course.depth == PotStepper.Depth.AS_IT_IS) {
+        if (course.purpose == Purpose.FORECAST) {
             course.points.add(new Forecast.Point(
                     minute, pot.contents(), pot.level().cm(), pot.celsius(), pot.evaporated(), pot.gelatinGPerL()));
         }

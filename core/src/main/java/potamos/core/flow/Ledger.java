@@ -23,12 +23,16 @@ public record Ledger(List<Entry> entries, Volume yield, Volume unexplained) {
         TOP_UP(true),
         WINE(true),
         GIVEN_BY_SOLIDS(true),
+        /** A level was read higher than any steam explains. */
+        READ_HIGHER(true),
         EVAPORATED(false),
         UPTAKE(false),
         SKIMMED(false),
         STRAINERS(false),
         FAT_LIFTED(false),
-        REDUCED(false);
+        REDUCED(false),
+        /** A level was read lower than any steam explains. */
+        READ_LOWER(false);
 
         private final boolean inward;
 
@@ -80,9 +84,19 @@ public record Ledger(List<Entry> entries, Volume yield, Volume unexplained) {
                 new Entry(Cause.EVAPORATED, Volume.ofLitres(pot.evaporated())),
                 new Entry(Cause.SKIMMED, Volume.ofLitres(pot.taken())),
                 new Entry(Cause.STRAINERS, strainers),
+                new Entry(Cause.READ_HIGHER, Volume.ofLitres(Math.max(0, pot.readL()))),
+                new Entry(Cause.READ_LOWER, Volume.ofLitres(Math.max(0, -pot.readL()))),
                 new Entry(Cause.FAT_LIFTED, run.degreased() ? fat : Volume.ZERO)));
         entries.addAll(solids(uptake, fat));
         return entries;
+    }
+
+    /** Everything that came in. */
+    public Volume inward() {
+        return entries.stream()
+                .filter(entry -> entry.cause().inward())
+                .map(Entry::amount)
+                .reduce(Volume.ZERO, Volume::plus);
     }
 
     /** Litres of one cause. */

@@ -2,6 +2,7 @@ package potamos.core.flow;
 
 import java.time.Duration;
 import potamos.core.heat.PotHeat;
+import potamos.core.heat.Water;
 import potamos.core.liquor.Gelatin;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
@@ -20,6 +21,7 @@ public final class PotStepper {
     /** What the fire does. */
     public enum Fire {
         OFF,
+        /** All that the burner gives: it heats to the boil and stays there, whatever is wanted. */
         FULL,
         /** Kept where it is held, by hand. */
         KEPT
@@ -49,14 +51,17 @@ public final class PotStepper {
     private final Depth depth;
     private Bed bed;
     private PotHeat heat;
+    private double kappaShare = 1;
     private double contents;
     private double solids;
     private double drawn;
     private double celsius;
-    private double gelatin;
+    private Gelatin gelatin;
+    private Gelatin brought = Gelatin.of(0);
     private double evaporated;
     private double taken;
     private double added;
+    private double readL;
 
     /** Of a long simmer at one temperature only the first step pays for what depends on it. */
     private double knownFor = Double.NaN;
@@ -83,27 +88,46 @@ public final class PotStepper {
         this.depth = other.depth;
         this.bed = other.bed;
         this.heat = other.heat;
+        this.kappaShare = other.kappaShare;
         this.contents = other.contents;
         this.solids = other.solids;
         this.drawn = other.drawn;
         this.celsius = other.celsius;
         this.gelatin = other.gelatin;
+        this.brought = other.brought;
         this.evaporated = other.evaporated;
         this.taken = other.taken;
         this.added = other.added;
+        this.readL = other.readL;
     }
 
-    /** So much of the bed, as it was weighed. */
+    /** So much of the bed, as it was weighed; what has come out of it already stays in the liquor. */
     public void bed(Mass mass) {
         bed = new Bed(run.bed().kind(), mass);
+        gelatin = gelatin == null
+                ? Gelatin.of(most())
+                : new Gelatin(Math.max(0, most() - gelatin.grams()), gelatin.grams());
         heat = new PotHeat(
                 run.vessel(),
                 mass.kg() * bed.kind().heatKjPerKgK(),
                 bed.displacedVolume(),
                 run.air(),
                 run.simmer().cover(),
-                run.vessel().kappa().value() * luck.kappa());
+                kappa());
         knownFor = Double.NaN;
+    }
+
+    /** It steams so many times as much as its vessel is known for, as readings of this very run have shown. */
+    public void steams(double share) {
+        if (share != kappaShare) {
+            kappaShare = share;
+            heat = heat.withKappa(kappa());
+            knownFor = Double.NaN;
+        }
+    }
+
+    private double kappa() {
+        return run.vessel().kappa().value() * luck.kappa() * kappaShare;
     }
 
     /** Water over the bed and what goes in with it. */
@@ -115,6 +139,7 @@ public final class PotStepper {
         solids = bed.displacedVolume().litres() + early;
         drawn = water.litres();
         contents = drawn + run.poured().litres() + solids;
+        brought = new Gelatin(0, run.liquid().gelatinGPerL() * drawn);
         celsius = temperature.celsius();
     }
 
@@ -125,7 +150,7 @@ public final class PotStepper {
      */
     public double heatTo(Temperature target) {
         double seconds = 0;
-        Power power = run.burner().delivered().times(luck.power());
+        Power power = power();
         while (celsius < target.celsius()) {
             double before = celsius;
             PotHeat.Step step =
@@ -136,7 +161,7 @@ public final class PotStepper {
             }
             double share = Math.min(1, (target.celsius() - before) / gained);
             steam(step.steam().litres() * share);
-            dissolve(Temperature.ofCelsius(before), BRING_UP_STEP_S * share);
+            dissolve(before + gained * share / 2, BRING_UP_STEP_S * share);
             celsius = before + gained * share;
             seconds += BRING_UP_STEP_S * share;
         }
@@ -147,28 +172,32 @@ public final class PotStepper {
      * Lets time pass.
      *
      * @param fire    meanwhile
-     * @param keptAt  where a kept pot is held, °C; a pot over full heat gets no hotter before somebody turns it down
+     * @param keptAt  where a kept pot is held, °C
      * @param seconds up to a few minutes
      */
     public void step(Fire fire, double keptAt, double seconds) {
         if (fire == Fire.KEPT) {
             double off = celsius - keptAt;
-            know(keptAt + left(off, seconds / 2));
-            double surfaceM2 = run.vessel().shape().surfaceDm2(level()) / 100;
-            steam(steamLPerM2H * surfaceM2 * seconds / 3600);
-            gelatin = Gelatin.afterAtSpeed(gelatin, most(), bed.kind().halfTimeH(), speed, seconds / 3600);
+            double middle = keptAt + left(off, seconds / 2);
+            know(middle);
+            Length level = level();
+            double surfaceM2 = run.vessel().shape().surfaceDm2(level) / 100;
+            double most = heat.heatLeavesLPerH(Temperature.ofCelsius(middle), level, power());
+            steam(Math.min(steamLPerM2H * surfaceM2, most) * seconds / 3600);
+            dissolveAt(speed, seconds);
             celsius = keptAt + left(off, seconds);
             return;
         }
-        Temperature before = Temperature.ofCelsius(celsius);
-        Power power = fire == Fire.FULL ? run.burner().delivered().times(luck.power()) : Power.ofKilowatts(0);
-        PotHeat.Step step = heat.step(before, Volume.ofLitres(there()), power, seconds);
+        double before = celsius;
+        Power power = fire == Fire.FULL ? power() : Power.ofKilowatts(0);
+        PotHeat.Step step = heat.step(Temperature.ofCelsius(before), Volume.ofLitres(there()), power, seconds);
         steam(step.steam().litres());
-        dissolve(before, seconds);
-        double highest = fire == Fire.FULL ? Math.max(celsius, keptAt) : celsius;
-        celsius = Math.min(
-                step.temperature().celsius(),
-                Math.max(highest, run.air().temperature().celsius()));
+        celsius = step.temperature().celsius();
+        dissolve((before + celsius) / 2, seconds);
+    }
+
+    private Power power() {
+        return run.burner().delivered().times(luck.power());
     }
 
     /** How far off it still is. */
@@ -180,19 +209,26 @@ public final class PotStepper {
         if (at != knownFor) {
             Temperature t = Temperature.ofCelsius(at);
             steamLPerM2H = heat.steamLPerM2H(t);
-            speed = Gelatin.speed(t) * luck.extraction();
+            speed = Gelatin.speed(t);
             knownFor = at;
         }
     }
 
-    private void dissolve(Temperature at, double seconds) {
-        gelatin = Gelatin.afterAtSpeed(
-                gelatin, most(), bed.kind().halfTimeH(), Gelatin.speed(at) * luck.extraction(), seconds / 3600);
+    private void dissolve(double at, double seconds) {
+        dissolveAt(Gelatin.speed(Temperature.ofCelsius(at)), seconds);
     }
 
-    /** All the collagen that can go, g. */
+    private void dissolveAt(double speed, double seconds) {
+        gelatin = gelatin.after(bed.kind().halfTimeH(), speed, luck.extraction(), seconds / 3600);
+        brought = brought.grams() > 0 ? brought.after(0, speed, 1, seconds / 3600) : brought;
+    }
+
+    /** All the collagen that can go, g; an oven takes water and fat from bones, and none of it. */
     private double most() {
-        return bed.kind().collagenGPerKg() * bed.mass().kg() * luck.collagen();
+        double rawKg = run.bed().mass().kg() > 0
+                ? bed.mass().kg() * run.raw().kg() / run.bed().mass().kg()
+                : 0;
+        return bed.kind().collagenGPerKg() * rawKg * luck.collagen();
     }
 
     private void steam(double wanted) {
@@ -213,13 +249,17 @@ public final class PotStepper {
         contents -= lost;
     }
 
-    /** Boiled away in the pot until so much liquor is left.
+    /** Boiled away in the pot until so much liquor is left; when that is more than was reckoned, it is a reading that says so.
      *
      * @return litres that went
      */
     public double boilDownTo(Volume left) {
-        double gone = Math.max(0, contents - solids - left.litres());
-        contents = solids + left.litres();
+        double gone = contents - solids - left.litres();
+        if (gone < 0) {
+            read(-gone);
+            return 0;
+        }
+        contents -= gone;
         return gone;
     }
 
@@ -241,9 +281,37 @@ public final class PotStepper {
         return displaced.litres();
     }
 
-    /** A reading overrules what was reckoned; the solids are there in any case. */
-    public void contents(Volume read) {
-        contents = Math.max(solids, read.litres());
+    /**
+     * What a pot holds whose level stands there now: less than it looks, for hot liquor takes more room; its solids are there in any case.
+     *
+     * @return litres of liquor and solids as a ledger has them
+     */
+    public double contentsAt(Length level) {
+        double stands = run.vessel().shape().volumeAt(level).litres();
+        return solids + Math.max(0, stands - solids) / room();
+    }
+
+    /** A reading shows that so much more has steamed away than was reckoned; below nothing for less. */
+    public void steamedMore(double litres) {
+        double more = litres < 0 ? Math.max(-evaporated, litres) : atMost(litres);
+        evaporated += more;
+        contents -= more;
+    }
+
+    /** A reading that no steam explains is believed all the same, and booked as what it is; below nothing where less is there. */
+    public void read(double litresMore) {
+        double more = litresMore < 0 ? -atMost(-litresMore) : litresMore;
+        readL += more;
+        contents += more;
+    }
+
+    /** Litres by which readings differ that no steam explains. */
+    public double readL() {
+        return readL;
+    }
+
+    private double room() {
+        return Water.room(Temperature.ofCelsius(celsius));
     }
 
     public void celsius(double read) {
@@ -265,7 +333,8 @@ public final class PotStepper {
     }
 
     public double liquor() {
-        return contents - solids;
+        double liquor = contents - solids;
+        return depth == Depth.AS_IT_IS ? Math.max(0, liquor) : liquor;
     }
 
     public double celsius() {
@@ -274,25 +343,32 @@ public final class PotStepper {
 
     /** How far the level stands below that of so much contents. */
     public double downCm(double mark) {
-        return run.vessel().shape().levelAt(Volume.ofLitres(Math.max(0, mark))).cm() - level().cm();
+        return levelOf(mark).cm() - level().cm();
     }
 
+    /** As a ruler reads it: hot liquor takes more room than its litres. */
     public Length level() {
-        return run.vessel().shape().levelAt(Volume.ofLitres(there()));
+        return levelOf(there());
+    }
+
+    /** Where so much contents would stand, as hot as they are now. */
+    public Length levelOf(double contents) {
+        double liquor = Math.max(0, contents - solids);
+        return run.vessel().shape().levelAt(Volume.ofLitres(Math.min(solids, Math.max(0, contents)) + liquor * room()));
     }
 
     /** Dissolved from the bed, g. */
     public double gelatinG() {
-        return gelatin;
+        return gelatin.grams();
     }
 
-    /** Gelatin that what was drawn has brought with it, g. */
+    /** Gelatin that what was drawn has brought with it, as far as it still sets, g. */
     public double broughtG() {
-        return run.liquid().gelatinGPerL() * drawn;
+        return brought.grams();
     }
 
     public double gelatinGPerL() {
-        return (gelatin + broughtG()) / Math.max(0.1, liquor());
+        return (gelatinG() + broughtG()) / Math.max(0.1, liquor());
     }
 
     /** Water, or what stands in for it, that it was filled with. */
@@ -314,10 +390,16 @@ public final class PotStepper {
         return added;
     }
 
+    /** Steam that would leave over the full heat of its burner at the boil, L/h. */
+    public double mostSteamLPerH() {
+        return heat.heatLeavesLPerH(Temperature.ofCelsius(celsius), level(), power());
+    }
+
     /** Steam that leaves now, L/h. */
     public double steamLPerH() {
+        Temperature t = Temperature.ofCelsius(celsius);
         return celsius > run.air().temperature().celsius()
-                ? heat.steamLPerH(Temperature.ofCelsius(celsius), level())
+                ? Math.min(heat.steamLPerH(t, level()), heat.heatLeavesLPerH(t, level(), power()))
                 : 0;
     }
 

@@ -6,7 +6,7 @@ import potamos.core.formula.Liquid;
 import potamos.core.formula.PotPhase;
 import potamos.core.heat.Air;
 import potamos.core.heat.Burner;
-import potamos.core.heat.PotHeat;
+import potamos.core.heat.Water;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
@@ -82,18 +82,51 @@ public record Run(
         }
     }
 
-    /** Liquor and solids right after filling. */
-    public Volume filling() {
-        Volume early = others.stream()
-                .filter(s -> s.intoTheSimmer().isZero())
-                .map(Solids::displaced)
-                .reduce(Volume.ZERO, Volume::plus);
-        return water.plus(poured).plus(bed.displacedVolume()).plus(early);
+    /** The same with so much water drawn over it. */
+    public Run withWater(Volume other) {
+        return with(other, poured, others);
     }
 
-    /** Liquor and solids once everything is in, before steam has taken any. */
+    /** The same with other solids beside the bed, and other wine. */
+    public Run withParts(Volume otherPoured, List<Solids> otherSolids) {
+        return with(water, otherPoured, otherSolids);
+    }
+
+    private Run with(Volume water, Volume poured, List<Solids> others) {
+        return new Run(
+                vessel,
+                bed,
+                raw,
+                preparation,
+                liquid,
+                water,
+                waterC,
+                poured,
+                others,
+                steeps,
+                simmer,
+                simmerAt,
+                restMin,
+                strain,
+                reduction,
+                degreased,
+                air,
+                burner);
+    }
+
+    /** Room that liquor and solids take right after filling. */
+    public Volume filling() {
+        return liquor().times(Water.room(waterC)).plus(solidsIn(0));
+    }
+
+    /** Room that liquor and solids take once everything is in and hot, before steam has taken any. */
     public Volume everythingIn() {
-        return water.plus(poured).plus(bed.displacedVolume()).plus(othersDisplaced());
+        return liquor().times(Water.room(simmerAt)).plus(bed.displacedVolume()).plus(othersDisplaced());
+    }
+
+    /** What is drawn and poured, L as a ledger has them. */
+    private Volume liquor() {
+        return water.plus(poured);
     }
 
     /** Room that the solids take which are in the pot so long after its simmer began; before it, those that went in with the water. */
@@ -106,11 +139,5 @@ public record Run(
 
     Volume othersDisplaced() {
         return others.stream().map(Solids::displaced).reduce(Volume.ZERO, Volume::plus);
-    }
-
-    /** The heat balance of the filled pot. */
-    public PotHeat heat(double kappa) {
-        double kjPerK = bed.mass().kg() * bed.kind().heatKjPerKgK();
-        return new PotHeat(vessel, kjPerK, bed.displacedVolume(), air, simmer.cover(), kappa);
     }
 }

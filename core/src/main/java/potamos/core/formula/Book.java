@@ -117,7 +117,7 @@ public final class Book {
                 .parts(List.of(
                         percent("onion", 6, late(120), 13),
                         percent("leek", 3, late(120), 13),
-                        percent("ginger", 1, late(120), 5),
+                        percent("ginger", 1, late(120), 6),
                         sachet("peppercorn-white", 0.6)))
                 .procedure(List.of(
                         new PrepPhase.Rinse(minutes(10)),

@@ -71,7 +71,7 @@ final class BrownBook {
                 sachet("peppercorn-black", 0.8)));
         parts.addAll(more);
         List<Phase> procedure = new ArrayList<>(List.of(
-                new PrepPhase.Roast(Temperature.ofCelsius(210), 5.5, minutes(15), 1),
+                new PrepPhase.Roast(Temperature.ofCelsius(210), 5.5, minutes(15), PrepPhase.Roast.BONES_KEEP),
                 new PrepPhase.Brown(minutes(14)),
                 new PrepPhase.CookTomato(minutes(8)),
                 new PrepPhase.Deglaze(0.12, 0.25, 1)));

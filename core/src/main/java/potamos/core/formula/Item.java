@@ -62,6 +62,8 @@ public record Item(
         BEET,
         /** Bitter when it boils; iodine. */
         KELP,
+        /** Dried fish, strewn on after the heat and never simmered. */
+        FLAKES,
         /** Burns; flamed with care. */
         SPIRIT,
         /** From an animal: not in a meat-free stock. */

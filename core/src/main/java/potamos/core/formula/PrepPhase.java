@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.List;
 import potamos.core.figure.Figure;
 import potamos.core.formula.PhaseKind.Chore;
+import potamos.core.heat.Browning;
 import potamos.core.quantity.Temperature;
 
 /** What is done to the bed and its company before the water. */
@@ -123,13 +124,16 @@ public sealed interface PrepPhase extends Phase {
         static final Figure<Temperature> OVEN = Figure.celsius("ovenC", 80, 300);
         static final Figure<Double> SHADE = Figure.mark("shade", 1, 8, "on the shade card");
         static final Figure<Duration> EVERY = Figure.duration("everyMin");
+        /** Bones lose water and fat in the oven: 15 to 25 % of their raw mass. */
+        static final double BONES_KEEP = 0.8;
+
         static final Figure<Double> KEEPS_MASS = Figure.mark("keepsMass", 0.1, 1, "of the raw mass");
 
         public static final PhaseKind<Roast> KIND = PhaseKind.named("roast", Roast.class)
                 .with(OVEN, Roast::oven, Temperature.ofCelsius(210))
                 .with(SHADE, Roast::shade, 5.5)
                 .with(EVERY, Roast::turnEvery, Duration.ofMinutes(15))
-                .maybe(KEEPS_MASS, Roast::keepsMass, 1.0)
+                .maybe(KEEPS_MASS, Roast::keepsMass, BONES_KEEP)
                 .isChore(Chore.FOR_A_WHILE)
                 .made(f -> new Roast(f.get(OVEN), f.get(SHADE), f.get(EVERY), f.or(KEEPS_MASS, 1.0)));
 
@@ -146,6 +150,27 @@ public sealed interface PrepPhase extends Phase {
         /** How much longer bones of a shade stay in, about; nothing once they are there. */
         public Duration longerAt(double seen) {
             return A_SHADE_MORE.multipliedBy((long) Math.max(0, Math.ceil(shade - seen)));
+        }
+
+        /** How a shade stands to the one that is wanted. */
+        public enum Stands {
+            BELOW,
+            THERE,
+            /** Stronger than wanted, and not yet bitter. */
+            DARKER,
+            /** What is black is bitter, whatever was wanted. */
+            SCORCHED
+        }
+
+        /** What a shade on the card means for this roast. */
+        public Stands stands(double seen) {
+            if (seen >= Browning.SCORCHED) {
+                return Stands.SCORCHED;
+            }
+            if (seen < shade) {
+                return Stands.BELOW;
+            }
+            return seen < shade + 1 ? Stands.THERE : Stands.DARKER;
         }
 
         @Override

@@ -4,7 +4,7 @@ import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 
 /**
- * Planning time of a roast to a shade of the kitchen's card, from 1 raw to 8 black: {@code t_ref·10^(−(T−200)/90)·crowd·oven}.
+ * Planning time of a roast to a shade of the kitchen's card, from 1 raw to 8 black: {@code t_ref·10^(−(T−200)/70)·crowd·oven}.
  *
  * <p>The time to other shades goes straight with the steps from raw. One eye on the tray overrules it, and the judgement calibrates the oven.
  */
@@ -17,7 +17,7 @@ public final class Browning {
     private static final double REFERENCE_C = 200;
 
     /** Kelvins hotter that make it ten times as quick. */
-    private static final double TENFOLD_K = 90;
+    private static final double TENFOLD_K = 70;
 
     private static final double RAW = 1;
 

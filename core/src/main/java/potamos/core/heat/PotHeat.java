@@ -2,7 +2,6 @@ package potamos.core.heat;
 
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Power;
-import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.core.vessel.Vessel;
@@ -11,43 +10,65 @@ import potamos.core.vessel.Vessel;
  * The heat balance of a pot: {@code C dT/dt = ηP − UA(T − T_air) − steam·h_fg}.
  *
  * <p>Lumped: liquor, solids and metal share one temperature. Ignores the lag inside thick bones.
- *
- * @param vessel       the pot
- * @param solidsKjPerK heat that the solids take per kelvin
- * @param solidsVolume room that the solids take
- * @param air          around it
- * @param cover        on it
- * @param kappa        evaporation factor used for this run
  */
-public record PotHeat(Vessel vessel, double solidsKjPerK, Volume solidsVolume, Air air, Cover cover, double kappa) {
+public final class PotHeat {
 
     /** Heat through bare steel walls to still air, W/m²/K, radiation included. */
     private static final double WALL_W_PER_M2_K = 12;
 
     private static final double STEEL_KJ_PER_KG_K = 0.5;
-    private static final double STEP_S = 60;
-    private static final double LONGEST_BRING_UP_H = 12;
 
-    /** Nothing in an open pot gets hotter; keeps a nearly empty one from running away within a step. */
-    private static final double HIGHEST_C = 130;
+    /** So far below the boiling point the evaporation factor of a vessel is what it says: in a lazy simmer. */
+    private static final double USUAL_BELOW_BOILING_K = 6.5;
+
+    /** Over which the slope of the balance is taken. */
+    private static final double SLOPE_K = 0.05;
+
+    private final Vessel vessel;
+    private final double solidsKjPerK;
+    private final Volume solidsVolume;
+    private final Air air;
+    private final Cover cover;
+    private final double kappa;
+    private final double boilsAt;
+    private final double airKpa;
+    private final double usualOutflow;
+
+    /**
+     * @param vessel       the pot
+     * @param solidsKjPerK heat that the solids take per kelvin
+     * @param solidsVolume room that the solids take
+     * @param air          around it
+     * @param cover        on it
+     * @param kappa        evaporation factor used for this run
+     */
+    public PotHeat(Vessel vessel, double solidsKjPerK, Volume solidsVolume, Air air, Cover cover, double kappa) {
+        this.vessel = vessel;
+        this.solidsKjPerK = solidsKjPerK;
+        this.solidsVolume = solidsVolume;
+        this.air = air;
+        this.cover = cover;
+        this.kappa = kappa;
+        Temperature boiling = air.boilingPoint();
+        this.boilsAt = boiling.celsius();
+        this.airKpa = Water.airKpa(air.altitude());
+        this.usualOutflow = Evaporation.stefan(Water.saturationKpa(boiling.plus(-USUAL_BELOW_BOILING_K)) / airKpa);
+    }
+
+    /** The same pot with another evaporation factor. */
+    public PotHeat withKappa(double other) {
+        return new PotHeat(vessel, solidsKjPerK, solidsVolume, air, cover, other);
+    }
 
     /**
      * Where a step of time leads.
      *
-     * @param temperature afterwards
+     * @param temperature afterwards, at most the local boiling point
      * @param steam       liquor lost meanwhile
      */
     public record Step(Temperature temperature, Volume steam) {}
 
-    /**
-     * A bring-up from cold to a target.
-     *
-     * @param minutes    how long it takes
-     * @param evaporated liquor lost meanwhile
-     */
-    public record BringUp(double minutes, Volume evaporated) {}
-
-    /** Steam in L/h at a temperature and level. */
+    /** Steam in L/h at a temperature and level, where there is heat enough for it. */
     public double steamLPerH(Temperature t, Length level) {
         return steamLPerM2H(t) * vessel.shape().surfaceDm2(level) / 100;
     }
@@ -55,7 +76,13 @@ public record PotHeat(Vessel vessel, double solidsKjPerK, Volume solidsVolume, A
     /** Steam in L/h from each m² of surface; the costly half of {@link #steamLPerH}, for a caller who keeps one temperature. */
     public double steamLPerM2H(Temperature t) {
         // Steam leaves as mass; a litre missing from the pot is read cold, so a kilogram counts as a litre.
-        return Evaporation.kgPerM2H(t, air, cover, kappa);
+        double outflow = Evaporation.stefan(Water.saturationKpa(t) / airKpa) / usualOutflow;
+        return Evaporation.kgPerM2H(t, air, cover, kappa) * outflow;
+    }
+
+    /** Steam in L/h that a burner can keep up at a temperature: what its heat leaves after the walls have taken theirs. */
+    public double heatLeavesLPerH(Temperature t, Length level, Power delivered) {
+        return Evaporation.boilingKgPerH(delivered, wallLossW(t, level), t);
     }
 
     /** Heat lost through the walls, W. */
@@ -68,14 +95,9 @@ public record PotHeat(Vessel vessel, double solidsKjPerK, Volume solidsVolume, A
         return liquor * Water.HEAT_KJ_PER_KG_K + solidsKjPerK + vessel.metal().kg() * STEEL_KJ_PER_KG_K;
     }
 
-    private double kelvinPerS(double celsius, Volume contents, Length level, Power delivered) {
-        Temperature t = Temperature.ofCelsius(celsius);
-        double steamW = steamLPerH(t, level) * Water.evaporationKjPerKg(t) / 3.6;
-        return (delivered.watts() - wallLossW(t, level) - steamW) / 1000 / heatCapacityKjPerK(contents);
-    }
-
     /**
-     * One step of the balance by the midpoint rule.
+     * One step of the balance by the exponential rule on its slope, which stays calm where steam grows without end just below the boil. A pot that comes
+     * to the boil stays there and steams what the heat leaves.
      *
      * @param t         now
      * @param contents  liquor and solids in the pot
@@ -84,46 +106,27 @@ public record PotHeat(Vessel vessel, double solidsKjPerK, Volume solidsVolume, A
      */
     public Step step(Temperature t, Volume contents, Power delivered, double seconds) {
         Length level = vessel.shape().levelAt(contents);
-        double half = kept(t, t.celsius() + kelvinPerS(t.celsius(), contents, level, delivered) * seconds / 2);
-        double end = kept(t, t.celsius() + kelvinPerS(half, contents, level, delivered) * seconds);
-        double steam = steamLPerH(Temperature.ofCelsius(half), level) * seconds / 3600;
-        return new Step(Temperature.ofCelsius(end), Volume.ofLitres(steam));
-    }
-
-    private double kept(Temperature start, double celsius) {
-        double lowest = Math.min(start.celsius(), air.temperature().celsius());
-        return Math.max(lowest, Math.min(HIGHEST_C, celsius));
-    }
-
-    /**
-     * Brings the pot from cold to a target at full heat.
-     *
-     * @param from     temperature of the filling
-     * @param to       where to stop, below the boiling point
-     * @param contents liquor and solids
-     * @param burner   under it
-     * @throws Refusal on {@code burnerKw} when the burner cannot get it there within twelve hours
-     */
-    public BringUp bringUp(Temperature from, Temperature to, Volume contents, Burner burner) {
-        double t = from.celsius();
-        double seconds = 0;
-        double steam = 0;
-        Power delivered = burner.delivered();
-        while (t < to.celsius()) {
-            Step step = step(
-                    Temperature.ofCelsius(t),
-                    contents.minus(Volume.ofLitres(steam)).orNone(),
-                    delivered,
-                    STEP_S);
-            double gained = step.temperature().celsius() - t;
-            if (gained < 1e-4 || seconds > LONGEST_BRING_UP_H * 3600) {
-                throw Refusal.of("burnerKw", "this burner cannot bring the vessel to a simmer; use a stronger one");
-            }
-            double share = Math.min(1, (to.celsius() - t) / gained);
-            seconds += STEP_S * share;
-            steam += step.steam().litres() * share;
-            t += gained * share;
+        double capacity = heatCapacityKjPerK(contents) * 1000;
+        double from = Math.min(t.celsius(), boilsAt);
+        double now = gainW(from, level, delivered);
+        double slope = (now - gainW(from - SLOPE_K, level, delivered)) / SLOPE_K / capacity * seconds;
+        double gained = now / capacity * seconds * (Math.abs(slope) < 1e-9 ? 1 : (Math.exp(slope) - 1) / slope);
+        double end = from + gained;
+        double coldest = Math.min(from, air.temperature().celsius());
+        if (end >= boilsAt) {
+            double meanLossW = wallLossW(Temperature.ofCelsius((from + boilsAt) / 2), level);
+            double joules = (delivered.watts() - meanLossW) * seconds - capacity * (boilsAt - from);
+            double kg = joules / 1000 / Water.evaporationKjPerKg(Temperature.ofCelsius(boilsAt));
+            return new Step(Temperature.ofCelsius(boilsAt), Volume.ofLitres(Math.max(0, kg)));
         }
-        return new BringUp(seconds / 60, Volume.ofLitres(steam));
+        double kept = Math.max(coldest, end);
+        double middle = steamLPerH(Temperature.ofCelsius((from + kept) / 2), level);
+        return new Step(Temperature.ofCelsius(kept), Volume.ofLitres(middle * seconds / 3600));
+    }
+
+    private double gainW(double celsius, Length level, Power delivered) {
+        Temperature t = Temperature.ofCelsius(celsius);
+        double steamW = steamLPerH(t, level) * Water.evaporationKjPerKg(t) / 3.6;
+        return delivered.watts() - wallLossW(t, level) - steamW;
     }
 }

@@ -11,6 +11,11 @@ public final class Water {
     /** Specific heat of liquid water, kJ/kg/K, good to 1 % from 0 to 100 °C. */
     public static final double HEAT_KJ_PER_KG_K = 4.19;
 
+    /** A litre in a ledger is a litre at this temperature. */
+    private static final double LEDGER_C = 20;
+
+    private static final double DENSITY_AT_LEDGER = kgPerM3(LEDGER_C);
+
     /** Heat to melt a kilogram of ice, kJ/kg. */
     public static final double MELTING_KJ_PER_KG = 334;
 
@@ -46,6 +51,23 @@ public final class Water {
      */
     public static double evaporationKjPerKg(Temperature t) {
         return 2256.5 * Math.pow((1 - t.kelvin() / CRITICAL_K) / 0.42335, 0.325);
+    }
+
+    /**
+     * Room that a litre takes at a temperature: a ruler in a hot pot reads more than the ledger holds.
+     *
+     * @param t 0 to 150 °C
+     * @return litres for each litre at 20 °C; about 1.04 in a simmer
+     * @see <a href="https://doi.org/10.1021/je60064a005">Kell, density of liquid water from 0 to 150 °C (1975), equation 16</a>
+     */
+    public static double room(Temperature t) {
+        return DENSITY_AT_LEDGER / kgPerM3(t.celsius());
+    }
+
+    private static double kgPerM3(double c) {
+        double series = 999.83952
+                + c * (16.945176 + c * (-7.9870401e-3 + c * (-46.170461e-6 + c * (105.56302e-9 - c * 280.54253e-12))));
+        return series / (1 + 16.879850e-3 * c);
     }
 
     /**

@@ -6,7 +6,8 @@ import potamos.core.quantity.Temperature;
 /**
  * Flavour leaving a piece of vegetable by diffusion, from the series solution for a slab that is held in well-mixed liquor.
  *
- * <p>A slab of thickness L keeps the share {@code S = Σ 8/((2n+1)²π²)·exp(−(2n+1)²π²Dt/L²)}; a cube keeps {@code S³}. Ignores swelling, the
+ * <p>A slab of thickness L keeps the share {@code S = Σ 8/((2n+1)²π²)·exp(−(2n+1)²π²Dt/L²)}; a cube keeps {@code S³}, a piece
+ * between the two a power of S between one and three. Ignores swelling, the
  * softening of cell walls and the flavour already in the liquor.
  *
  * @see <a href="https://global.oup.com/academic/product/9780198534112">J. Crank, The Mathematics of Diffusion, 2nd ed., equation 4.18</a>
@@ -33,7 +34,18 @@ public final class Diffusion {
         /** As long as it is wide and high. */
         CUBE,
         /** Much wider than thick. */
-        SLICE
+        SLICE,
+        /** As a knife does it: what is thin is a slice, what is thick a cube, and what is between them something of both. */
+        AS_CUT;
+
+        private static final double THIN_MM = 3;
+        private static final double THICK_MM = 12;
+
+        /** Through how many pairs of faces flavour leaves a piece. */
+        private double ways(double edgeMm) {
+            double share = Math.max(0, Math.min(1, (edgeMm - THIN_MM) / (THICK_MM - THIN_MM)));
+            return this == CUBE ? 3 : this == SLICE ? 1 : 1 + 2 * share;
+        }
     }
 
     /** Diffusion coefficient at a temperature, m²/s. */
@@ -54,7 +66,7 @@ public final class Diffusion {
         Refusal.unlessWithin("edgeMm", edgeMm, 0.5, 300, "mm");
         double edgeM = edgeMm / 1000;
         double kept = slabKeeps(coefficient(t) * Math.max(0, minutes) * 60 / (edgeM * edgeM));
-        return cut == Cut.CUBE ? 1 - kept * kept * kept : 1 - kept;
+        return 1 - Math.pow(kept, cut.ways(edgeMm));
     }
 
     /** What a slab keeps at a Fourier number {@code Dt/L²}. */

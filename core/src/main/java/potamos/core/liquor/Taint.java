@@ -18,6 +18,9 @@ public record Taint(Kind kind, double value, double limit, String unit) {
     /** Kelp gives bitter and slimy stuff above this, °C. */
     public static final double KELP_C = 80;
 
+    /** Kelp that has no steep of its own is lifted out here, before it gets there, °C. */
+    public static final double KELP_LIFTED_C = 75;
+
     /** Longer than this is a long simmer for brassicas and peppers, min. */
     public static final double BITTER_MIN = 60;
 

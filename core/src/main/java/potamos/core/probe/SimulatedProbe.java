@@ -36,10 +36,10 @@ public final class SimulatedProbe {
 
     private static double cooled(CoolingCurve curve, Duration since) {
         double minute = since.toSeconds() / 60.0;
-        double celsius = curve.points().get(0).stockC();
+        double celsius = curve.points().get(0).coreC();
         for (CoolingCurve.Point point : curve.points()) {
             if (point.minute() <= minute) {
-                celsius = point.stockC();
+                celsius = point.coreC();
             }
         }
         return celsius;

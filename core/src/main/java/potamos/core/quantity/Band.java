@@ -35,9 +35,17 @@ public record Band(double low, double mid, double high) {
         return new Band(mid - half, mid, mid + half);
     }
 
+    /** The same, of something that can be neither less nor more. */
+    public Band within(double least, double most) {
+        return new Band(
+                Math.max(least, Math.min(most, low)),
+                Math.max(least, Math.min(most, mid)),
+                Math.max(least, Math.min(most, high)));
+    }
+
     /** The same, of something that cannot be less. */
     public Band notBelow(double least) {
-        return new Band(Math.max(least, low), Math.max(least, mid), Math.max(least, high));
+        return within(least, Double.POSITIVE_INFINITY);
     }
 
     /** The half width downwards and upwards, as one standard deviation. */

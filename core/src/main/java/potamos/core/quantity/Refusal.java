@@ -73,6 +73,11 @@ public final class Refusal extends RuntimeException {
         return field;
     }
 
+    /** The same of a field that stands in something larger. */
+    public Refusal in(String path) {
+        return new Refusal(path + field, getMessage(), low, high, unit);
+    }
+
     /** Whether {@link #low()} and {@link #high()} say anything. */
     public boolean hasRange() {
         return !Double.isNaN(low);

@@ -48,11 +48,16 @@ class BatchTest {
         log(new PotEvent.HeatOn(Samples.at(12)));
     }
 
+    /** Turned down as soon as it is there. */
     private void simmer() {
         fillAndLight();
-        log(new PotEvent.FirstFoam(Samples.at(50)));
-        log(new PotEvent.Skimmed(Samples.at(51), Volume.ofLitres(0.1)));
-        log(new PotEvent.SimmerReached(Samples.at(60)));
+        log(new PotEvent.FirstFoam(Samples.at(reached() - 3)));
+        log(new PotEvent.Skimmed(Samples.at(reached() - 2), Volume.ofLitres(0.1)));
+        log(new PotEvent.SimmerReached(Samples.at(reached())));
+    }
+
+    private int reached() {
+        return 12 + (int) plan.charge().forecast().bringUpMin();
     }
 
     private void strain() {
@@ -155,7 +160,8 @@ class BatchTest {
     @Test
     void aWithdrawnEventDidNotHappen() {
         simmer();
-        log(new Amendment.Withdrawn(new BatchEvent.Stamp("w1", Samples.at(61).at(), "IV"), "e60", "tapped too early"));
+        log(new Amendment.Withdrawn(
+                new BatchEvent.Stamp("w1", Samples.at(61).at(), "IV"), "e" + reached(), "tapped too early"));
         assertThat(at(62).stage()).isEqualTo(Stage.BRING_UP);
     }
 
@@ -258,7 +264,7 @@ class BatchTest {
     @Test
     void skimmingRelaxesAfterTheFirstHour() {
         simmer();
-        Duration early = Duration.between(Samples.at(51).at(), skim(62).due());
+        Duration early = Duration.between(Samples.at(reached() - 2).at(), skim(62).due());
         assertThat(early).isEqualTo(Duration.ofMinutes(15));
         log(new PotEvent.Skimmed(Samples.at(140), Volume.ofLitres(0.05)));
         assertThat(Duration.between(Samples.at(140).at(), skim(141).due())).isEqualTo(Duration.ofMinutes(45));

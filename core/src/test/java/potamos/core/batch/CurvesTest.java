@@ -32,8 +32,9 @@ class CurvesTest {
 
     private void simmering() {
         lit();
-        events.add(new PotEvent.FirstFoam(Samples.at(50)));
-        events.add(new PotEvent.SimmerReached(Samples.at(60)));
+        int reached = (int) Math.ceil(12 + plan.charge().forecast().bringUpMin());
+        events.add(new PotEvent.FirstFoam(Samples.at(reached - 3)));
+        events.add(new PotEvent.SimmerReached(Samples.at(reached)));
     }
 
     private Curves at(int minute) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -97,9 +98,24 @@ class FamiliesTest {
         worker.pass(Duration.between(worker.now, before.due()));
         worker.log(new LookEvent.CardRead(worker.stamp(), JudgingCard.SHADE, 4));
         assertThat(end(worker).due()).isAfter(before.due());
-        assertThat(worker.awaiting(Kind.JUDGE_SHADE).due()).isAfter(worker.now);
+        // Told to look again in ten minutes, it is ten minutes.
+        assertThat(worker.awaiting(Kind.JUDGE_SHADE).due()).isEqualTo(worker.now.plus(Duration.ofMinutes(10)));
         worker.log(new LookEvent.CardRead(worker.stamp(), JudgingCard.SHADE, 6));
         assertThat(end(worker).due()).as("there: out at once").isEqualTo(worker.now);
+        PrepPhase.Roast roast =
+                worker.plan.charge().formula().phase(PrepPhase.Roast.class).orElseThrow();
+        assertThat(IntStream.rangeClosed(1, 8).mapToObj(roast::stands))
+                .containsExactly(
+                        PrepPhase.Roast.Stands.BELOW,
+                        PrepPhase.Roast.Stands.BELOW,
+                        PrepPhase.Roast.Stands.BELOW,
+                        PrepPhase.Roast.Stands.BELOW,
+                        PrepPhase.Roast.Stands.BELOW,
+                        PrepPhase.Roast.Stands.THERE,
+                        PrepPhase.Roast.Stands.SCORCHED,
+                        PrepPhase.Roast.Stands.SCORCHED);
+        PrepPhase.Roast pale = new PrepPhase.Roast(roast.oven(), 4, roast.turnEvery(), roast.keepsMass());
+        assertThat(pale.stands(5)).isEqualTo(PrepPhase.Roast.Stands.DARKER);
         assertThat(worker.due()).extracting(DueAct::kind).doesNotContain(Kind.JUDGE_SHADE, Kind.TURN);
     }
 

@@ -170,10 +170,10 @@ class GuardAmountsTest {
     void aLotIsTakenBackAndNotCorrectedAndNotUnderWhatWentOutOfIt() {
         List<BatchEvent> events = upTo("stored");
         Amendment.Corrected less =
-                Batch.correction(events, "stored885", new Figures(Map.of("litres", 4.0)), stamp(886), "misread");
+                Batch.correction(events, "stored785", new Figures(Map.of("litres", 4.0)), stamp(786), "misread");
         assertThat(refused(events, less).getMessage()).contains("withdraw it");
-        accept(events, new Amendment.Withdrawn(stamp(886), "stored885", "wrong shelf"));
-        Refusal gone = refused(upTo("gone"), new Amendment.Withdrawn(stamp(891), "stored885", "wrong shelf"));
+        accept(events, new Amendment.Withdrawn(stamp(786), "stored785", "wrong shelf"));
+        Refusal gone = refused(upTo("gone"), new Amendment.Withdrawn(stamp(791), "stored785", "wrong shelf"));
         assertThat(gone.getMessage()).contains("gone out");
     }
 

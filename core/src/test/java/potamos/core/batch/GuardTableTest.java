@@ -46,13 +46,13 @@ class GuardTableTest {
             new Stand("strained", 355, "strained", Map.of("litres", 11.0)),
             new Stand("reduced", 400, "reduced", Map.of("litres", 5.5)),
             new Stand("cooling", 401, "cooling-began", Map.of()),
-            new Stand("failed", 700, "cooling-read", Map.of("celsius", 40.0)),
-            new Stand("reheated", 710, "reheated", Map.of("celsius", 76.0)),
-            new Stand("warm", 715, "cooling-read", Map.of("celsius", 56.0)),
-            new Stand("cool", 760, "cooling-read", Map.of("celsius", 20.0)),
-            new Stand("cold", 880, "cooling-read", Map.of("celsius", 4.0)),
-            new Stand("stored", 885, "stored", Map.of("litres", 5.0)),
-            new Stand("gone", 890, "delivered", Map.of("stationId", "soup", "litres", 5.0)));
+            new Stand("failed", 600, "cooling-read", Map.of("celsius", 40.0)),
+            new Stand("reheated", 610, "reheated", Map.of("celsius", 76.0)),
+            new Stand("warm", 615, "cooling-read", Map.of("celsius", 56.0)),
+            new Stand("cool", 660, "cooling-read", Map.of("celsius", 20.0)),
+            new Stand("cold", 780, "cooling-read", Map.of("celsius", 4.0)),
+            new Stand("stored", 785, "stored", Map.of("litres", 5.0)),
+            new Stand("gone", 790, "delivered", Map.of("stationId", "soup", "litres", 5.0)));
 
     private static final Map<String, Map<String, Object>> USUAL = Map.ofEntries(
             Map.entry("weighed-in", Map.of("part", "onion", "kg", 0.5)),
@@ -116,6 +116,9 @@ class GuardTableTest {
             simmer-reached aaaaaaaaaxxbbbbbbbbbbbbb
               a light the burner first
               b the simmer is already logged
+            turned-down aaaaaaaaaaaxbbbbbbbbbbbb
+              a log first that it has come to its simmer
+              b it is off the heat already
             skimmed aaaaaaaaaxxxxxaaaaaaaaaa
               a there is nothing to skim: the pot is not on the heat
             level-read aaaaaaaaxxxxxxaaaaaaaaaa

@@ -124,8 +124,9 @@ class LateEntryTest {
         readLater(273, 85, 273);
         assertThat(verdictAt(900)).isEqualTo(Outcome.NOT_SHOWN);
         readLater(290, 57, 900);
+        readLater(310, 35, 900);
         readLater(330, 21, 900);
-        readLater(400, 10, 900);
+        readLater(420, 10, 900);
         readLater(500, 4.5, 900);
         assertThat(verdictAt(900)).isEqualTo(Outcome.PASSED_ON_LATE_ENTRIES);
     }
@@ -134,8 +135,8 @@ class LateEntryTest {
     void readingsEnteredAsTheyWereReadNeedNoMark() {
         strained();
         asItHappens(272, new ColdEvent.CoolingBegan(Samples.at(272)));
-        int[] minutes = {273, 290, 330, 400, 500};
-        double[] celsius = {85, 57, 21, 10, 4.5};
+        int[] minutes = {273, 290, 310, 330, 420, 500};
+        double[] celsius = {85, 57, 35, 21, 10, 4.5};
         for (int i = 0; i < minutes.length; i++) {
             readLater(minutes[i], celsius[i], minutes[i] + 14);
         }
@@ -146,8 +147,8 @@ class LateEntryTest {
     void aReadingCorrectedHoursAfterwardsCountsAsEnteredThen() {
         strained();
         asItHappens(272, new ColdEvent.CoolingBegan(Samples.at(272)));
-        int[] minutes = {273, 290, 360, 405, 500};
-        double[] celsius = {85, 57, 31, 25, 4.5};
+        int[] minutes = {273, 290, 380, 405, 430, 500};
+        double[] celsius = {85, 57, 31, 25, 15, 4.5};
         for (int i = 0; i < minutes.length; i++) {
             readLater(minutes[i], celsius[i], minutes[i]);
         }

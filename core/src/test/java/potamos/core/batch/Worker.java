@@ -3,6 +3,7 @@ package potamos.core.batch;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +12,7 @@ import potamos.core.Samples;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
+import potamos.core.charge.Pot;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.cooling.CoolingPlan;
@@ -34,7 +36,11 @@ final class Worker {
     Instant now = Samples.EIGHT;
 
     Worker(Formula formula, double litres) {
-        Charge charge = ChargeSolver.solve(formula, Samples.pot(Samples.cylinder(40, 45)), Samples.litres(litres));
+        this(formula, Samples.pot(Samples.cylinder(40, 45)), litres);
+    }
+
+    Worker(Formula formula, Pot pot, double litres) {
+        Charge charge = ChargeSolver.solve(formula, pot, Samples.litres(litres));
         CoolingPlan cooling = Samples.iceBath(charge.forecast().yield().mid());
         CoolingCurve curve = Cooler.curve(cooling);
         Timeline timeline = Timeline.startingAt(Samples.EIGHT, Planner.parts(charge, curve, Samples.US));
@@ -48,6 +54,17 @@ final class Worker {
                 timeline.ready(),
                 Volume.ofLitres(litres),
                 Samples.EIGHT);
+    }
+
+    private Worker(Worker other) {
+        this.plan = other.plan;
+        this.events.addAll(other.events);
+        this.now = other.now;
+    }
+
+    /** The same at this moment; from here each works for itself. */
+    Worker another() {
+        return new Worker(this);
     }
 
     BatchState state() {
@@ -69,6 +86,17 @@ final class Worker {
 
     void pass(Duration time) {
         now = now.plus(time);
+    }
+
+    /** On to the moment at which the next act is due, and not a second later. */
+    void passToNext(Duration most) {
+        Instant next = due().stream()
+                .map(DueAct::due)
+                .filter(due -> due.isAfter(now))
+                .min(Comparator.naturalOrder())
+                .map(due -> due.plusMillis(1))
+                .orElse(now.plus(most));
+        now = next.isAfter(now.plus(most)) ? now.plus(most) : next;
     }
 
     /** Works until a stage is reached, or until the litres are put away. */

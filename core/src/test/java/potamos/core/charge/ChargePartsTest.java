@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import potamos.core.Samples;
-import potamos.core.formula.Beds;
+import potamos.core.flow.Ledger;
 import potamos.core.formula.Book;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
@@ -195,13 +195,32 @@ class ChargePartsTest {
         Formula plain = Book.whiteChicken();
         Part salt = part("salt", 0.5, new When.WithTheBed(), 0);
         Charge salted = of(with(plain, salt), 10);
-        double litres = salted.forecast().yield().mid();
-        double others = of(plain, 10).character().salt().gPerL()
-                * of(plain, 10).forecast().yield().mid();
-        assertThat(salted.character().salt().gPerL() * litres - others).isCloseTo(50, within(0.05));
+        double others = of(plain, 10).character().salt().gPerL() * seasoned(of(plain, 10));
+        assertThat(salted.character().salt().gPerL() * seasoned(salted) - others)
+                .isCloseTo(50, within(0.05));
         Charge drawn = of(salted(plain, 2), 10);
-        assertThat(drawn.character().salt().gPerL() * drawn.forecast().yield().mid() - others)
+        assertThat(drawn.character().salt().gPerL() * seasoned(drawn) - others)
                 .isCloseTo(2 * drawn.water().litres(), within(0.05));
+        // What the bones keep back is as salt as the rest.
+        assertThat(seasoned(drawn)).isGreaterThan(drawn.forecast().yield().mid() + 1);
+    }
+
+    /** All the liquor at the end of the simmer: what came in and has neither steamed away nor been taken off. */
+    private static double seasoned(Charge charge) {
+        Ledger ledger = charge.forecast().ledger();
+        return charge.water().litres()
+                + ledger.of(Ledger.Cause.TOP_UP).litres()
+                + ledger.of(Ledger.Cause.WINE).litres()
+                + ledger.of(Ledger.Cause.GIVEN_BY_SOLIDS).litres()
+                - ledger.of(Ledger.Cause.EVAPORATED).litres()
+                - ledger.of(Ledger.Cause.SKIMMED).litres()
+                - ledger.of(Ledger.Cause.FAT_LIFTED).litres();
+    }
+
+    @Test
+    void kelpAndFlakesBringTheSaltOfTheSea() {
+        double kelp = of(Book.of("kelp-flake"), 10).character().salt().gPerL();
+        assertThat(kelp).isBetween(0.3, 0.6);
     }
 
     private static Formula salted(Formula formula, double gPerL) {
@@ -224,14 +243,16 @@ class ChargePartsTest {
                 half, Samples.pot(Samples.cylinder(36, 40)), new Goal.WaterDrawn(Volume.ofLitres(10)));
         double fraction = half.reducesTo();
         double saltG = 2 * 10;
-        double strained = charge.forecast().yield().mid() / fraction;
-        assertThat(charge.character().salt().gPerL()).isCloseTo(saltG / strained, within(1e-9));
-        assertThat(charge.character().salt().afterGPerL()).isCloseTo(saltG / strained / fraction, within(1e-9));
-        // However many litres come out, all of the salt is in them.
+        double before = seasoned(charge);
+        assertThat(charge.character().salt().gPerL()).isCloseTo(saltG / before, within(1e-9));
+        assertThat(charge.character().salt().afterGPerL()).isCloseTo(saltG / before / fraction, within(1e-9));
+        // However many litres come out, all of their salt is in them.
+        double kept = charge.character().salt().afterGPerL()
+                * charge.forecast().yield().mid();
         assertThat(charge.character().spread().saltGPerL().high())
-                .isCloseTo(saltG / charge.forecast().yield().low(), within(1e-9));
+                .isCloseTo(kept / charge.forecast().yield().low(), within(1e-9));
         assertThat(charge.character().spread().saltGPerL().low())
-                .isCloseTo(saltG / charge.forecast().yield().high(), within(1e-9));
+                .isCloseTo(kept / charge.forecast().yield().high(), within(1e-9));
     }
 
     @Test
@@ -253,8 +274,12 @@ class ChargePartsTest {
 
     @Test
     void kelpAmongThePartsIsKelp() {
-        Formula kelp = with(Book.whiteChicken(), part("kelp-dried", 1, new When.WithTheBed(), 0));
+        Formula kelp =
+                with(Book.whiteChicken(), part("kelp-dried", 1, new When.IntoTheSimmer(Duration.ofMinutes(10)), 0));
         assertThat(of(kelp, 8).character().taints()).extracting(Taint::kind).contains(Taint.Kind.KELP_HOT);
+        // What goes in cold is lifted out before the simmer.
+        Formula lifted = with(Book.whiteChicken(), part("kelp-dried", 1, new When.WithTheBed(), 0));
+        assertThat(of(lifted, 8).character().taints()).extracting(Taint::kind).doesNotContain(Taint.Kind.KELP_HOT);
         assertThat(of(Book.whiteChicken(), 8).character().taints())
                 .extracting(Taint::kind)
                 .doesNotContain(Taint.Kind.KELP_HOT);
@@ -294,13 +319,13 @@ class ChargePartsTest {
 
     @Test
     void sixMillimetresAreASliceAndMoreIsACube() {
-        for (double mm : new double[] {Beds.SLICE_MM, Beds.SLICE_MM + 0.5}) {
+        for (double mm : new double[] {2, 6, 6.5, 20}) {
             Charge charge = of(with(Book.whiteChicken(), part("carrot", 3, new When.WithTheBed(), mm)), 8);
             Character.CutPart carrot = charge.character().cuts().stream()
                     .filter(cut -> cut.id().equals("carrot"))
                     .findFirst()
                     .orElseThrow();
-            Diffusion.Cut cut = mm <= 6 ? Diffusion.Cut.SLICE : Diffusion.Cut.CUBE;
+            Diffusion.Cut cut = Diffusion.Cut.AS_CUT;
             assertThat(carrot.spent())
                     .isCloseTo(Diffusion.spent(cut, mm, charge.run().simmerAt(), carrot.minutes()), within(1e-12));
             // One carrot in ten gives as if it had a quarter more time, and one as if it had a quarter less.

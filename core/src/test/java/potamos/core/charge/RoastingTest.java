@@ -27,7 +27,7 @@ class RoastingTest {
 
     private static Charge charge(double bedKg, Oven... ovens) {
         Pot place = Samples.pot(cylinder(60, 60));
-        Pot pot = new Pot(place.vessel(), place.burner(), place.air(), Optional.empty(), List.of(ovens));
+        Pot pot = new Pot(place.vessel(), place.burner(), place.air(), Optional.empty(), List.of(ovens), Pot.BOOK_TAP);
         return ChargeSolver.solve(BEEF, pot, new Goal.BedInHand(Mass.ofKg(bedKg)));
     }
 

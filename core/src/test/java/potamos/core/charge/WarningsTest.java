@@ -104,7 +104,7 @@ class WarningsTest {
     @CsvSource({"8, false, 1", "9, true, 1", "12.8, true, 1", "13, false, 2", "20, true, 2"})
     void traysAreCrowdedAndLoadsAreSeveral(double bedKg, boolean crowded, int loads) {
         Oven oven = new Oven("deck", 2, true, Oven.bookFactor(true));
-        Pot pot = new Pot(Samples.kettle(), Samples.GAS, Samples.VALLEY, Optional.empty(), List.of(oven));
+        Pot pot = new Pot(Samples.kettle(), Samples.GAS, Samples.VALLEY, Optional.empty(), List.of(oven), Pot.BOOK_TAP);
         Charge charge = ChargeSolver.solve(Book.of("brown-beef"), pot, Samples.bones(bedKg));
         assertThat(said(charge, Warning.Kind.TRAYS_CROWDED).isPresent()).isEqualTo(crowded);
         assertThat(charge.roasting().orElseThrow().loads()).isEqualTo(loads);

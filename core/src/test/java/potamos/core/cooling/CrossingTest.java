@@ -85,7 +85,7 @@ class CrossingTest {
                 Container.Wall.PLASTIC,
                 Length.ofMm(3),
                 Volume.ofLitres(22));
-        Medium bath = new Medium.IceBath(Mass.ofKg(40), Mass.ofKg(60), true);
+        Medium bath = new Medium.IceBath(Mass.ofKg(40), Mass.ofKg(60), Samples.MELTING, true);
         ContainerSplit split = ContainerSplit.best(
                 Volume.ofLitres(28),
                 Temperature.ofCelsius(85),

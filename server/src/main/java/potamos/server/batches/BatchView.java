@@ -80,7 +80,7 @@ final class BatchView {
             Optional<Instant> ended,
             int skims) {}
 
-    /** What is in the oven; {@code longerMin} says for each place on the shade card how much longer bones of it stay in. */
+    /** What is in the oven; {@code shades} says what each place on the shade card means for it. */
     record InOvenView(
             @NotNull String oven,
             double ovenC,
@@ -89,7 +89,10 @@ final class BatchView {
             @NotNull Instant since,
             @NotNull Instant outAt,
             Optional<Double> lastShade,
-            @NotNull List<Long> longerMin) {}
+            @NotNull List<ShadeView> shades) {}
+
+    /** What a place on the shade card means for this roast, and how much longer bones of it stay in. */
+    record ShadeView(@NotNull PrepPhase.Roast.Stands stands, long longerMin) {}
 
     /** The probe in the vessel; {@code silent} when it has not reported for a while. */
     record ProbeView(
@@ -205,15 +208,15 @@ final class BatchView {
                             c.began().orElseThrow(),
                             out,
                             state.card(JudgingCard.SHADE).map(BatchState.CardReading::value),
-                            longerMin((PrepPhase.Roast)
+                            shades((PrepPhase.Roast)
                                     plan.charge().formula().procedure().get(c.step())));
                 }));
     }
 
-    private static List<Long> longerMin(PrepPhase.Roast roast) {
+    private static List<ShadeView> shades(PrepPhase.Roast roast) {
         return LongStream.rangeClosed(1, (long) JudgingCard.SHADE.most())
-                .map(shade -> roast.longerAt(shade).toMinutes())
-                .boxed()
+                .mapToObj(shade ->
+                        new ShadeView(roast.stands(shade), roast.longerAt(shade).toMinutes()))
                 .toList();
     }
 

@@ -76,9 +76,15 @@ public class Batches {
     /** A batch that somebody has to look after. */
     public record OpenBatch(String id, int number, Standing standing) {}
 
-    /** A batch as it stands, with its row and its record. */
+    /**
+     * A batch as it stands, with its row and its record.
+     *
+     * @param accepted the plan as it was accepted
+     * @param plan     the same with what was weighed since, which is what counts
+     */
     record Loaded(
             BatchMapper.BatchRow row,
+            Plan accepted,
             Plan plan,
             List<Logged> events,
             BatchState state,
@@ -221,13 +227,15 @@ public class Batches {
     Loaded asRecorded(Person person, String batchId) {
         person.require(Right.READ);
         BatchMapper.BatchRow row = mapper.byId(batchId, person.kitchenId()).orElseThrow(() -> new NotFound("batch"));
-        Plan plan = histories.plan(row);
         List<Logged> logged = histories.of(row.id());
+        Plan accepted = histories.plan(row);
+        Plan plan = Batch.standing(accepted, Logged.events(logged));
         Instant last = logged.stream()
                 .map(Logged::recordedAt)
                 .max(Comparator.naturalOrder())
                 .orElse(plan.accepted());
-        return new Loaded(row, plan, logged, Batch.replay(plan, Logged.events(logged), last), Optional.empty());
+        return new Loaded(
+                row, accepted, plan, logged, Batch.replay(plan, Logged.events(logged), last), Optional.empty());
     }
 
     @Transactional(readOnly = true)
@@ -292,10 +300,11 @@ public class Batches {
     }
 
     private Loaded loaded(BatchMapper.BatchRow row, List<Logged> logged, Map<String, Devices.Device> probes) {
-        Plan plan = histories.plan(row);
+        Plan accepted = histories.plan(row);
+        Plan plan = Batch.standing(accepted, Logged.events(logged));
         BatchState state = Batch.replay(plan, Logged.events(logged), clock.instant());
         Optional<Devices.Device> probe =
                 state.stage().holdsVessel() ? Optional.ofNullable(probes.get(row.vesselId())) : Optional.empty();
-        return new Loaded(row, plan, logged, state, probe);
+        return new Loaded(row, accepted, plan, logged, state, probe);
     }
 }

@@ -15,6 +15,7 @@ record CoolView(
         @NotNull List<ReadingView> readings,
         @NotNull CoolingVerdict.Outcome overall,
         @NotNull List<StageVerdictView> stages,
+        @NotNull List<CoolingVerdict.Way> allowed,
         @NotNull String profile,
         @NotNull String source,
         double coldestC,
@@ -33,7 +34,8 @@ record CoolView(
             Optional<Instant> deadline,
             Optional<Instant> crossed,
             Optional<Instant> projected,
-            @NotNull CoolingVerdict.Outcome outcome) {}
+            @NotNull CoolingVerdict.Outcome outcome,
+            @NotNull CoolingVerdict.Reason reason) {}
 
     static CoolView of(Plan plan, BatchState state) {
         BatchState.Cooling cooling = state.cooling();
@@ -54,9 +56,11 @@ record CoolView(
                                         s.deadline(),
                                         s.crossed(),
                                         s.projected(),
-                                        s.outcome()))
+                                        s.outcome(),
+                                        s.reason()))
                                 .toList())
                         .orElse(List.of()),
+                cooling.allowed(),
                 plan.limits().name(),
                 plan.limits().source(),
                 plan.limits().coldest().celsius(),

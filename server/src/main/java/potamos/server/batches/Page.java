@@ -14,8 +14,10 @@ import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
 import potamos.core.batch.Proposals;
 import potamos.core.batch.Stage;
+import potamos.core.batch.Weighing;
 import potamos.core.formula.PrepPhase;
 import potamos.core.liquor.Brix;
+import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
 import potamos.server.charges.CoolingView;
 import potamos.server.charges.ForecastView;
@@ -29,6 +31,8 @@ record Page(
         @NotNull Instant acceptedAt,
         double plannedBedKg,
         double plannedWaterL,
+        Optional<WeighingView> weighing,
+        @NotNull BandView kappa,
         @NotNull String bedName,
         boolean blanched,
         int passes,
@@ -70,6 +74,39 @@ record Page(
     /** Within which figures a reading will most likely lie; beyond them the cook is asked. */
     record LikelyView(double low, double high) {}
 
+    /** A bed that is not as planned, and the ways on; {@code shortL} is what each leaves open of the call. */
+    record WeighingView(
+            double plannedKg,
+            double weighedKg,
+            double calledL,
+            @NotNull List<WayView> ways) {
+        static WeighingView of(Weighing weighing) {
+            return new WeighingView(
+                    weighing.planned().kg(),
+                    weighing.weighed().kg(),
+                    weighing.called().litres(),
+                    weighing.ways().stream()
+                            .map(way -> new WayView(
+                                    way.kind(),
+                                    way.bed().kg(),
+                                    way.water().litres(),
+                                    BandView.of(way.out()),
+                                    weighing.shortOf(way).litres(),
+                                    way.gelatinGPerL(),
+                                    way.fits()))
+                            .toList());
+        }
+    }
+
+    record WayView(
+            @NotNull Weighing.Kind kind,
+            double bedKg,
+            double waterL,
+            @NotNull BandView outL,
+            double shortL,
+            double gelatinGPerL,
+            boolean fits) {}
+
     record CallRef(@NotNull String id, @NotNull String stationName, double litres) {}
 
     record CoursePoint(
@@ -82,6 +119,7 @@ record Page(
 
     static Page of(
             Batches.Loaded loaded, Optional<CallRef> call, Optional<String> lotId, Optional<InsertedView> inserted) {
+        Plan accepted = loaded.accepted();
         Plan plan = loaded.plan();
         BatchState state = loaded.state();
         var run = plan.charge().run();
@@ -89,8 +127,10 @@ record Page(
                 .card(BatchView.card(loaded))
                 .call(call)
                 .acceptedAt(plan.accepted())
-                .plannedBedKg(run.raw().kg())
+                .plannedBedKg(accepted.charge().run().raw().kg())
                 .plannedWaterL(run.water().litres())
+                .weighing(Weighing.of(accepted, state).map(WeighingView::of))
+                .kappa(BandView.of(state.pot().kappa()))
                 .bedName(run.bed().kind().name())
                 .blanched(plan.charge().formula().phase(PrepPhase.Blanch.class).isPresent())
                 .passes(run.strain().passes())
@@ -122,9 +162,10 @@ record Page(
                 .path(state.path().stream()
                         .map(e -> new EnteredView(e.stage(), e.at()))
                         .toList())
-                .forecast(ForecastView.of(plan.charge()))
+                .forecast(ForecastView.of(accepted.charge()))
                 .coolingPlan(CoolingView.of(plan))
-                .plannedLedger(ChargeView.LedgerView.of(plan.charge().forecast().ledger()))
+                .plannedLedger(
+                        ChargeView.LedgerView.of(accepted.charge().forecast().ledger()))
                 .ledger(ChargeView.LedgerView.of(state.ledger()))
                 .course(state.course().stream()
                         .map(p -> new CoursePoint(

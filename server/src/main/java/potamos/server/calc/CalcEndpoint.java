@@ -17,8 +17,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.charge.Charge;
-import potamos.core.charge.ChargeSolver;
-import potamos.core.charge.Pot;
 import potamos.core.cooling.Container;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingCurve;
@@ -32,7 +30,6 @@ import potamos.core.flow.Ledger;
 import potamos.core.flow.Run;
 import potamos.core.formula.Conversion;
 import potamos.core.formula.FinishPhase;
-import potamos.core.formula.Formula;
 import potamos.core.formula.Item;
 import potamos.core.formula.Liquid;
 import potamos.core.formula.Pantry;
@@ -54,7 +51,6 @@ import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Vessel;
 import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
-import potamos.server.exchange.SchoolsJson;
 
 /** Calculations over HTTP. They store nothing and read nothing that is stored. */
 @RestController
@@ -75,16 +71,15 @@ class CalcEndpoint {
     @Operation(summary = "A formula in a vessel, solved from the yield, the bed, the vessel or the water")
     CalcJson.ChargeOut charge(@Valid @RequestBody CalcJson.ChargeIn in) {
         Defaults defaults = new Defaults();
-        Formula formula = SchoolsJson.read(in.school()).applyTo(reader.formula(unlessGiven("formula", in.formula())));
-        Air air = reader.air(in.altitudeM(), in.air(), defaults);
-        double heat = Refusal.unlessWithin("heatKw", defaults.or("heatKw", in.heatKw(), 4.5), 0.1, 100, "kW");
-        Pot pot = new Pot(
-                reader.vessel(in.vessel(), defaults),
-                new Burner("burner", Power.ofKilowatts(heat), 1),
-                air,
-                reader.simmer(in.simmerC()),
-                List.of());
-        Charge charge = ChargeSolver.solve(formula, pot, reader.goal(in.goal()));
+        Charge charge = reader.charge(
+                in.formula(),
+                in.school(),
+                in.goal(),
+                in.vessel(),
+                reader.air(in.altitudeM(), in.air(), defaults),
+                in.heatKw(),
+                in.simmerC(),
+                defaults);
         Forecast forecast = charge.forecast();
         return new CalcJson.ChargeOut(
                 charge.run().raw().kg(),
@@ -98,7 +93,7 @@ class CalcEndpoint {
                                 p.intoTheSimmerMin(),
                                 p.cutMm()))
                         .toList(),
-                pot.vessel().belowRim(charge.levels().filled()).cm(),
+                charge.run().vessel().belowRim(charge.levels().filled()).cm(),
                 charge.levels().cover().cm(),
                 charge.fits(),
                 BandView.of(forecast.yield()),
@@ -120,7 +115,7 @@ class CalcEndpoint {
                 charge.character().clarity().index(),
                 charge.character().salt().afterGPerL(),
                 charge.character().sulphitesMgPerL(),
-                formula.allergens().stream().map(Figure::word).toList(),
+                charge.formula().allergens().stream().map(Figure::word).toList(),
                 defaults.taken());
     }
 
@@ -231,7 +226,7 @@ class CalcEndpoint {
         Foreseen foreseen = Foreseen.of(curve, profile);
         return new CalcJson.CoolingOut(
                 curve.points().stream()
-                        .map(p -> new CalcJson.CurvePointOut(p.minute(), p.stockC(), p.mediumC()))
+                        .map(p -> new CalcJson.CurvePointOut(p.minute(), p.stockC(), p.coreC(), p.mediumC()))
                         .toList(),
                 crossings(plan, curve, profile),
                 Cooler.iceNeeded(plan.litres(), plan.from(), firstStageEnd(profile))
@@ -315,7 +310,7 @@ class CalcEndpoint {
         return Duration.ofMillis((long) (value * 60_000 + 0.5));
     }
 
-    private static List<CalcJson.EntryOut> ledger(Ledger ledger) {
+    static List<CalcJson.EntryOut> ledger(Ledger ledger) {
         List<CalcJson.EntryOut> entries = new ArrayList<>();
         for (Ledger.Entry entry : ledger.entries()) {
             entries.add(new CalcJson.EntryOut(

@@ -1,7 +1,9 @@
 package potamos.server.calc;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -192,6 +194,7 @@ final class CalcJson {
 
             @Schema(example = "20") Double iceKg,
             @Schema(example = "20") Double waterKg,
+            @Schema(example = "12") Double waterC,
             @Schema(example = "true") Boolean stirred,
             Double airC) {}
 
@@ -205,7 +208,7 @@ final class CalcJson {
                     example = "us-food-code")
             String profile) {}
 
-    record CurvePointOut(double minute, double stockC, double bathC) {}
+    record CurvePointOut(double minute, double stockC, double coreC, double bathC) {}
 
     record CrossingOut(
             double c,
@@ -263,4 +266,106 @@ final class CalcJson {
 
             @NotNull @Schema(allowableValues = {"exact", "density", "piece"})
             String basis) {}
+
+    // --- verdict -------------------------------------------------------------------------------------------------
+
+    record ProfileStageIn(Double fromC, Double toC, Double withinMin) {}
+
+    record ProfileIn(List<ProfileStageIn> stages, Double reheatC, Double reheatWithinMin) {}
+
+    record ReadingIn(
+            @NotNull @Schema(example = "30") Double minute,
+            @NotNull @Schema(example = "54") Double c,
+
+            @Schema(description = "The minute at which it was entered; left out, it was entered as it was read.")
+            Double enteredAt,
+
+            @Schema(description = "Whether a probe read it that stays in the stock.")
+            Boolean probe) {}
+
+    record ReheatIn(
+            @NotNull @Schema(example = "150") Double minute,
+            @NotNull @Schema(example = "76") Double c) {}
+
+    record VerdictIn(
+            @NotNull
+            @Schema(
+                    description = "The id of a profile that ships, or one inline: stages with fromC, toC and withinMin,"
+                            + " reheatC and reheatWithinMin.",
+                    example = "us-food-code")
+            Object profile,
+
+            @NotNull @Schema(description = "All minutes count from one moment of the caller's choice.", example = "0")
+            Double heatEndsAt,
+
+            @Schema(example = "20", nullable = true) Double strainedAt,
+            @NotNull @Valid @Size(max = 2000) List<ReadingIn> readings,
+            @Valid @Size(max = 20) List<ReheatIn> reheats,
+            @Schema(example = "3") Double mediumC,
+            @NotNull @Schema(example = "400") Double until) {}
+
+    record VerdictStageOut(
+            double fromC,
+            double toC,
+            double withinMin,
+            @Schema(nullable = true) Optional<Double> clockFromMin,
+
+            @Schema(nullable = true, description = "null when the readings do not show that it was")
+            Optional<Double> crossedAtMin,
+
+            @NotNull String verdict,
+            @NotNull String reason) {}
+
+    record VerdictOut(
+            @NotNull String verdict,
+            @NotNull List<VerdictStageOut> stages,
+            @NotNull List<String> allowed,
+            @NotNull Map<String, Object> defaults) {}
+
+    // --- forecast ------------------------------------------------------------------------------------------------
+
+    record ForecastIn(
+            @NotNull
+            @Schema(
+                    description = "The slug of a formula of the book, or a whole formula in the open format.",
+                    example = "white-chicken")
+            Object formula,
+
+            @NotNull GoalIn goal,
+            VesselIn vessel,
+            SchoolsJson school,
+            @Schema(example = "0") Double altitudeM,
+            AirIn air,
+            @Schema(example = "4.5") Double heatKw,
+            Double simmerC,
+
+            @NotNull
+            @Size(max = 1000)
+            @Schema(
+                    description = "What happened, oldest first: minute and kind, and the figures of that kind as the"
+                            + " record of a batch names them.",
+                    example = "[{\"minute\": 5, \"kind\": \"weighed-in\", \"part\": \"bed\", \"kg\": 7}]")
+            List<Map<String, Object>> acts,
+
+            @NotNull @Schema(example = "120") Double atMinute) {}
+
+    record BandOut(double p10, double p50, double p90) {}
+
+    record DueOut(@NotNull String kind, double inMin, double amount) {}
+
+    record ForecastOut(
+            @NotNull String stage,
+            double litresInPot,
+
+            @Schema(nullable = true, description = "null while there is no water in it")
+            Optional<Double> levelBelowRimCm,
+
+            double temperatureC,
+            @NotNull BandOut kappa,
+            @NotNull BandOut expectedOutL,
+            @Schema(description = "In the litres expected.") double gelatinGPerL,
+            double clarity,
+            @NotNull List<EntryOut> ledger,
+            @NotNull List<DueOut> due,
+            @NotNull Map<String, Object> defaults) {}
 }

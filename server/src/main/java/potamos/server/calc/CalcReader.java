@@ -2,13 +2,17 @@ package potamos.server.calc;
 
 import static potamos.core.quantity.Refusal.unlessGiven;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import potamos.core.charge.Charge;
+import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Goal;
+import potamos.core.charge.Pot;
 import potamos.core.cooling.Container;
 import potamos.core.cooling.Medium;
 import potamos.core.figure.Figure;
@@ -16,11 +20,13 @@ import potamos.core.formula.Beds;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
 import potamos.core.heat.Air;
+import potamos.core.heat.Burner;
 import potamos.core.heat.Cover;
 import potamos.core.quantity.Basis;
 import potamos.core.quantity.Estimate;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
+import potamos.core.quantity.Power;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
@@ -30,6 +36,7 @@ import potamos.core.vessel.Shape;
 import potamos.core.vessel.Vessel;
 import potamos.server.exchange.FormulaForm;
 import potamos.server.exchange.FormulaJson;
+import potamos.server.exchange.SchoolsJson;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -38,6 +45,12 @@ import tools.jackson.databind.json.JsonMapper;
 class CalcReader {
 
     private static final double KAPPA_SD = 0.2;
+
+    /** Of a profile that is told inline; no cooling is judged by them. */
+    private static final Temperature HOT_HOLD = Temperature.ofCelsius(60);
+
+    private static final Temperature COLD_STORE = Temperature.ofCelsius(5);
+    private static final int COLD_DAYS = 3;
 
     /** A steel pot of 2 mm weighs about so much for each dm² of its wall. */
     private static final double METAL_KG_PER_DM2 = 0.16;
@@ -81,6 +94,27 @@ class CalcReader {
             case "vessel" -> new Goal.FullVessel();
             default -> throw Refusal.of("goal.kind", "one of yield, bed, vessel, water");
         };
+    }
+
+    Charge charge(
+            Object formula,
+            SchoolsJson school,
+            CalcJson.GoalIn goal,
+            CalcJson.VesselIn vessel,
+            Air air,
+            Double heatKw,
+            Double simmerC,
+            Defaults defaults) {
+        Formula applied = SchoolsJson.read(school).applyTo(formula(unlessGiven("formula", formula)));
+        double heat = Refusal.unlessWithin("heatKw", defaults.or("heatKw", heatKw, 4.5), 0.1, 100, "kW");
+        Pot pot = new Pot(
+                vessel(vessel, defaults),
+                new Burner("burner", Power.ofKilowatts(heat), 1),
+                air,
+                simmer(simmerC),
+                List.of(),
+                Pot.BOOK_TAP);
+        return ChargeSolver.solve(applied, pot, goal(unlessGiven("goal", goal)));
     }
 
     Air air(Double altitudeM, CalcJson.AirIn given, Defaults defaults) {
@@ -185,6 +219,7 @@ class CalcReader {
                 new Medium.IceBath(
                         Mass.ofKg(defaults.or("medium.iceKg", m.iceKg(), litres)),
                         Mass.ofKg(defaults.or("medium.waterKg", m.waterKg(), Math.max(1, litres))),
+                        air("medium.waterC", defaults.or("medium.waterC", m.waterC(), Pot.BOOK_TAP.celsius())),
                         defaults.or("medium.stirred", m.stirred(), true));
             case "cold-store" -> new Medium.ColdStore(air("medium.airC", defaults.or("medium.airC", m.airC(), 3.0)));
             case "blast" -> new Medium.Blast(air("medium.airC", defaults.or("medium.airC", m.airC(), -5.0)));
@@ -208,6 +243,46 @@ class CalcReader {
                                 + String.join(
                                         ", ",
                                         shipped.stream().map(LimitProfile::id).toList())));
+    }
+
+    /** A profile that ships, by its id, or one told inline. */
+    LimitProfile limits(Object given, Defaults defaults) {
+        if (given == null || given instanceof String) {
+            return profile((String) given, defaults);
+        }
+        if (!(given instanceof Map)) {
+            throw Refusal.of("profile", "the id of a profile that ships, or one with its stages");
+        }
+        try {
+            CalcJson.ProfileIn in = json.convertValue(given, CalcJson.ProfileIn.class);
+            List<LimitProfile.Stage> stages = unlessGiven("profile.stages", in.stages()).stream()
+                    .map(stage -> new LimitProfile.Stage(
+                            celsius("profile.stages.fromC", unlessGiven("profile.stages.fromC", stage.fromC())),
+                            celsius("profile.stages.toC", unlessGiven("profile.stages.toC", stage.toC())),
+                            minutes(
+                                    "profile.stages.withinMin",
+                                    unlessGiven("profile.stages.withinMin", stage.withinMin()))))
+                    .toList();
+            double reheat = defaults.or("profile.reheatC", in.reheatC(), 74.0);
+            double within = defaults.or("profile.reheatWithinMin", in.reheatWithinMin(), 120.0);
+            return new LimitProfile(
+                    "inline",
+                    "inline",
+                    "",
+                    stages,
+                    HOT_HOLD,
+                    COLD_STORE,
+                    celsius("profile.reheatC", reheat),
+                    minutes("profile.reheatWithinMin", within),
+                    COLD_DAYS,
+                    0);
+        } catch (JacksonException unreadable) {
+            throw Refusal.of("profile", "not a profile: " + unreadable.getOriginalMessage());
+        }
+    }
+
+    private static Duration minutes(String field, double minutes) {
+        return Duration.ofSeconds((long) (Refusal.unlessWithin(field, minutes, 1, 48 * 60, "min") * 60));
     }
 
     Optional<Temperature> simmer(Double simmerC) {

@@ -280,8 +280,7 @@ public record ChargeView(
                         m.part().kind().name(),
                         m.mass().kg(),
                         ChargeSolver.intoTheSimmer(
-                                        m.part().when(),
-                                        charge.formula().simmer().usual())
+                                        m.part(), charge.formula().simmer().usual())
                                 .toMinutes(),
                         m.part().cutMm()))
                 .toList();

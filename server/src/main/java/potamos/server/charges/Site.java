@@ -37,8 +37,8 @@ record Site(
 
     private static final double STRAINED_C = 85;
 
-    /** More ice than the heat alone needs, for what melts into the kitchen. */
-    private static final double ICE_SPARE = 1.3;
+    /** Water that a bath stands in for each litre of stock. */
+    private static final double BATH_KG_PER_L = 2;
 
     /**
      * How the litres are to be cooled.
@@ -53,7 +53,7 @@ record Site(
     }
 
     Pot pot(Thing<Vessel> vessel, Burner burner) {
-        return new Pot(vessel.figures(), burner, kitchen.air(), Optional.empty(), ovens);
+        return new Pot(vessel.figures(), burner, kitchen.air(), Optional.empty(), ovens, kitchen.tap());
     }
 
     /** The one asked for; else the strongest, a free one before one that a vessel stands on. */
@@ -79,8 +79,9 @@ record Site(
         Volume litres = Volume.ofLitres(Math.max(0.5, charge.forecast().yield().mid()));
         Temperature from = Temperature.ofCelsius(STRAINED_C);
         LimitProfile limits = kitchen.limits();
-        Mass ice = Cooler.iceNeeded(litres, from, limits.coldest()).times(ICE_SPARE);
-        Medium bath = new Medium.IceBath(ice, Mass.ofKg(Math.max(1, 2 * litres.litres())), true);
+        Mass water = Mass.ofKg(Math.max(1, BATH_KG_PER_L * litres.litres()));
+        Mass ice = Cooler.iceForBath(litres, from, limits.coldest(), water, kitchen.tap());
+        Medium bath = new Medium.IceBath(ice, water, kitchen.tap(), true);
         double room = containers.stream()
                 .mapToDouble(c -> c.count() * c.container().holds().litres())
                 .sum();

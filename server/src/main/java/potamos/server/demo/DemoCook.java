@@ -2,9 +2,11 @@ package potamos.server.demo;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
@@ -20,6 +22,7 @@ import potamos.core.batch.ShelfEvent;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.figure.Figures;
+import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.server.KitchenClock;
@@ -32,6 +35,9 @@ import potamos.server.charges.ChargeRequest;
 @Component
 @ConditionalOnProperty(name = "potamos.demo", havingValue = "true")
 class DemoCook {
+
+    /** One act after another. */
+    private static final Duration HANDS_FULL = Duration.ofSeconds(30);
 
     private static final Duration LOOK_UP = Duration.ofMinutes(6);
     private static final int MOST_LOOKS = 400;
@@ -138,6 +144,59 @@ class DemoCook {
         }
     }
 
+    /**
+     * Moves the clock on, and lets the cook of the demo look after every pot meanwhile: does whatever is due when it is due.
+     *
+     * @param works whether the cook is there; left alone, pots go on by themselves and acts grow late
+     */
+    void passes(Person person, Duration time, boolean works) {
+        Instant until = clock.instant().plus(time);
+        chance = new Random(until.toEpochMilli());
+        for (int look = 0; works && look < MOST_LOOKS; look++) {
+            Instant now = clock.instant();
+            boolean busy = false;
+            Instant next = until;
+            for (Batches.OpenBatch open : batches.standing(person)) {
+                for (DueAct act :
+                        DueActs.of(open.standing().plan(), open.standing().state())) {
+                    if (act.due().isAfter(now)) {
+                        next = act.due().isBefore(next) ? act.due() : next;
+                    } else {
+                        busy |= does(person, open, act);
+                        break;
+                    }
+                }
+            }
+            if (!busy && !next.isBefore(until)) {
+                break;
+            }
+            clock.advance(busy ? HANDS_FULL : Duration.between(now, next).plusMillis(1));
+        }
+        Instant reached = clock.instant();
+        clock.advance(reached.isBefore(until) ? Duration.between(reached, until) : Duration.ZERO);
+    }
+
+    private boolean does(Person person, Batches.OpenBatch open, DueAct act) {
+        List<BatchEvent> events = doing(person, open.standing(), act);
+        try {
+            events.forEach(event -> batches.log(person, open.id(), event));
+        } catch (Refusal notNow) {
+            // Somebody who tries the demo was there first, or has told it something that this act does not fit.
+            return false;
+        }
+        return !events.isEmpty();
+    }
+
+    /** When the next act of any pot is due; empty when none is ahead. */
+    Optional<Instant> nextDue(Person person) {
+        return batches.standing(person).stream()
+                .flatMap(open ->
+                        DueActs.of(open.standing().plan(), open.standing().state()).stream())
+                .map(DueAct::due)
+                .filter(due -> due.isAfter(clock.instant()))
+                .min(Comparator.naturalOrder());
+    }
+
     /** Nobody looks up while nothing is due; what the pot does in the meantime is seen after half an hour at the latest. */
     private static Duration untilNext(Instant now, Instant next) {
         for (int looks = 1; looks < LOOKS_LEFT_OUT; looks++) {
@@ -205,11 +264,11 @@ class DemoCook {
             if (point.minute() >= minute) {
                 double span = Math.max(1e-9, point.minute() - before.minute());
                 double share = Math.min(1, Math.max(0, (minute - before.minute()) / span));
-                return before.stockC() + share * (point.stockC() - before.stockC());
+                return before.coreC() + share * (point.coreC() - before.coreC());
             }
             before = point;
         }
-        return before.stockC();
+        return before.coreC();
     }
 
     private static double round(double value) {

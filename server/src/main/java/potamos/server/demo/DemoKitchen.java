@@ -223,7 +223,7 @@ class DemoKitchen implements ApplicationRunner {
         String cooling = start(ilse, CHICKEN, soup, "Pot 24", 9, now.plus(Duration.ofHours(4)), 2);
         cook.untilCooled(ilse, cooling, 34, now);
 
-        clock.show(now.minus(Duration.ofMinutes(445)));
+        clock.show(now.minus(Duration.ofMinutes(415)));
         String veal = ask(ilse, "Sauce", "brown-veal", 12, now.plus(Duration.ofHours(7)), "");
         String simmering = start(ilse, "brown-veal", veal, "Broad 40", 12, now.plus(Duration.ofHours(7)), 3);
         cook.workUntil(wen, simmering, now, Set.of(DueAct.Kind.JUDGE));

@@ -39,7 +39,7 @@ public final class ChargeCsv {
             row(csv, "weigh", "water", charge.water().litres(), "L", "drawn at the start");
             for (Measure measure : charge.measures()) {
                 long into = ChargeSolver.intoTheSimmer(
-                                measure.part().when(), charge.run().simmer().usual())
+                                measure.part(), charge.run().simmer().usual())
                         .toMinutes();
                 row(
                         csv,

@@ -105,7 +105,7 @@ public final class ProductionSheet {
         TreeMap<Long, List<Measure>> groups = new TreeMap<>();
         for (Measure measure : charge.measures()) {
             long into = ChargeSolver.intoTheSimmer(
-                            measure.part().when(), charge.run().simmer().usual())
+                            measure.part(), charge.run().simmer().usual())
                     .toMinutes();
             groups.computeIfAbsent(into, minute -> new java.util.ArrayList<>()).add(measure);
         }

@@ -61,6 +61,7 @@ class EquipmentEndpoint {
             double airC,
             double humidity,
             double airSpeedMS,
+            Double tapC,
             @NotNull LocalTime opens,
             @NotNull LocalTime closes) {}
 
@@ -242,6 +243,7 @@ class EquipmentEndpoint {
                         Temperature.ofCelsius(body.airC()),
                         body.humidity(),
                         body.airSpeedMS()),
+                body.tapC() == null ? old.tap() : Temperature.ofCelsius(body.tapC()),
                 body.opens(),
                 body.closes(),
                 old.limits()));
@@ -277,6 +279,7 @@ class EquipmentEndpoint {
                 old.units(),
                 old.zone(),
                 old.air(),
+                old.tap(),
                 old.opens(),
                 old.closes(),
                 limits.asOf(old.name(), old.limits())));

@@ -152,6 +152,7 @@ class KitchenEndpoint {
             double airC,
             double humidity,
             double airSpeedMS,
+            double tapC,
             @NotNull LimitsView limits,
             @NotNull List<LimitsView> shipped,
             @NotNull List<Drawn> vessels,
@@ -186,6 +187,7 @@ class KitchenEndpoint {
                 kitchen.air().temperature().celsius(),
                 kitchen.air().humidity(),
                 kitchen.air().speedMS(),
+                kitchen.tap().celsius(),
                 LimitsView.of(kitchen.limits()),
                 LimitProfile.shipped().stream().map(LimitsView::of).toList(),
                 kitchens.vessels(id).stream()

@@ -22,6 +22,7 @@ interface KitchenMapper {
             double airC,
             double humidity,
             double airSpeedMs,
+            double tapC,
             LocalTime opens,
             LocalTime closes,
             String limits) {}
@@ -38,14 +39,15 @@ interface KitchenMapper {
     int count();
 
     @Insert("""
-            INSERT INTO kitchen (id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, opens, closes, limits)
-            VALUES (#{id}, #{name}, #{altitudeM}, #{timeZone}, #{units}, #{airC}, #{humidity}, #{airSpeedMs}, #{opens},
-                    #{closes}, #{limits})
+            INSERT INTO kitchen (id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, opens, closes,
+                                 limits)
+            VALUES (#{id}, #{name}, #{altitudeM}, #{timeZone}, #{units}, #{airC}, #{humidity}, #{airSpeedMs}, #{tapC},
+                    #{opens}, #{closes}, #{limits})
             """)
     void insert(KitchenRow kitchen);
 
     @Select("""
-            SELECT id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, opens, closes, limits
+            SELECT id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, opens, closes, limits
             FROM kitchen WHERE id = #{id}
             """)
     Optional<KitchenRow> byId(String id);
@@ -97,7 +99,7 @@ interface KitchenMapper {
 
     @Update("""
             UPDATE kitchen SET name = #{name}, altitude_m = #{altitudeM}, time_zone = #{timeZone}, units = #{units},
-                   air_c = #{airC}, humidity = #{humidity}, air_speed_ms = #{airSpeedMs}, opens = #{opens},
+                   air_c = #{airC}, humidity = #{humidity}, air_speed_ms = #{airSpeedMs}, tap_c = #{tapC}, opens = #{opens},
                    closes = #{closes}, limits = #{limits}
             WHERE id = #{id}
             """)

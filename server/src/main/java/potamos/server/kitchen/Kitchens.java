@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import potamos.core.charge.Pot;
 import potamos.core.cooling.Chiller;
 import potamos.core.cooling.Container;
 import potamos.core.formula.Beds;
@@ -43,6 +44,7 @@ public class Kitchens {
             String units,
             ZoneId zone,
             Air air,
+            Temperature tap,
             LocalTime opens,
             LocalTime closes,
             LimitProfile limits) {}
@@ -107,6 +109,7 @@ public class Kitchens {
                 air.temperature().celsius(),
                 air.humidity(),
                 air.speedMS(),
+                Pot.BOOK_TAP.celsius(),
                 opens,
                 closes,
                 json.write(limits)));
@@ -128,6 +131,7 @@ public class Kitchens {
                         Temperature.ofCelsius(row.airC()),
                         row.humidity(),
                         row.airSpeedMs()),
+                Temperature.ofCelsius(row.tapC()),
                 row.opens(),
                 row.closes(),
                 named(json.read(row.limits(), LimitProfile.class), row.name()));
@@ -298,6 +302,7 @@ public class Kitchens {
                 kitchen.air().temperature().celsius(),
                 kitchen.air().humidity(),
                 kitchen.air().speedMS(),
+                Refusal.unlessWithin("tapC", kitchen.tap().celsius(), 1, 35, "°C"),
                 kitchen.opens(),
                 kitchen.closes(),
                 json.write(kitchen.limits())));

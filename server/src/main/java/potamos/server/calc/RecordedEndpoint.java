@@ -1,0 +1,248 @@
+package potamos.server.calc;
+
+import static potamos.core.figure.Figure.word;
+import static potamos.core.quantity.Refusal.unlessGiven;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.security.SecurityRequirement;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.validation.Valid;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import potamos.core.batch.Batch;
+import potamos.core.batch.BatchEvent;
+import potamos.core.batch.BatchState;
+import potamos.core.batch.ClaritySoFar;
+import potamos.core.batch.DueActs;
+import potamos.core.batch.EventKind;
+import potamos.core.batch.Expectation;
+import potamos.core.batch.Plan;
+import potamos.core.batch.Timeline;
+import potamos.core.charge.Charge;
+import potamos.core.charge.Pot;
+import potamos.core.cooling.Container;
+import potamos.core.cooling.Cooler;
+import potamos.core.cooling.CoolingCurve;
+import potamos.core.cooling.CoolingPlan;
+import potamos.core.cooling.CoolingVerdict;
+import potamos.core.cooling.Medium;
+import potamos.core.cooling.Projection;
+import potamos.core.cooling.Reading;
+import potamos.core.cooling.Standing;
+import potamos.core.figure.Figures;
+import potamos.core.quantity.Band;
+import potamos.core.quantity.Length;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+import potamos.core.safety.LimitProfile;
+import potamos.core.schedule.Planner;
+import potamos.core.vessel.Shape;
+
+/** What follows from a record that somebody else keeps: how a cooling stands against limits, and where a pot comes to. They store nothing. */
+@RestController
+@RequestMapping("/api/calc")
+@Tag(name = "calculations", description = "Everything inline; a token of the kitchen opens them.")
+@SecurityRequirement(name = "token")
+class RecordedEndpoint {
+
+    /** Minutes are counted from here; which day it is plays no part. */
+    private static final Instant START = Instant.parse("2026-01-01T00:00:00Z");
+
+    private static final double MOST_MIN = 30 * 24 * 60;
+    private static final double MEDIUM_C = 3;
+    private static final double STRAINED_C = 85;
+
+    private final CalcReader reader;
+
+    RecordedEndpoint(CalcReader reader) {
+        this.reader = reader;
+    }
+
+    @PostMapping("/verdict")
+    @Operation(summary = "Readings of a cooling against a limit profile: each stage, why, and what is allowed now")
+    CalcJson.VerdictOut verdict(@Valid @RequestBody CalcJson.VerdictIn in) {
+        Defaults defaults = new Defaults();
+        LimitProfile profile = reader.limits(unlessGiven("profile", in.profile()), defaults);
+        Instant heatEnds = moment("heatEndsAt", in.heatEndsAt());
+        Instant until = moment("until", in.until());
+        if (in.strainedAt() != null) {
+            moment("strainedAt", in.strainedAt());
+        }
+        List<Reading> readings = unlessGiven("readings", in.readings()).stream()
+                .map(RecordedEndpoint::reading)
+                .toList();
+        List<Reading> reheats = Optional.ofNullable(in.reheats()).orElse(List.of()).stream()
+                .map(reheat -> new Reading(moment("reheats.minute", reheat.minute()), celsius("reheats.c", reheat.c())))
+                .toList();
+        double medium = Refusal.unlessWithin("mediumC", defaults.or("mediumC", in.mediumC(), MEDIUM_C), -40, 30, "°C");
+        Standing standing = Standing.of(profile, heatEnds, readings, reheats, until);
+        Optional<Projection> projection = standing.projection(medium, 0);
+        CoolingVerdict verdict = CoolingVerdict.of(profile, standing, projection, until);
+        return new CalcJson.VerdictOut(
+                word(shown(verdict.overall())),
+                verdict.stages().stream()
+                        .map(stage -> new CalcJson.VerdictStageOut(
+                                stage.stage().from().celsius(),
+                                stage.stage().to().celsius(),
+                                stage.stage().within().toSeconds() / 60.0,
+                                stage.started().map(RecordedEndpoint::minute),
+                                stage.crossed().map(RecordedEndpoint::minute),
+                                word(shown(stage.outcome())),
+                                word(stage.reason())))
+                        .toList(),
+                verdict.allowed(profile, standing, until).stream()
+                        .map(way -> word(way))
+                        .toList(),
+                defaults.taken());
+    }
+
+    private static Reading reading(CalcJson.ReadingIn in) {
+        Instant at = moment("readings.minute", in.minute());
+        Instant entered = in.enteredAt() == null ? at : moment("readings.enteredAt", in.enteredAt());
+        if (entered.isBefore(at)) {
+            throw Refusal.of("readings.enteredAt", "nothing is entered before it is read");
+        }
+        boolean probe = Boolean.TRUE.equals(in.probe());
+        boolean late = !probe && new BatchEvent.Stamp("reading", at, "", entered).late();
+        return new Reading(at, celsius("readings.c", in.c()), late, probe ? Reading.By.PROBE : Reading.By.HAND);
+    }
+
+    /** Whether there is little time to spare is said on the cold side; outside it is on course. */
+    private static CoolingVerdict.Outcome shown(CoolingVerdict.Outcome outcome) {
+        return outcome == CoolingVerdict.Outcome.WAITING || outcome == CoolingVerdict.Outcome.TIGHT
+                ? CoolingVerdict.Outcome.ON_COURSE
+                : outcome;
+    }
+
+    @PostMapping("/forecast")
+    @Operation(summary = "A charge and what has happened to it since: how it stands, what comes out, what is due")
+    CalcJson.ForecastOut forecast(@Valid @RequestBody CalcJson.ForecastIn in) {
+        Defaults defaults = new Defaults();
+        Charge charge = reader.charge(
+                in.formula(),
+                in.school(),
+                in.goal(),
+                in.vessel(),
+                reader.air(in.altitudeM(), in.air(), defaults),
+                in.heatKw(),
+                in.simmerC(),
+                defaults);
+        Plan accepted = plan(charge);
+        List<BatchEvent> events = new ArrayList<>();
+        List<Map<String, Object>> acts = unlessGiven("acts", in.acts());
+        for (int i = 0; i < acts.size(); i++) {
+            BatchEvent event = act(i, acts.get(i));
+            try {
+                Batch.accept(accepted, events, event, event.stamp().at());
+            } catch (Refusal refused) {
+                throw refused.in("acts[" + i + "].");
+            }
+            events.add(event);
+        }
+        Instant now = moment("atMinute", in.atMinute());
+        Plan plan = Batch.standing(accepted, events);
+        BatchState state = Batch.replay(plan, events, now);
+        boolean full = !state.course().isEmpty();
+        return new CalcJson.ForecastOut(
+                word(state.stage()),
+                full ? state.pot().contents().litres() : 0,
+                full
+                        ? Optional.of(plan.charge()
+                                .run()
+                                .vessel()
+                                .belowRim(state.pot().level())
+                                .cm())
+                        : Optional.empty(),
+                state.pot().temperature().celsius(),
+                band(state.pot().kappa()),
+                band(Expectation.litresOut(plan, state)),
+                state.expectedGelatinGPerL(),
+                ClaritySoFar.of(plan, state).soFar().index(),
+                CalcEndpoint.ledger(state.ledger()),
+                DueActs.of(plan, state).stream()
+                        .map(act -> new CalcJson.DueOut(
+                                word(act.kind()),
+                                Duration.between(now, act.due()).toMillis() / 60000.0,
+                                act.amount()))
+                        .toList(),
+                defaults.taken());
+    }
+
+    private static BatchEvent act(int place, Map<String, Object> told) {
+        String path = "acts[" + place + "].";
+        Map<String, Object> figures = new HashMap<>(Figures.said(told));
+        Object minute = unlessGiven(path + "minute", figures.remove("minute"));
+        if (!(minute instanceof Number number)) {
+            throw Refusal.of(path + "minute", "a number");
+        }
+        Object name = unlessGiven(path + "kind", figures.remove("kind"));
+        EventKind<?> kind = EventKind.of(name.toString())
+                .orElseThrow(() -> Refusal.of(
+                        path + "kind",
+                        "one of "
+                                + String.join(
+                                        ", ",
+                                        EventKind.all().stream()
+                                                .map(EventKind::name)
+                                                .toList())));
+        Instant at = moment(path + "minute", number.doubleValue());
+        try {
+            return kind.make(new BatchEvent.Stamp("act " + place, at, ""), new Figures(figures));
+        } catch (Refusal refused) {
+            throw refused.in(path);
+        }
+    }
+
+    /** The charge as a batch that begins at minute 0; how it would be cooled plays no part in what comes out. */
+    private static Plan plan(Charge charge) {
+        Volume litres = Volume.ofLitres(Math.max(0.5, charge.forecast().yield().mid()));
+        LimitProfile limits = LimitProfile.shipped().get(0);
+        Container container = new Container(
+                "container",
+                new Shape.Cylinder(Length.ofCm(24), Length.ofCm(25)),
+                Container.Wall.STEEL,
+                Length.ofMm(1),
+                Volume.ofLitres(10));
+        Temperature from = Temperature.ofCelsius(STRAINED_C);
+        Mass water = Mass.ofKg(Math.max(1, 2 * litres.litres()));
+        Mass ice = Cooler.iceForBath(litres, from, limits.coldest(), water, Pot.BOOK_TAP);
+        CoolingPlan cooling = new CoolingPlan(
+                litres,
+                from,
+                container,
+                container.neededFor(litres),
+                List.of(new CoolingPlan.Leg(new Medium.IceBath(ice, water, Pot.BOOK_TAP, true), limits.coldest())),
+                charge.forecast().body().sets());
+        CoolingCurve curve = Cooler.curve(cooling);
+        Timeline timeline = Timeline.startingAt(START, Planner.parts(charge, curve, limits));
+        return new Plan(charge, limits, cooling, List.of(), curve, timeline, timeline.ready(), litres, START);
+    }
+
+    private static CalcJson.BandOut band(Band band) {
+        return new CalcJson.BandOut(band.low(), band.mid(), band.high());
+    }
+
+    private static Temperature celsius(String field, Double c) {
+        return Temperature.ofCelsius(Refusal.unlessWithin(field, unlessGiven(field, c), -60, 130, "°C"));
+    }
+
+    private static Instant moment(String field, Double minute) {
+        double min = Refusal.unlessWithin(field, unlessGiven(field, minute), -MOST_MIN, MOST_MIN, "min");
+        return START.plusMillis((long) (min * 60_000));
+    }
+
+    private static double minute(Instant at) {
+        return Duration.between(START, at).toMillis() / 60000.0;
+    }
+}
