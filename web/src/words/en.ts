@@ -23,6 +23,8 @@ export type Cause = Schemas['EntryView']['cause'] | 'YIELD' | 'UNEXPLAINED'
 export const causeName: Record<Cause, string> = words.cause
 export const bodyName: Record<Schemas['PotView']['body'], string> = words.body
 export const outcomeName: Record<Schemas['CoolView']['overall'], string> = words.outcome
+/** What a reason for a figure rests on. */
+export const basisName: Record<Schemas['WhyView']['basis'], string> = words.basis
 /** How a shade stands to the one that is wanted. */
 export const shadeWords: Record<Schemas['ShadeView']['stands'], string> = words.shadeStands
 /** What an outcome rests on. */

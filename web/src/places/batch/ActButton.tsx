@@ -9,15 +9,29 @@ import { fromNow } from '../../words/time'
 import { dueWords, logAll, moves, movesBy, usual, type Due, type SheetName } from './acts'
 import { ActSheet } from './ActSheet'
 import { used, useResting } from '../../kit/rest'
+import { happened, WhenField } from './WhenField'
 
 /** Whether the button of the next act takes the focus on, as when the one before was tapped by the keyboard. */
 let handOn = false
 
 /** The next act as one large button: a tap logs it, or opens the sheet where a figure has to be read first. */
-export function ActButton({ card, due, now }: { card: Card; due: Due; now: number }) {
+export function ActButton({
+  card,
+  due,
+  now,
+  roomy = false,
+}: {
+  card: Card
+  due: Due
+  now: number
+  /** Where there is room for telling that it was done a while ago. */
+  roomy?: boolean
+}) {
   const may = useMay()
   const units = useUnits()
   const [sheet, setSheet] = useState(false)
+  const [earlier, setEarlier] = useState(false)
+  const [ago, setAgo] = useState(0)
   const [armed, setArmed] = useState(false)
   const rests = useResting()
   const [problem, setProblem] = useState<Problem>()
@@ -49,7 +63,10 @@ export function ActButton({ card, due, now }: { card: Card; due: Due; now: numbe
     setProblem(undefined)
     handOn = button.current?.parentElement?.contains(document.activeElement) ?? false
     used()
-    const outcome = await logAll(card.id, usual(due))
+    const outcome = await logAll(
+      card.id,
+      usual(due).map((one) => ({ ...one, ...(earlier && happened(ago, now)) })),
+    )
     if (outcome.kind === 'refused') {
       handOn = false
       setProblem(outcome.problem)
@@ -84,6 +101,12 @@ export function ActButton({ card, due, now }: { card: Card; due: Due; now: numbe
           </Button>
         </div>
       )}
+      {roomy && isDue && !due.asks && (
+        <Button tone="quiet" className="justify-self-start px-0!" onClick={() => setEarlier(!earlier)}>
+          {earlier ? 'It is done now' : 'It was done earlier'}
+        </Button>
+      )}
+      {earlier && !due.asks && <WhenField minutes={ago} onMinutes={setAgo} />}
       {lost && lossWords[due.kind] && <Note>{lossWords[due.kind]}</Note>}
       {problem && <Note>{problem.message}.</Note>}
       {sheet && <SheetFor id={card.id} kind={movesBy(due)} due={due} onClose={() => setSheet(false)} />}

@@ -1,3 +1,4 @@
+import { DropdownMenu } from 'radix-ui'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Page } from '../../api/queries'
@@ -6,10 +7,20 @@ import { act } from '../../api/outbox'
 import { Button } from '../../kit/Button'
 import { Heading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
-import { costName } from '../../words/en'
+import { askedName, costName, eventName } from '../../words/en'
 import { fromNow } from '../../words/time'
 import { ActButton, amountWords } from './ActButton'
-import { dueKey, dueWords, logAll, moves, movesBy, usual, type Due, type SheetName } from './acts'
+import {
+  dueKey,
+  dueWords,
+  logAll,
+  moves,
+  movesBy,
+  usual,
+  type Due,
+  type ProposedName,
+  type SheetName,
+} from './acts'
 import { Deliver } from './Deliver'
 import { used, useResting } from '../../kit/rest'
 import { StandsOn } from './StandsOn'
@@ -26,7 +37,7 @@ export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: SheetName
       <Heading aside={next && new Date(next.lateAt).getTime() < now ? costName[next.cost] : undefined}>
         Next
       </Heading>
-      {next && <ActButton key={dueKey(next)} card={card} due={next} now={now} />}
+      {next && <ActButton key={dueKey(next)} card={card} due={next} now={now} roomy />}
       {onShelf && <Deliver page={page} />}
       {!next && !onShelf && <p className="text-18 text-quiet m-0">Nothing is left to do here.</p>}
       {later.length > 0 && (
@@ -51,6 +62,7 @@ export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: SheetName
           )}
         </div>
       )}
+      {may('ACT') && <Mishaps page={page} onAsk={onAsk} />}
       <StandsOn page={page} />
       {may('JUDGE') && card.strainedL === undefined && card.stage !== 'ABANDONED' && <GiveUp page={page} />}
     </section>
@@ -100,6 +112,48 @@ function Later({
         </Button>
       )}
     </li>
+  )
+}
+
+/** What happens in kitchens and in no plan; some of it asks how much. */
+function Mishaps({ page, onAsk }: { page: Page; onAsk: (kind: SheetName) => void }) {
+  const { card } = page
+  const onTheHeat = ['BRING_UP', 'SIMMER'].includes(card.stage)
+  const inThePot = card.pot.filled && card.strainedL === undefined
+  const could: ProposedName[] = [
+    ...(onTheHeat ? (['boiled-over', 'turned-down'] as const) : []),
+    ...(inThePot ? ([card.pot.lidOn ? 'lid-off' : 'lid-on'] as const) : []),
+    ...(!card.pot.filled && page.weighedKg['bed'] && card.oven ? (['picked-out'] as const) : []),
+  ]
+  if (could.length === 0) return null
+  const happened = (kind: ProposedName) => {
+    if (askedName(kind)) onAsk(kind)
+    else {
+      used()
+      void logAll(card.id, [act(kind)])
+    }
+  }
+  return (
+    <DropdownMenu.Root modal={false}>
+      <DropdownMenu.Trigger asChild>
+        <Button tone="quiet" className="mt-3 px-0!">
+          Something happened
+        </Button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="start" className="border-ink bg-raised z-40 min-w-[240px] border-2">
+          {could.map((kind) => (
+            <DropdownMenu.Item
+              key={kind}
+              className="text-15 data-[highlighted]:bg-sunken flex min-h-[48px] cursor-pointer items-center px-4 outline-none"
+              onSelect={() => happened(kind)}
+            >
+              {eventName[kind]}
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
   )
 }
 

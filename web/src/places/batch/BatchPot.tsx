@@ -1,6 +1,8 @@
+import type { ReactNode } from 'react'
 import type { Page } from '../../api/queries'
 import { Cutaway, type Mark } from '../../graphics/Cutaway'
 import { useTimes, useUnits } from '../../kit/session'
+import { Why } from '../../kit/Why'
 import { bodyName } from '../../words/en'
 import { dissolved } from '../../words/units'
 
@@ -61,6 +63,7 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
               name="Expected out"
               value={`${units.estimate(card.expectedL)}`}
               note={units.spread(card.expectedL)}
+              why={<Why of="Expected out" reasons={page.why} out={card.expectedL} />}
             />
           </>
         ) : (
@@ -69,8 +72,9 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
             <Figure name="Water" value={units.litres(page.plannedWaterL)} />
             <Figure
               name="Expected out"
-              value={units.estimate(page.forecast.yieldL)}
-              note={units.spread(page.forecast.yieldL)}
+              value={units.estimate(card.expectedL)}
+              note={units.spread(card.expectedL)}
+              why={<Why of="Expected out" reasons={page.why} out={card.expectedL} />}
             />
           </>
         )}
@@ -84,6 +88,7 @@ export function Figure({
   value,
   note,
   says,
+  why,
   large,
 }: {
   name: string
@@ -91,6 +96,8 @@ export function Figure({
   /** Between which figures it most likely lies. */
   note?: string
   says?: string
+  /** What opens to its reasons. */
+  why?: ReactNode
   large?: boolean
 }) {
   return (
@@ -98,6 +105,7 @@ export function Figure({
       <dt className="text-13 text-quiet">{name}</dt>
       <dd className={`m-0 font-mono font-semibold whitespace-nowrap ${large ? 'text-36' : 'text-18'}`}>
         {value}
+        {why}
         {(note ?? says) && (
           <span className="text-13 text-quiet block font-normal whitespace-normal">
             {note ? `likely ${note}` : says}

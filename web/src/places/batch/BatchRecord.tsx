@@ -11,20 +11,8 @@ import { CorrectSheet } from './CorrectSheet'
 type Event = Schemas['EventView']
 type Figures = Schemas['Figures']
 
-const correctable = new Set([
-  'weighed-in',
-  'filled',
-  'skimmed',
-  'level-read',
-  'temperature-read',
-  'topped-up',
-  'added',
-  'strained',
-  'reduced',
-  'degreased',
-  'cooling-read',
-  'brix-read',
-])
+/** What tells of another entry is told right by telling that one right again. */
+const ofAnother = new Set(['corrected', 'withdrawn'])
 
 /** So many of the latest entries are in view at once; the rest are a tap away. */
 const LATEST = 12
@@ -87,7 +75,7 @@ export function BatchRecord({ page }: { page: Page }) {
                   </span>
                 ))}
               </span>
-              {may('JUDGE') && !event.withdrawn && correctable.has(event.kind) && (
+              {may('JUDGE') && !event.withdrawn && !ofAnother.has(event.kind) && (
                 <Button
                   tone="quiet"
                   className="min-h-[36px]! px-1!"

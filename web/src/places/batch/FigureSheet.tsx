@@ -5,7 +5,7 @@ import type { Page } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { NumberField } from '../../kit/NumberField'
-import { useUnits } from '../../kit/session'
+import { useTimes, useUnits } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
 import { eventName } from '../../words/en'
@@ -15,6 +15,7 @@ import { Advice } from './Advice'
 import { BrixField } from './BrixField'
 import { LevelField } from './LevelField'
 import { used } from '../../kit/rest'
+import { happened, WhenField } from './WhenField'
 import { WeightField } from './WeightField'
 
 const titles: Record<string, string> = {
@@ -57,6 +58,8 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
   const asked = question(kind, page, due)
   const [value, setValue] = useState(asked?.start)
   const [byProbe, setByProbe] = useState(false)
+  const [ago, setAgo] = useState(0)
+  const { now } = useTimes()
   const [words, setWords] = useState(kind === 'stored' ? 'Cold store' : '')
   const [doubted, setDoubted] = useState<number>()
   const [problem, setProblem] = useState<Problem>()
@@ -77,9 +80,10 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
     // Foam is seen before it is skimmed: what an act becomes beside its litres goes with them.
     const first = (due?.becomes ?? []).filter((one) => one.kind !== kind && moves(due!) > 0)
     const outcome = await logAll(page.card.id, [
-      ...first.map((one) => act(one.kind, one.figures)),
+      ...first.map((one) => act(one.kind, { ...one.figures, ...happened(ago, now) })),
       act(kind, {
         ...asked.beside,
+        ...happened(ago, now),
         ...(words && { words }),
         ...(byProbe && { byProbe }),
         [asked.field]: value,
@@ -150,6 +154,7 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
           />
         )}
         {kind === 'stored' && <TextField label="Where" value={words} onValue={setWords} />}
+        {!noReheat && <WhenField minutes={ago} onMinutes={setAgo} />}
         {other && <Note>{other}.</Note>}
         {doubt && (
           <Note>

@@ -6,6 +6,7 @@ import { duration, durationSpread, handStep } from '../../words/time'
 import { spread, tells } from '../../words/units'
 import { Figure } from '../batch/BatchPot'
 import { Scrubber } from '../../kit/Scrubber'
+import { Why } from '../../kit/Why'
 import type { Wish } from './wish'
 
 /** The pot in section with a water line that can be dragged; what follows from it stands beside. */
@@ -64,6 +65,7 @@ export function ChargePot({
           name="Litres out"
           value={units.estimate(forecast.yieldL)}
           note={units.spread(forecast.yieldL)}
+          why={<Why of="Litres out" reasons={charge.why} out={forecast.yieldL} />}
           large
         />
         <Figure name={charge.bed.length ? 'Water' : 'Stock'} value={units.litres(charge.waterL)} large />

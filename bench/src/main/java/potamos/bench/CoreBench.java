@@ -62,7 +62,7 @@ public class CoreBench {
                             Length.ofMm(1),
                             Volume.ofLitres(12)),
                     6));
-    private final Medium bath = new Medium.IceBath(Mass.ofKg(80), Mass.ofKg(80), true);
+    private final Medium bath = new Medium.IceBath(Mass.ofKg(80), Mass.ofKg(80), Temperature.ofCelsius(12), true);
     private final Plan plan = Samples.plan();
     private final List<BatchEvent> events = longDay();
     private final Instant now = Samples.at(EVENTS + 100).at();

@@ -30,7 +30,7 @@ import potamos.core.formula.Formula;
 import potamos.core.formula.PotPhase;
 import potamos.core.heat.Browning;
 import potamos.core.heat.Cover;
-import potamos.core.heat.Evaporation;
+import potamos.core.heat.PotHeat;
 import potamos.core.heat.Water;
 import potamos.core.liquor.Clarity;
 import potamos.core.liquor.Diffusion;
@@ -106,11 +106,17 @@ public final class ModelPictures {
         return line(
                 name,
                 60,
-                98,
-                0.5,
+                99.5,
+                0.25,
                 t -> m2
-                        * Evaporation.kgPerM2H(
-                                c(t), new potamos.core.heat.Air(Length.ZERO, c(26), 0.6, speed), cover, 1));
+                        * new PotHeat(
+                                        Samples.cylinder(40, 40),
+                                        0,
+                                        Volume.ZERO,
+                                        new potamos.core.heat.Air(Length.ZERO, c(26), 0.6, speed),
+                                        cover,
+                                        1)
+                                .steamLPerM2H(c(t)));
     }
 
     private void vessel() throws IOException {
@@ -179,19 +185,39 @@ public final class ModelPictures {
                 "Gelatin from 1 kg of bones",
                 "hours",
                 "g",
-                line("veal at 93 °C", 0, 48, 0.25, h -> Gelatin.after(0, 55, 3.2, c(93), h)),
-                line("veal at 86 °C", 0, 48, 0.25, h -> Gelatin.after(0, 55, 3.2, c(86), h)),
-                line("beef knuckle at 93 °C", 0, 48, 0.25, h -> Gelatin.after(0, 48, 5, c(93), h)),
-                line("chicken carcass at 93 °C", 0, 48, 0.25, h -> Gelatin.after(0, 28, 1.6, c(93), h)));
+                line(
+                        "veal at 93 °C",
+                        0,
+                        48,
+                        0.25,
+                        h -> Gelatin.of(55).after(3.2, c(93), h).grams()),
+                line(
+                        "veal at 86 °C",
+                        0,
+                        48,
+                        0.25,
+                        h -> Gelatin.of(55).after(3.2, c(86), h).grams()),
+                line(
+                        "beef knuckle at 93 °C",
+                        0,
+                        48,
+                        0.25,
+                        h -> Gelatin.of(48).after(5, c(93), h).grams()),
+                line(
+                        "chicken carcass at 93 °C",
+                        0,
+                        48,
+                        0.25,
+                        h -> Gelatin.of(28).after(1.6, c(93), h).grams()));
         draw(
                 "diffusion",
                 "Share of the flavour that has left, 93 °C",
                 "minutes",
                 "share",
-                line("slice of 4 mm", 1, 480, 2, m -> Diffusion.spent(Diffusion.Cut.SLICE, 4, c(93), m)),
-                line("cube of 8 mm", 1, 480, 2, m -> Diffusion.spent(Diffusion.Cut.CUBE, 8, c(93), m)),
-                line("cube of 15 mm", 1, 480, 2, m -> Diffusion.spent(Diffusion.Cut.CUBE, 15, c(93), m)),
-                line("cube of 30 mm", 1, 480, 2, m -> Diffusion.spent(Diffusion.Cut.CUBE, 30, c(93), m)));
+                line("4 mm", 1, 480, 2, m -> Diffusion.spent(Diffusion.Cut.AS_CUT, 4, c(93), m)),
+                line("8 mm", 1, 480, 2, m -> Diffusion.spent(Diffusion.Cut.AS_CUT, 8, c(93), m)),
+                line("15 mm", 1, 480, 2, m -> Diffusion.spent(Diffusion.Cut.AS_CUT, 15, c(93), m)),
+                line("30 mm", 1, 480, 2, m -> Diffusion.spent(Diffusion.Cut.AS_CUT, 30, c(93), m)));
         draw(
                 "clarity",
                 "Clarity index by one cause alone",
@@ -217,18 +243,18 @@ public final class ModelPictures {
     private void cooling() throws IOException {
         draw(
                 "cooling",
-                "20 L from 90 °C",
+                "20 L that set, from 90 °C, at their core",
                 "minutes",
                 "°C",
-                cooled("two 10 L bains, stirred ice bath", 2, bath(26, true)),
-                cooled("two 10 L bains, still ice bath", 2, bath(26, false)),
+                cooled("two 10 L bains, stirred ice bath", 2, bath(32, true)),
+                cooled("two 10 L bains, still ice bath", 2, bath(32, false)),
                 cooled("two 10 L bains, blast air −5 °C", 2, new Medium.Blast(c(-5))),
                 cooled("two 10 L bains, cold store 3 °C", 2, new Medium.ColdStore(c(3))),
                 cooled("two 10 L bains, 5 kg ice paddle", 2, new Medium.IcePaddle(Mass.ofKg(5), c(22))));
     }
 
     private static Medium bath(double iceKg, boolean stirred) {
-        return new Medium.IceBath(Mass.ofKg(iceKg), Mass.ofKg(30), stirred);
+        return new Medium.IceBath(Mass.ofKg(iceKg), Mass.ofKg(30), c(12), stirred);
     }
 
     private static XYSeries cooled(String name, int count, Medium medium) {
@@ -237,7 +263,7 @@ public final class ModelPictures {
         XYSeries series = new XYSeries(name);
         curve.points().stream()
                 .filter(p -> p.minute() <= Duration.ofHours(6).toMinutes())
-                .forEach(p -> series.addOrUpdate(p.minute(), p.stockC()));
+                .forEach(p -> series.addOrUpdate(p.minute(), p.coreC()));
         return series;
     }
 

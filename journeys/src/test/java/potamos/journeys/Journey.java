@@ -17,7 +17,7 @@ import java.util.regex.Pattern;
 /** What a person does at a page, in a person's words. */
 final class Journey {
 
-    private static final Pattern EXPECTED = Pattern.compile("(?:Expected(?: about)?|asks for|To) ([0-9.]+)");
+    private static final Pattern EXPECTED = Pattern.compile("(?:Expected(?: about)?|asks for|To) ([0-9.]+)\\s*(g\\b)?");
     private static final Pattern LOG_LITRES = Pattern.compile("^Log [0-9]");
 
     private final Page page;
@@ -139,7 +139,10 @@ final class Journey {
         if (!figure.find()) {
             throw new AssertionError("nothing is expected in " + sheet.innerText());
         }
-        sheet.getByRole(AriaRole.TEXTBOX).first().fill(figure.group(1));
+        double read = Double.parseDouble(figure.group(1));
+        // A little is told in grams and typed in kilograms, as everything on that scale.
+        double typed = figure.group(2) == null ? read : read / 1000;
+        sheet.getByRole(AriaRole.TEXTBOX).first().fill(Double.toString(typed));
         return this;
     }
 

@@ -138,7 +138,7 @@ class BatchesTest {
                 .contains("no such figure");
         assertThat(batch.tryLog(newId(), "skimmed", "\"litres\": 1e999").reason("litres"))
                 .contains("outside");
-        assertThat(batch.tryLog(newId(), "boiled-over", "").reason("kind")).contains("nobody knows");
+        assertThat(batch.tryLog(newId(), "juggled", "").reason("kind")).contains("nobody knows");
         assertThat(batch.tryLog(newId(), "strained", "\"litres\": 11").reason("act"))
                 .contains("judge");
         assertThat(batch.page().at("/events").size()).isEqualTo(before);

@@ -8,6 +8,7 @@ import potamos.core.cooling.CoolingVerdict;
 import potamos.core.cooling.Projection;
 import potamos.core.cooling.Reading;
 import potamos.core.flow.Ledger;
+import potamos.core.heat.Cover;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
@@ -24,8 +25,7 @@ import potamos.core.quantity.Volume;
  * @param pot       the pot while it is in use
  * @param simmer    times of the simmer
  * @param ledger    litres so far; the yield is what would come out if it were strained now, until it is measured
- * @param expected  litres out if it goes on as planned, by what has been weighed and read so far
- * @param expectedGelatinGPerL in them
+ * @param expected  what comes out if it goes on as planned
  * @param prep      what is done before the water
  * @param strained  litres measured out of the pot
  * @param finish    what is done to the strained stock before it is cold
@@ -47,8 +47,7 @@ public record BatchState(
         Simmer simmer,
         Prep prep,
         Ledger ledger,
-        Band expected,
-        double expectedGelatinGPerL,
+        Expected expected,
         Optional<Volume> strained,
         Finish finish,
         List<CardReading> cards,
@@ -150,6 +149,7 @@ public record BatchState(
      * @param foams        since when the model has it at its first foam; empty before
      * @param simmers      since when the model has it at its simmer; empty before
      * @param tooHotSince  since when it was read above its band, until it is turned down
+     * @param cover        on it
      * @param levelRead    when the level was last read
      * @param temperatureRead when the temperature was last read
      * @param toppedUp     when water was last added
@@ -169,6 +169,7 @@ public record BatchState(
             Optional<Instant> foams,
             Optional<Instant> simmers,
             Optional<Instant> tooHotSince,
+            Cover cover,
             Optional<Instant> levelRead,
             Optional<Instant> temperatureRead,
             Optional<Instant> toppedUp) {}

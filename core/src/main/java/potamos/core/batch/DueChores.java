@@ -56,6 +56,8 @@ final class DueChores {
 
     private void add(BatchState.Chore chore, Phase phase) {
         if (chore.finished().isPresent()) {
+            // What comes after it waits from when it really was done, early or late.
+            next = later(next, chore.finished());
             return;
         }
         Duration takes = Chores.takes(plan.charge(), phase);

@@ -73,6 +73,7 @@ public final class EventKind<E extends Fact> {
                         LookEvent.KINDS,
                         FinishEvent.KINDS,
                         ColdEvent.KINDS,
+                        MishapEvent.KINDS,
                         ShelfEvent.KINDS)
                 .<EventKind<?>>flatMap(List::stream)
                 .toList();

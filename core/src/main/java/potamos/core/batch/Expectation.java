@@ -1,5 +1,8 @@
 package potamos.core.batch;
 
+import java.util.List;
+import potamos.core.flow.Forecaster;
+import potamos.core.flow.Why;
 import potamos.core.quantity.Band;
 
 /** What will come out of a batch, going by what happened so far and by what the plan still has ahead. */
@@ -15,6 +18,15 @@ public final class Expectation {
         if (state.strained().isPresent()) {
             return Band.exactly(state.strained().get().litres());
         }
-        return state.stage().hot() ? state.expected() : plan.charge().forecast().yield();
+        return state.stage().hot()
+                ? state.expected().litres()
+                : plan.charge().forecast().yield();
+    }
+
+    /** Why so many: planned before the heat, and by what has been weighed and read from then on. */
+    public static List<Why> why(Plan plan, BatchState state) {
+        return state.stage().hot() || state.strained().isPresent()
+                ? state.expected().why()
+                : Forecaster.why(plan.charge().run(), plan.charge().forecast());
     }
 }

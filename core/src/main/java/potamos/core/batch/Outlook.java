@@ -34,6 +34,10 @@ public record Outlook(Timeline timeline, Instant ready, Duration late) {
             Instant start = planned.from().isAfter(now) ? planned.from() : now;
             return start.plus(planned.length());
         }
+        if (state.stage() == Stage.PREPARE) {
+            Instant done = DueChores.of(plan, state, state.since()).done();
+            return done.isBefore(now) ? now : done;
+        }
         Instant expected = state.stage() == Stage.SIMMER
                 ? state.simmer().plannedEnd().orElse(now)
                 : state.stage() == Stage.COOL

@@ -11,6 +11,7 @@ import potamos.core.flow.OwnKappa;
 import potamos.core.flow.PotStepper;
 import potamos.core.flow.Run;
 import potamos.core.flow.Solids;
+import potamos.core.heat.Cover;
 import potamos.core.heat.SimmerBand;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
@@ -207,6 +208,22 @@ final class PotModel {
         pot.take(liquor.litres());
     }
 
+    /** At the boil, and over the rim; in its simmer it boils on until somebody turns it down. */
+    void boilOver(Volume liquor, Instant at) {
+        pot.spill(liquor.litres());
+        pot.celsius(boiling.celsius());
+        passes(at);
+        if (simmering()) {
+            fire = Fire.BOILING;
+            tooHotSince = tooHotSince == null ? at : tooHotSince;
+        }
+        point();
+    }
+
+    void cover(Cover with) {
+        pot.cover(with);
+    }
+
     void topUp(Volume water, Temperature temperature, Instant at) {
         toppedUpAt = at;
         pot.topUp(water, temperature);
@@ -331,6 +348,7 @@ final class PotModel {
                 Optional.ofNullable(foamsAt),
                 Optional.ofNullable(simmersAt),
                 Optional.ofNullable(tooHotSince),
+                pot.cover(),
                 Optional.ofNullable(levelRead),
                 Optional.ofNullable(temperatureRead),
                 Optional.ofNullable(toppedUpAt));
@@ -346,6 +364,11 @@ final class PotModel {
 
     boolean simmering() {
         return fire == Fire.SIMMERING || fire == Fire.BOILING;
+    }
+
+    /** Whether readings have shown how much it steams. */
+    boolean showsItsSteam() {
+        return own.shown();
     }
 
     boolean tooHot() {

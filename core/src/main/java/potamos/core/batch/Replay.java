@@ -7,14 +7,17 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import potamos.core.batch.BatchEvent.Stamp;
 import potamos.core.charge.Measure;
 import potamos.core.flow.Ledger;
 import potamos.core.flow.Luck;
+import potamos.core.flow.Why;
 import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
 import potamos.core.formula.PotPhase;
 import potamos.core.formula.PrepPhase;
+import potamos.core.heat.Cover;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Volume;
@@ -135,6 +138,22 @@ final class Replay {
 
     void turnedDown(PotEvent.TurnedDown e) {
         pot.turnDown();
+    }
+
+    void boiledOver(MishapEvent.BoiledOver e) {
+        pot.boilOver(e.liquor(), e.stamp().at());
+    }
+
+    void lidOn(MishapEvent.LidOn e) {
+        pot.cover(Cover.LID_ON);
+    }
+
+    void lidOff(MishapEvent.LidOff e) {
+        pot.cover(plan.charge().run().simmer().cover());
+    }
+
+    void pickedOut(MishapEvent.PickedOut e) {
+        pot.bed(Mass.ofKg(Math.max(0, pot.bed().mass().kg() - e.mass().kg())));
     }
 
     void skimmed(PotEvent.Skimmed e) {
@@ -360,7 +379,6 @@ final class Replay {
                         .toList()),
                 ledger,
                 expected(ledger, on),
-                expectedGelatin(on),
                 Optional.ofNullable(strained).map(FinishEvent.Strained::out),
                 new BatchState.Finish(
                         passed,
@@ -394,9 +412,13 @@ final class Replay {
      * What comes out if the pot goes on from here as planned, with what may still turn out otherwise: how much it steams from here, by its own readings, what
      * is skimmed off, and what solids and strainers keep. Never more than could come of what is in the pot.
      */
-    private Band expected(Ledger ledger, PotModel on) {
+    private Expected expected(Ledger ledger, PotModel on) {
         if (on == pot) {
-            return Band.exactly(ledger.yield().orNone().litres());
+            Function<Ledger.Cause, Why.Basis> basis = cause -> filled() ? basis(cause, on) : planned(cause);
+            return new Expected(
+                    Band.exactly(ledger.yield().orNone().litres()),
+                    expectedGelatin(on),
+                    Why.of(ledger, Map.of(), basis));
         }
         Ledger then = account(on);
         double mid = then.yield().orNone().litres();
@@ -412,8 +434,43 @@ final class Replay {
                         + on.stepper().added()
                         - pot.stepper().added()
                         + then.of(Ledger.Cause.GIVEN_BY_SOLIDS).litres());
-        return Band.ofVariance(mid, steam * steam + skims * skims + held * held + strainers * strainers)
+        Band litres = Band.ofVariance(mid, steam * steam + skims * skims + held * held + strainers * strainers)
                 .within(0, Math.max(mid, most));
+        List<Why> why = Why.of(
+                then,
+                Map.of(
+                        Ledger.Cause.EVAPORATED, steam,
+                        Ledger.Cause.SKIMMED, skims,
+                        Ledger.Cause.UPTAKE, held,
+                        Ledger.Cause.STRAINERS, strainers),
+                cause -> basis(cause, on));
+        return new Expected(litres, expectedGelatin(on), why);
+    }
+
+    /** What a term of the expectation rests on, once there is water in the pot. */
+    private Why.Basis basis(Ledger.Cause cause, PotModel on) {
+        return switch (cause) {
+            case WATER, READ_HIGHER, READ_LOWER, SPILT -> Why.Basis.MEASURED;
+            case EVAPORATED ->
+                pot.showsItsSteam()
+                        ? Why.Basis.MEASURED
+                        : Why.Basis.of(plan.charge().run().vessel().kappa());
+            case TOP_UP -> logged(on.stepper().added() - pot.stepper().added());
+            case SKIMMED -> logged(on.stepper().taken() - pot.stepper().taken());
+            case REDUCED -> reduced == null ? Why.Basis.PLANNED : Why.Basis.MEASURED;
+            case UPTAKE, STRAINERS, GIVEN_BY_SOLIDS, FAT_LIFTED -> Why.Basis.BOOK;
+            case WINE -> Why.Basis.PLANNED;
+        };
+    }
+
+    private static Why.Basis logged(double stillAhead) {
+        return stillAhead > 0 ? Why.Basis.PLANNED : Why.Basis.MEASURED;
+    }
+
+    private Why.Basis planned(Ledger.Cause cause) {
+        return cause == Ledger.Cause.EVAPORATED
+                ? Why.Basis.of(plan.charge().run().vessel().kappa())
+                : Why.Basis.PLANNED;
     }
 
     private double expectedGelatin(PotModel on) {

@@ -42,6 +42,7 @@ public final class ChargeSolver {
     private static final Set<Part.Kind> LIQUID_OR_DISSOLVED =
             Set.of(Part.Kind.WINE, Part.Kind.FAT, Part.Kind.SEASONING);
 
+    private static final Duration AS_IT_BEGINS = Duration.ofSeconds(1);
     private static final double REDUCING_HEAT = 0.5;
     private static final double LEAST_KG = 0.05;
     private static final double MOST_KG = 600;
@@ -294,13 +295,18 @@ public final class ChargeSolver {
 
     static Duration intoTheSimmer(Part.When when, Duration simmer) {
         if (when instanceof Part.When.BeforeTheEnd late) {
-            Duration into = simmer.minus(late.before());
-            return into.isNegative() ? Duration.ZERO : into;
+            return within(simmer.minus(late.before()), simmer);
         }
         if (when instanceof Part.When.IntoTheSimmer after) {
-            return after.after().compareTo(simmer) > 0 ? simmer : after.after();
+            return within(after.after(), simmer);
         }
         return Duration.ZERO;
+    }
+
+    /** What has its time in a simmer goes in as it begins where that time would lie before it: cold goes in only what belongs to the bed. */
+    private static Duration within(Duration into, Duration simmer) {
+        Duration latest = into.compareTo(simmer) > 0 ? simmer : into;
+        return latest.compareTo(AS_IT_BEGINS) < 0 ? AS_IT_BEGINS : latest;
     }
 
     private Volume water(double kg) {

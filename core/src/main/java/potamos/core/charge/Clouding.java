@@ -51,7 +51,7 @@ public final class Clouding {
      * @param transfer  out of the pot
      * @param passes    through the strainers
      */
-    public record Handled(int skims, double boiledMin, FinishPhase.Transfer transfer, int passes, boolean pressed) {}
+    public record Handled(double skims, double boiledMin, FinishPhase.Transfer transfer, int passes, boolean pressed) {}
 
     /** Handled as the procedure has it. */
     public Handled planned() {

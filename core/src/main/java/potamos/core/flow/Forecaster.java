@@ -3,6 +3,7 @@ package potamos.core.flow;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
 import potamos.core.formula.PotPhase;
@@ -62,6 +63,31 @@ public final class Forecaster {
                         Band.relative(main.bringUpMin, Luck.BURNER_SD),
                         variants.band(main, course -> course.pot.evaporated()),
                         variants.band(main, course -> course.gelatinGPerL, main.gelatinOfBedGPerL * Luck.COLLAGEN_SD)));
+    }
+
+    /** Why so many litres are foretold: where they go, what each figure rests on, and which of them makes the band. */
+    public static List<Why> why(Run run, Forecast forecast) {
+        Forecaster forecaster = new Forecaster(run, POINT_MIN);
+        double mid = forecast.yield().mid();
+        List<Double> effects = Luck.ofTheYield(run.vessel().kappa()).stream()
+                .map(luck -> forecaster.drive(luck, Purpose.VARIANT).litresOut() - mid)
+                .toList();
+        return Why.of(
+                forecast.ledger(),
+                Map.of(
+                        Ledger.Cause.EVAPORATED, effects.get(0),
+                        Ledger.Cause.UPTAKE, effects.get(1),
+                        Ledger.Cause.SKIMMED, effects.get(2),
+                        Ledger.Cause.STRAINERS, effects.get(3)),
+                cause -> basis(run, cause));
+    }
+
+    private static Why.Basis basis(Run run, Ledger.Cause cause) {
+        return switch (cause) {
+            case EVAPORATED -> Why.Basis.of(run.vessel().kappa());
+            case UPTAKE, SKIMMED, STRAINERS, GIVEN_BY_SOLIDS, FAT_LIFTED -> Why.Basis.BOOK;
+            default -> Why.Basis.PLANNED;
+        };
     }
 
     /** Only the litres out, for root finding; below nothing when the pot would boil dry. */

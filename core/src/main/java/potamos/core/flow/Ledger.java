@@ -30,6 +30,7 @@ public record Ledger(List<Entry> entries, Volume yield, Volume unexplained) {
         SKIMMED(false),
         STRAINERS(false),
         FAT_LIFTED(false),
+        SPILT(false),
         REDUCED(false),
         /** A level was read lower than any steam explains. */
         READ_LOWER(false);
@@ -84,6 +85,7 @@ public record Ledger(List<Entry> entries, Volume yield, Volume unexplained) {
                 new Entry(Cause.EVAPORATED, Volume.ofLitres(pot.evaporated())),
                 new Entry(Cause.SKIMMED, Volume.ofLitres(pot.taken())),
                 new Entry(Cause.STRAINERS, strainers),
+                new Entry(Cause.SPILT, Volume.ofLitres(pot.spilt())),
                 new Entry(Cause.READ_HIGHER, Volume.ofLitres(Math.max(0, pot.readL()))),
                 new Entry(Cause.READ_LOWER, Volume.ofLitres(Math.max(0, -pot.readL()))),
                 new Entry(Cause.FAT_LIFTED, run.degreased() ? fat : Volume.ZERO)));

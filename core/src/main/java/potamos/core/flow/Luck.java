@@ -40,7 +40,7 @@ public record Luck(
         return List.of(steaming(kappa), hot(), rich(), quick());
     }
 
-    /** What moves the litres out, each alone; the burner and the richness of the bones do not. */
+    /** What moves the litres out, each alone: steam, uptake, skimming, strainers, and how quickly the bones give; the burner and their richness do not. */
     static List<Luck> ofTheYield(Estimate kappa) {
         return List.of(
                 steaming(kappa),

@@ -46,6 +46,11 @@ public final class OwnKappa {
         seen.add(new Seen(at, Math.max(0, steamed / known), readSd / known));
     }
 
+    /** Whether this run has shown anything of it yet. */
+    public boolean shown() {
+        return !seen.isEmpty();
+    }
+
     /** The multiple as it is believed after the latest reading; 1 before any. */
     public double share() {
         double sum = 1 / (priorSd * priorSd);

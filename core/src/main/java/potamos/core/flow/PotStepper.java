@@ -1,6 +1,7 @@
 package potamos.core.flow;
 
 import java.time.Duration;
+import potamos.core.heat.Cover;
 import potamos.core.heat.PotHeat;
 import potamos.core.heat.Water;
 import potamos.core.liquor.Gelatin;
@@ -62,6 +63,8 @@ public final class PotStepper {
     private double taken;
     private double added;
     private double readL;
+    private double spilt;
+    private Cover cover;
 
     /** Of a long simmer at one temperature only the first step pays for what depends on it. */
     private double knownFor = Double.NaN;
@@ -78,6 +81,7 @@ public final class PotStepper {
         this.run = run;
         this.luck = luck;
         this.depth = depth;
+        this.cover = run.simmer().cover();
         bed(run.bed().mass());
     }
 
@@ -99,6 +103,8 @@ public final class PotStepper {
         this.taken = other.taken;
         this.added = other.added;
         this.readL = other.readL;
+        this.spilt = other.spilt;
+        this.cover = other.cover;
     }
 
     /** So much of the bed, as it was weighed; what has come out of it already stays in the liquor. */
@@ -108,13 +114,19 @@ public final class PotStepper {
                 ? Gelatin.of(most())
                 : new Gelatin(Math.max(0, most() - gelatin.grams()), gelatin.grams());
         heat = new PotHeat(
-                run.vessel(),
-                mass.kg() * bed.kind().heatKjPerKgK(),
-                bed.displacedVolume(),
-                run.air(),
-                run.simmer().cover(),
-                kappa());
+                run.vessel(), mass.kg() * bed.kind().heatKjPerKgK(), bed.displacedVolume(), run.air(), cover, kappa());
         knownFor = Double.NaN;
+    }
+
+    /** Covered so from now on. */
+    public void cover(Cover with) {
+        cover = with;
+        heat = heat.withCover(with);
+        knownFor = Double.NaN;
+    }
+
+    public Cover cover() {
+        return cover;
     }
 
     /** It steams so many times as much as its vessel is known for, as readings of this very run have shown. */
@@ -240,6 +252,13 @@ public final class PotStepper {
     /** What can leave of what would. */
     public double atMost(double wanted) {
         return depth == Depth.AS_IT_IS ? Math.max(0, Math.min(wanted, contents - solids)) : wanted;
+    }
+
+    /** Liquor that ran over. */
+    public void spill(double litres) {
+        double lost = atMost(litres);
+        spilt += lost;
+        contents -= lost;
     }
 
     /** Liquor taken off with the scum. */
@@ -383,6 +402,11 @@ public final class PotStepper {
     /** Gone with the scum, L. */
     public double taken() {
         return taken;
+    }
+
+    /** Run over, L. */
+    public double spilt() {
+        return spilt;
     }
 
     /** Water put in since it was filled, L. */

@@ -220,14 +220,15 @@ public sealed interface PotPhase extends Phase {
                     : Skim.none();
         }
 
-        /** Skims within a simmer of some length. */
-        public int countWithin(Duration simmer) {
+        /** Skims within a simmer of some length, on the average: a minute more is a part of one more, and decides nothing by itself. */
+        public double countWithin(Duration simmer) {
             if (early.isZero()) {
                 return 0;
             }
-            long first = Math.min(simmer.toMinutes(), earlyFor.toMinutes()) / early.toMinutes();
-            long rest = Math.max(0, simmer.toMinutes() - earlyFor.toMinutes()) / late.toMinutes();
-            return (int) (1 + first + rest);
+            double often = Math.min(simmer.toSeconds(), earlyFor.toSeconds());
+            double seldom = simmer.toSeconds() - often;
+            double rest = late.isZero() ? 0 : seldom / late.toSeconds();
+            return 1 + often / early.toSeconds() + rest;
         }
     }
 }

@@ -55,6 +55,11 @@ public final class PotHeat {
         this.usualOutflow = Evaporation.stefan(Water.saturationKpa(boiling.plus(-USUAL_BELOW_BOILING_K)) / airKpa);
     }
 
+    /** The same pot with something else on it. */
+    public PotHeat withCover(Cover other) {
+        return new PotHeat(vessel, solidsKjPerK, solidsVolume, air, other, kappa);
+    }
+
     /** The same pot with another evaporation factor. */
     public PotHeat withKappa(double other) {
         return new PotHeat(vessel, solidsKjPerK, solidsVolume, air, cover, other);

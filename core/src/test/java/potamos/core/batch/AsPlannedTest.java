@@ -78,7 +78,7 @@ class AsPlannedTest {
         BatchState state = worker.state();
         while (state.strained().isEmpty()) {
             if (state.stage().hot()) {
-                assertThat(state.expected().mid())
+                assertThat(state.expected().litres().mid())
                         .as("%s of %s", state.stage(), formula.slug())
                         .isCloseTo(foretold, CLOSE);
                 seen.add(state.stage());
@@ -115,10 +115,10 @@ class AsPlannedTest {
         Worker worker = new Worker(held, 12);
         assertThat(worker.plan.charge().forecast().topUps()).isEmpty();
         worker.until(Stage.SIMMER);
-        assertThat(worker.state().expected().mid()).isCloseTo(12, CLOSE);
+        assertThat(worker.state().expected().litres().mid()).isCloseTo(12, CLOSE);
         worker.until(Stage.REST);
         assertThat(worker.done).doesNotContain(Kind.TOP_UP);
-        assertThat(worker.state().expected().mid()).isCloseTo(12, CLOSE);
+        assertThat(worker.state().expected().litres().mid()).isCloseTo(12, CLOSE);
     }
 
     @Test

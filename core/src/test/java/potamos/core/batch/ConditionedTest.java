@@ -13,6 +13,7 @@ import potamos.core.batch.DueAct.Kind;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Goal;
 import potamos.core.flow.Ledger;
+import potamos.core.flow.Why;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Phase;
@@ -91,7 +92,8 @@ class ConditionedTest {
         assertThat(after.pot().kappa().mid())
                 .isGreaterThan(1.08 * before.pot().kappa().mid());
         // It comes out short by what has gone, and by what goes on going.
-        assertThat(after.expected().mid()).isLessThan(before.expected().mid() - gone);
+        assertThat(after.expected().litres().mid())
+                .isLessThan(before.expected().litres().mid() - gone);
         assertThat(after.pot().steamLPerH()).isGreaterThan(before.pot().steamLPerH() * 1.08);
         assertThat(after.ledger().error().litres()).isCloseTo(0, within(1e-9));
     }
@@ -99,11 +101,11 @@ class ConditionedTest {
     @Test
     void aHeldPotComesBackToItsMarkAndItsTopUpsGrow() {
         Worker worker = simmering(true);
-        double promised = worker.state().expected().mid();
+        double promised = worker.state().expected().litres().mid();
         double ahead = toppedUpAhead(worker);
         readLower(worker, 1);
-        assertThat(worker.state().expected().mid()).isCloseTo(promised, within(0.03 * promised));
-        assertThat(worker.state().expected().mid()).isLessThanOrEqualTo(promised + 0.02);
+        assertThat(worker.state().expected().litres().mid()).isCloseTo(promised, within(0.03 * promised));
+        assertThat(worker.state().expected().litres().mid()).isLessThanOrEqualTo(promised + 0.02);
         assertThat(toppedUpAhead(worker)).isGreaterThan(ahead + 1.1);
     }
 
@@ -115,8 +117,10 @@ class ConditionedTest {
         BatchState after = worker.state();
         assertThat(evaporated(after)).isLessThan(evaporated(before));
         assertThat(after.pot().kappa().mid()).isLessThan(before.pot().kappa().mid());
-        assertThat(after.expected().mid()).isGreaterThan(before.expected().mid());
-        assertThat(after.expected().high()).isLessThan(after.pot().liquor().litres());
+        assertThat(after.expected().litres().mid())
+                .isGreaterThan(before.expected().litres().mid());
+        assertThat(after.expected().litres().high())
+                .isLessThan(after.pot().liquor().litres());
     }
 
     @Test
@@ -151,7 +155,8 @@ class ConditionedTest {
         BatchState lower = worker.state();
         assertThat(lower.ledger().of(Ledger.Cause.READ_LOWER).litres()).isGreaterThan(3);
         assertThat(lower.pot().kappa()).isEqualTo(before.pot().kappa());
-        assertThat(lower.expected().mid()).isLessThan(before.expected().mid());
+        assertThat(lower.expected().litres().mid())
+                .isLessThan(before.expected().litres().mid());
     }
 
     /** A ruler in a hot pot reads the hot volume: reading what is expected changes nothing, whatever the temperature. */
@@ -326,9 +331,9 @@ class ConditionedTest {
             Worker worker = simmering(false);
             worker.pass(Duration.ofHours(hours));
             BatchState state = worker.state();
-            assertThat(state.expected().high())
+            assertThat(state.expected().litres().high())
                     .isLessThanOrEqualTo(state.pot().liquor().litres() + 0.5);
-            assertThat(state.expected().low()).isNotNegative();
+            assertThat(state.expected().litres().low()).isNotNegative();
         }
     }
 
@@ -347,8 +352,87 @@ class ConditionedTest {
         worker.log(worker.level(44));
         BatchState state = worker.state();
         assertThat(state.pot().liquor().litres()).isZero();
-        assertThat(state.expected().mid()).isZero();
+        assertThat(state.expected().litres().mid()).isZero();
         assertThat(state.ledger().error().litres()).isCloseTo(0, within(1e-9));
         assertThat(Length.ofCm(44).cm()).isPositive();
+    }
+
+    /** What an expectation rests on, and what of it is not known: once the steam has been read, less of it is. */
+    @Test
+    void theReasonsAddUpAndSayWhatTheyRestOn() {
+        Worker worker = simmering(false);
+        Expected before = worker.state().expected();
+        assertThat(sum(before)).isCloseTo(before.litres().mid(), within(0.05));
+        assertThat(before.why().stream().mapToDouble(Why::bandShare).sum()).isCloseTo(1, within(1e-6));
+        assertThat(reason(before, Ledger.Cause.WATER).basis()).isEqualTo(Why.Basis.MEASURED);
+        assertThat(reason(before, Ledger.Cause.UPTAKE).basis()).isEqualTo(Why.Basis.BOOK);
+        Worker unread = new Worker(held(false), LITRES).until(Stage.SIMMER);
+        Expected atFirst = unread.state().expected();
+        assertThat(reason(atFirst, Ledger.Cause.EVAPORATED).basis()).isEqualTo(Why.Basis.BOOK);
+        assertThat(reason(before, Ledger.Cause.EVAPORATED).basis()).isEqualTo(Why.Basis.MEASURED);
+        assertThat(before.litres().sd()).isLessThan(atFirst.litres().sd());
+        List<Why> planned = Expectation.why(worker.plan, new Worker(held(false), LITRES).state());
+        assertThat(planned.stream().mapToDouble(Why::bandShare).sum()).isBetween(0.9, 1.0 + 1e-9);
+        worker.until(Stage.STRAIN);
+        worker.log(new FinishEvent.Strained(worker.stamp(), Volume.ofLitres(7), 2, false));
+        assertThat(worker.state().expected().why())
+                .allSatisfy(why -> assertThat(why.bandShare()).isZero());
+    }
+
+    private static double sum(Expected expected) {
+        return expected.why().stream()
+                .mapToDouble(why -> why.term().inward()
+                        ? why.litres().litres()
+                        : -why.litres().litres())
+                .sum();
+    }
+
+    private static Why reason(Expected expected, Ledger.Cause term) {
+        return expected.why().stream()
+                .filter(why -> why.term() == term)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void whatRanOverTheRimIsGoneAndThePotBoilsOn() {
+        Worker worker = simmering(false);
+        BatchState before = worker.state();
+        worker.log(new MishapEvent.BoiledOver(worker.stamp(), Volume.ofLitres(1.5)));
+        BatchState after = worker.state();
+        assertThat(before.pot().liquor().litres() - after.pot().liquor().litres())
+                .isCloseTo(1.5, within(1e-9));
+        assertThat(after.ledger().of(Ledger.Cause.SPILT).litres()).isCloseTo(1.5, within(1e-9));
+        assertThat(after.ledger().error().litres()).isCloseTo(0, within(1e-9));
+        assertThat(after.expected().litres().mid())
+                .isCloseTo(before.expected().litres().mid() - 1.5, within(0.2));
+        assertThat(worker.due().get(0).kind()).isEqualTo(Kind.TURN_DOWN);
+        worker.pass(Duration.ofMinutes(10));
+        assertThat(worker.state().pot().boiledMin()).isCloseTo(before.pot().boiledMin() + 10, within(0.5));
+    }
+
+    @Test
+    void aLidThatWasLeftOnKeepsTheSteamIn() {
+        Worker open = simmering(false);
+        Worker lid = open.another();
+        lid.log(new MishapEvent.LidOn(lid.stamp()));
+        open.pass(Duration.ofMinutes(60));
+        lid.pass(Duration.ofMinutes(60));
+        double steamed = evaporated(open.state()) - evaporated(lid.state());
+        assertThat(steamed).isBetween(0.6, 1.2);
+        lid.log(new MishapEvent.LidOff(lid.stamp()));
+        assertThat(lid.state().pot().steamLPerH()).isCloseTo(open.state().pot().steamLPerH(), within(0.02));
+    }
+
+    @Test
+    void whatWasPickedOutGivesNothing() {
+        Worker whole = new Worker(Book.of("brown-veal"), 6).until(Stage.FILL);
+        Worker picked = whole.another();
+        double bed = picked.state().weighed().get(BatchEvent.BED).kg();
+        picked.log(new MishapEvent.PickedOut(picked.stamp(), Mass.ofKg(bed * 0.2)));
+        whole.until(Stage.REST);
+        picked.until(Stage.REST);
+        assertThat(picked.state().pot().gelatinGPerL())
+                .isCloseTo(0.75 * whole.state().pot().gelatinGPerL(), within(1.5));
     }
 }

@@ -158,7 +158,7 @@ class CurvesTest {
         double unskimmed = ClaritySoFar.of(plan, Batch.replay(plan, events, minute(239)))
                 .soFar()
                 .index();
-        int planned = plan.charge()
+        double planned = plan.charge()
                 .run()
                 .simmer()
                 .skim()

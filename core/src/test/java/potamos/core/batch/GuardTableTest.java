@@ -73,6 +73,8 @@ class GuardTableTest {
             Map.entry("degreased", Map.of("litres", 0.05)),
             Map.entry("strained", Map.of("litres", 5.0)),
             Map.entry("reduced", Map.of("litres", 5.0)),
+            Map.entry("boiled-over", Map.of("litres", 0.5)),
+            Map.entry("picked-out", Map.of("kg", 0.5)),
             Map.entry("cooling-read", Map.of("celsius", 30.0)),
             Map.entry("reheated", Map.of("celsius", 76.0)),
             Map.entry("stored", Map.of("litres", 1.0)),
@@ -163,6 +165,16 @@ class GuardTableTest {
             reheated aaaaaaaaaaaaaabbbxbbbbbb
               a strain it first
               b only a failed stage is reheated
+            boiled-over aaaaaaaaaxxxaaaaaaaaaaaa
+              a the pot is not on the heat
+            lid-on aaaaaaaaxxxxxxaaaaaaaaaa
+              a the pot is not filled, or already strained
+            lid-off aaaaaaaabbbbbbaaaaaaaaaa
+              a the pot is not filled, or already strained
+              b it is covered as planned
+            picked-out axxxxxxxbbbbbbbbbbbbbbbb
+              a weigh the bed in first
+              b it is in the pot already
             stored aaaaaaaaaaaaaabccdcccxee
               a strain it first
               b reduce it to its mark first, or log what it was reduced to

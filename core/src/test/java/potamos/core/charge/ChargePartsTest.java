@@ -84,11 +84,11 @@ class ChargePartsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"60, 120", "180, 0", "200, 0"})
-    void beforeTheEndIsCountedFromTheSimmer(int beforeMin, int intoMin) {
+    @CsvSource({"60, 7200", "180, 1", "200, 1"})
+    void beforeTheEndIsCountedFromTheSimmerAndGoesInAsItBeginsAtTheEarliest(int beforeMin, int intoS) {
         assertThat(ChargeSolver.intoTheSimmer(
                         new When.BeforeTheEnd(Duration.ofMinutes(beforeMin)), Duration.ofMinutes(180)))
-                .isEqualTo(Duration.ofMinutes(intoMin));
+                .isEqualTo(Duration.ofSeconds(intoS));
     }
 
     @ParameterizedTest

@@ -19,6 +19,7 @@ import potamos.core.batch.Stage;
 import potamos.core.figure.Figures;
 import potamos.core.formula.Family;
 import potamos.core.formula.PrepPhase;
+import potamos.core.heat.Cover;
 import potamos.core.liquor.Body;
 import potamos.core.probe.Sample;
 import potamos.server.charges.BandView;
@@ -70,7 +71,8 @@ final class BatchView {
             double gelatinGPerL,
             @NotNull Body body,
             boolean filled,
-            boolean foaming) {}
+            boolean foaming,
+            boolean lidOn) {}
 
     record SimmerView(
             Optional<Instant> lit,
@@ -176,7 +178,8 @@ final class BatchView {
                 pot.gelatinGPerL(),
                 Body.of(pot.gelatinGPerL()),
                 !state.course().isEmpty(),
-                DueActs.foams(plan, state));
+                DueActs.foams(plan, state),
+                pot.cover() == Cover.LID_ON);
     }
 
     private static ProbeView probe(Devices.Device device) {

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import potamos.core.batch.BatchState;
+import potamos.core.batch.Expectation;
 import potamos.core.batch.JudgingCard;
 import potamos.core.batch.Likely;
 import potamos.core.batch.Outlook;
@@ -33,6 +34,7 @@ record Page(
         double plannedWaterL,
         Optional<WeighingView> weighing,
         @NotNull BandView kappa,
+        @NotNull List<ChargeView.WhyView> why,
         @NotNull String bedName,
         boolean blanched,
         int passes,
@@ -131,6 +133,7 @@ record Page(
                 .plannedWaterL(run.water().litres())
                 .weighing(Weighing.of(accepted, state).map(WeighingView::of))
                 .kappa(BandView.of(state.pot().kappa()))
+                .why(ChargeView.WhyView.of(Expectation.why(plan, state)))
                 .bedName(run.bed().kind().name())
                 .blanched(plan.charge().formula().phase(PrepPhase.Blanch.class).isPresent())
                 .passes(run.strain().passes())

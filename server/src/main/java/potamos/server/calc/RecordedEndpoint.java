@@ -167,7 +167,7 @@ class RecordedEndpoint {
                 state.pot().temperature().celsius(),
                 band(state.pot().kappa()),
                 band(Expectation.litresOut(plan, state)),
-                state.expectedGelatinGPerL(),
+                state.expected().gelatinGPerL(),
                 ClaritySoFar.of(plan, state).soFar().index(),
                 CalcEndpoint.ledger(state.ledger()),
                 DueActs.of(plan, state).stream()

@@ -13,7 +13,9 @@ import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Roasting;
 import potamos.core.charge.TrimBank;
+import potamos.core.flow.Forecaster;
 import potamos.core.flow.Ledger;
+import potamos.core.flow.Why;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Usual;
@@ -40,6 +42,7 @@ public record ChargeView(
         @NotNull LevelsView levels,
         @NotNull ForecastView forecast,
         @NotNull LedgerView ledger,
+        @NotNull List<WhyView> why,
         @NotNull List<WarningView> warnings,
         boolean fits,
         double mostOutL,
@@ -58,6 +61,21 @@ public record ChargeView(
         @NotNull List<FitView> vessels,
         @NotNull List<BurnerFitView> burners,
         @NotNull List<Caution> cautions) {
+
+    /** One of the reasons for the litres expected: what moves them, what that rests on, and its part of what is not known. */
+    public record WhyView(
+            @NotNull Ledger.Cause term,
+            double litres,
+            boolean inward,
+            @NotNull Why.Basis basis,
+            double bandShare) {
+        public static List<WhyView> of(List<Why> why) {
+            return why.stream()
+                    .map(w ->
+                            new WhyView(w.term(), w.litres().litres(), w.term().inward(), w.basis(), w.bandShare()))
+                    .toList();
+        }
+    }
 
     /** A part to weigh; {@code intoTheSimmerMin} 0 means with the bed. */
     public record PartView(
@@ -218,6 +236,7 @@ public record ChargeView(
                         levels.cover().cm()))
                 .forecast(ForecastView.of(charge))
                 .ledger(LedgerView.of(charge.forecast().ledger()))
+                .why(WhyView.of(Forecaster.why(charge.run(), charge.forecast())))
                 .warnings(charge.warnings().stream()
                         .map(w -> new WarningView(
                                 w.kind().name(),
