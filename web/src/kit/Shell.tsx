@@ -49,7 +49,7 @@ export function Shell({
   )
   return (
     <div className="flex min-h-dvh flex-col">
-      <header className="border-ink bg-surface sticky top-0 z-10 flex items-center gap-x-4 border-b-2 px-4 md:px-6 lg:gap-x-6">
+      <header className="border-ink bg-surface sticky top-0 z-10 flex items-center gap-x-4 border-b-2 px-4 md:px-6">
         <NavLink
           to="/"
           className="text-18 text-ink hidden font-bold no-underline md:block"
@@ -65,7 +65,7 @@ export function Shell({
                 key={place.to}
                 to={place.to}
                 className={({ isActive }) =>
-                  `text-15 relative flex min-h-[52px] items-center px-2 font-semibold whitespace-nowrap no-underline lg:px-3 ${isActive ? 'text-ink' : 'text-quiet'}`
+                  `text-15 relative flex min-h-[52px] items-center px-2 font-semibold whitespace-nowrap no-underline ${isActive ? 'text-ink' : 'text-quiet'}`
                 }
               >
                 {({ isActive }) => (

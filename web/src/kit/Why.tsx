@@ -13,16 +13,17 @@ export function Why({ of, reasons, out }: { of: string; reasons: Reason[]; out: 
   return (
     <Popover.Root>
       <Popover.Trigger
-        className="border-ink text-15 bg-raised ml-2 inline-grid size-8 place-items-center rounded-md border-2 align-middle font-semibold"
+        className="border-rule text-15 text-ink bg-raised grid size-8 place-items-center rounded-md border-2 font-semibold"
         aria-label={`Why: ${of}`}
       >
         ?
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
-          align="start"
+          side="right"
+          align="center"
           collisionPadding={12}
-          className="border-ink bg-raised z-40 w-[380px] max-w-[calc(100vw-24px)] border-2 px-4 py-3"
+          className="border-ink bg-raised z-40 max-h-[calc(100dvh-24px)] w-[380px] max-w-[calc(100vw-24px)] overflow-y-auto border-2 px-4 py-3"
         >
           <h2 className="text-18 m-0 font-semibold">{of}</h2>
           <p className="text-15 text-quiet m-0">
@@ -52,7 +53,7 @@ export function Why({ of, reasons, out }: { of: string; reasons: Reason[]; out: 
           </table>
           <p className="text-15 mt-2 mb-0">
             {most && most.bandShare > 0
-              ? `What is least known is ${causeName[most.term].toLowerCase()}: ${Math.round(most.bandShare * 100)} % of how far it may be off.`
+              ? `Most of what is not known comes from “${causeName[most.term]}”: ${Math.round(most.bandShare * 100)} % of the band.`
               : 'It is measured: nothing of it is guessed any more.'}
           </p>
           <Popover.Arrow className="fill-ink" />

@@ -14,7 +14,11 @@ export function BatchCooling({ page }: { page: Page }) {
   const units = useUnits()
   const { now, clock } = useTimes()
   const cooling = page.card.cooling
-  const zero = new Date(cooling.strainedAt ?? now).getTime()
+  // A stock that stands off the heat is cooling before it is strained.
+  const zero = Math.min(
+    new Date(cooling.strainedAt ?? now).getTime(),
+    ...cooling.readings.map((reading) => new Date(reading.at).getTime()),
+  )
   const minute = (at: string | number) => (new Date(at).getTime() - zero) / 60_000
   const readings = cooling.readings.map((r) => ({ minute: minute(r.at), celsius: r.celsius }))
   const last = readings[readings.length - 1]
@@ -42,7 +46,10 @@ export function BatchCooling({ page }: { page: Page }) {
       </Heading>
       <Wedge
         readings={readings}
-        plan={page.coolingPlan.curve}
+        plan={page.coolingPlan.curve.map((point) => ({
+          ...point,
+          minute: point.minute + minute(cooling.strainedAt ?? now),
+        }))}
         stages={cooling.stages.map((s) => ({
           fromC: s.fromC,
           toC: s.toC,

@@ -321,7 +321,7 @@ describe('a batch before its water', () => {
 
   it('shows its bed and its water to come, not a level that is not there', async () => {
     const { page } = open('batch-prepare-fish')
-    expect((await screen.findAllByText(page.bedName)).length).toBeGreaterThan(0)
+    expect((await screen.findAllByText(new RegExp(`^${page.bedName}`))).length).toBeGreaterThan(0)
     expect(screen.queryByText('In the pot')).toBeNull()
     expect(screen.queryByRole('button', { name: 'Skimmed' })).toBeNull()
   })

@@ -14,15 +14,15 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
   const pot = card.pot
   const brix = page.brix[page.brix.length - 1]
   const vessel = card.vessel
-  const planned = page.forecast.course[0]
+  const weighed = page.weighedKg['bed']
   const level = pot.filled ? pot.levelCm : undefined
   const marks: Mark[] = []
   if (pot.filled) {
     marks.push({ cm: pot.levelCm, label: 'now', tone: 'river' })
     if (Math.abs(pot.markCm - pot.levelCm) > 0.4) marks.push({ cm: pot.markCm, label: 'mark', tone: 'quiet' })
     marks.push({ cm: pot.bedTopCm, label: 'bed bare', tone: 'amber' })
-  } else if (planned) {
-    marks.push({ cm: planned.levelCm, label: 'fill to here', tone: 'river' })
+  } else {
+    marks.push({ cm: page.fillToCm, label: 'fill to here', tone: 'river' })
   }
   return (
     <div className="flex flex-wrap items-end gap-x-8 gap-y-4">
@@ -68,7 +68,11 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
           </>
         ) : (
           <>
-            <Figure name={page.bedName} value={units.kg(page.plannedBedKg)} large />
+            <Figure
+              name={weighed === undefined ? page.bedName : `${page.bedName}, weighed`}
+              value={units.kg(weighed ?? page.plannedBedKg)}
+              large
+            />
             <Figure name="Water" value={units.litres(page.plannedWaterL)} />
             <Figure
               name="Expected out"
@@ -102,10 +106,12 @@ export function Figure({
 }) {
   return (
     <div>
-      <dt className="text-13 text-quiet">{name}</dt>
+      <dt className="text-13 text-quiet flex items-center gap-2">
+        {name}
+        {why}
+      </dt>
       <dd className={`m-0 font-mono font-semibold whitespace-nowrap ${large ? 'text-36' : 'text-18'}`}>
         {value}
-        {why}
         {(note ?? says) && (
           <span className="text-13 text-quiet block font-normal whitespace-normal">
             {note ? `likely ${note}` : says}

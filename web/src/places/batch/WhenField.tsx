@@ -14,17 +14,20 @@ export function WhenField({ minutes, onMinutes }: { minutes: number; onMinutes: 
   return (
     <div className="grid gap-3">
       <Choice
-        label={`When: ${clock(now - minutes * 60_000)}`}
+        label="How long ago"
         value={typed ? EARLIER : String(minutes)}
         onValue={(value) => {
           setTyped(value === EARLIER)
           if (value !== EARLIER) onMinutes(Number(value))
         }}
         options={[
-          ...ago.map((min) => ({ value: String(min), name: min === 0 ? 'Now' : `${min} min ago` })),
-          { value: EARLIER, name: 'Earlier' },
+          ...ago.map((min) => ({ value: String(min), name: min === 0 ? 'Now' : `${min} min` })),
+          { value: EARLIER, name: 'More' },
         ]}
       />
+      {minutes > 0 && (
+        <p className="text-15 text-quiet m-0">It is told as of {clock(now - minutes * 60_000)}.</p>
+      )}
       {typed && (
         <NumberField
           label="Minutes ago"

@@ -32,6 +32,7 @@ record Page(
         @NotNull Instant acceptedAt,
         double plannedBedKg,
         double plannedWaterL,
+        double fillToCm,
         Optional<WeighingView> weighing,
         @NotNull BandView kappa,
         @NotNull List<ChargeView.WhyView> why,
@@ -131,6 +132,7 @@ record Page(
                 .acceptedAt(plan.accepted())
                 .plannedBedKg(accepted.charge().run().raw().kg())
                 .plannedWaterL(run.water().litres())
+                .fillToCm(plan.charge().levels().filled().cm())
                 .weighing(Weighing.of(accepted, state).map(WeighingView::of))
                 .kappa(BandView.of(state.pot().kappa()))
                 .why(ChargeView.WhyView.of(Expectation.why(plan, state)))
