@@ -74,3 +74,14 @@ const phaseFigures: Partial<Record<string, string>> = words.phaseFigure
 /** A figure of a phase, the same way. */
 export const phaseFigureName = (phase: string, figure: string) =>
   phaseFigures[`${phase}.${figure}`] ?? phaseFigures[figure] ?? figure
+
+/** What a lot declares; what it was drawn with may bring more than anybody has written down. */
+export function containsWords(lot: {
+  allergens: Parameters<typeof allergenName>[0][]
+  allergensUnknown: boolean
+}): string {
+  const listed = lot.allergens.map(allergenName).join(', ')
+  if (lot.allergensUnknown)
+    return `${listed ? `contains ${listed}, and ` : 'contains '}${words.allergensUnknown}`
+  return listed ? `contains ${listed}` : words.noAllergen
+}

@@ -176,6 +176,7 @@ function DiscardInstead({ page, onClose }: { page: Page; onClose: () => void }) 
   const units = useUnits()
   const litres = (page.card.strainedL ?? 0) - page.discardedL
   const [problem, setProblem] = useState<Problem>()
+  const [asked, setAsked] = useState(false)
   const discard = async () => {
     const outcome = await logAll(page.card.id, [act('discarded', { litres, words: 'cooling failed' })])
     if (outcome.kind === 'refused') setProblem(outcome.problem)
@@ -183,9 +184,20 @@ function DiscardInstead({ page, onClose }: { page: Page; onClose: () => void }) 
   }
   return (
     <>
-      <Button large onClick={() => void discard()}>
-        Discard all {units.litres(litres)}
-      </Button>
+      {asked ? (
+        <div className="grid grid-cols-2 gap-2">
+          <Button large onClick={() => void discard()}>
+            Pour it away
+          </Button>
+          <Button tone="quiet" large onClick={() => setAsked(false)}>
+            Keep it
+          </Button>
+        </div>
+      ) : (
+        <Button large onClick={() => setAsked(true)}>
+          Discard all {units.litres(litres)}
+        </Button>
+      )}
       {problem && <Note>{problem.message}.</Note>}
     </>
   )

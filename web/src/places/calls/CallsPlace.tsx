@@ -5,7 +5,7 @@ import { useCalls, useChange, useDeliveries, type Call } from '../../api/queries
 import { Button } from '../../kit/Button'
 import { Empty, Failed, Heading, Loading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits, useVisit } from '../../kit/session'
-import { allergenName, statusName } from '../../words/en'
+import { allergenName, containsWords, statusName } from '../../words/en'
 import { AskSheet } from './AskSheet'
 
 /** What the stations ask for, by when, and what has become of it. */
@@ -132,11 +132,7 @@ function OwnSlips() {
               , lot {slip.lotCode}
             </span>
             <span className="text-18 font-mono">{units.litres(slip.litres)}</span>
-            <span>
-              {slip.allergens.length
-                ? `contains ${slip.allergens.map(allergenName).join(', ')}`
-                : 'no listed allergen'}
-            </span>
+            <span>{containsWords(slip)}</span>
             <span className="text-quiet">{day(slip.deliveredAt)}</span>
           </li>
         ))}

@@ -3,7 +3,7 @@ import { useDeliveries, useLots, useRange } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Empty, Failed, Heading, Loading } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
-import { allergenName, outcomeName } from '../../words/en'
+import { containsWords, outcomeName } from '../../words/en'
 import { plainDay } from '../../words/time'
 import { CoolingNow } from './CoolingNow'
 
@@ -70,11 +70,7 @@ export default function ColdPlace() {
                       <span>
                         lot {lot.code}, {lot.place || 'cold store'}
                       </span>
-                      <span>
-                        {lot.allergens.length
-                          ? `contains ${lot.allergens.map(allergenName).join(', ')}`
-                          : 'no listed allergen'}
-                      </span>
+                      <span>{containsWords(lot)}</span>
                       <span>cooling {outcomeName[lot.verdict].toLowerCase()}</span>
                     </span>
                   </Link>

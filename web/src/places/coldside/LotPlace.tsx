@@ -2,7 +2,7 @@ import { Link, useParams } from 'react-router'
 import { useBatch, useLot } from '../../api/queries'
 import { Failed, Heading, Loading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
-import { allergenName, outcomeName } from '../../words/en'
+import { containsWords, outcomeName } from '../../words/en'
 import { plainDay } from '../../words/time'
 import { Figure } from '../batch/BatchPot'
 import { Deliver } from '../batch/Deliver'
@@ -40,10 +40,7 @@ export default function LotPlace() {
             <Figure name="Left" value={units.litres(it.leftL)} large />
             <Figure name="Put away" value={`${units.litres(it.litres)}, ${day(it.madeAt)}`} />
             <Figure name="Cooling" value={outcomeName[it.verdict]} />
-            <Figure
-              name="Contains"
-              value={it.allergens.length ? it.allergens.map(allergenName).join(', ') : 'no listed allergen'}
-            />
+            <Figure name="Contains" value={containsWords(it).replace(/^contains /, '')} />
           </dl>
           {may('READ') && (
             <p className="mt-6">

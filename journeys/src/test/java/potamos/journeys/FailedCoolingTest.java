@@ -59,7 +59,7 @@ class FailedCoolingTest {
                     .getByRole(AriaRole.BUTTON)
                     .filter(new Locator.FilterOptions().setHasText("Discard all"))
                     .click();
-            cook.see("Thrown away").see("cooling failed");
+            cook.tap("Pour it away").see("Thrown away").see("cooling failed");
             cook.stumblesNobody();
         }
     }

@@ -32,6 +32,13 @@ public record LimitProfile(
         int coldDays,
         int dayOfMaking) {
 
+    private static final int MOST_DAYS = 7;
+
+    /** In all, the day of making and the day of eating counted in. */
+    private static final int COOK_CHILL_DAYS = 5;
+
+    private static final int MADE_ON_DAY_ONE = 1;
+
     /** Begins the id of a profile that a kitchen has changed; its version follows. */
     private static final String OWN = "own-";
 
@@ -96,6 +103,23 @@ public record LimitProfile(
                 dayOfMaking);
     }
 
+    /**
+     * A published profile as it ships today, for whoever has it as it shipped before the day of making was told apart: seven days after it, everywhere.
+     *
+     * @return this where it is another, or was changed
+     */
+    public LimitProfile asShippedToday() {
+        return shipped().stream()
+                .filter(today ->
+                        today.id().equals(id) && today.withDays(MOST_DAYS, 0).saysTheSame(this))
+                .findFirst()
+                .orElse(this);
+    }
+
+    private LimitProfile withDays(int days, int made) {
+        return new LimitProfile(id, name, source, stages, hotHold, coldStore, reheat, reheatWithin, days, made);
+    }
+
     private boolean saysTheSame(LimitProfile other) {
         return stages.equals(other.stages)
                 && hotHold.equals(other.hotHold)
@@ -122,7 +146,9 @@ public record LimitProfile(
                         5,
                         74,
                         List.of(stage(57, 21, 120), stage(57, 5, 360)),
-                        120),
+                        120,
+                        MOST_DAYS,
+                        MADE_ON_DAY_ONE),
                 profile(
                         "au-nz-3-2-2",
                         "Australia and New Zealand",
@@ -131,7 +157,9 @@ public record LimitProfile(
                         5,
                         60,
                         List.of(stage(60, 21, 120), stage(21, 5, 240)),
-                        60),
+                        60,
+                        MOST_DAYS,
+                        0),
                 profile(
                         "ca-retail",
                         "Canada",
@@ -140,8 +168,20 @@ public record LimitProfile(
                         4,
                         74,
                         List.of(stage(60, 20, 120), stage(20, 4, 240)),
-                        120),
-                profile("fr-2009", "France", "Order of 21 December 2009", 63, 3, 63, List.of(stage(63, 10, 120)), 60),
+                        120,
+                        MOST_DAYS,
+                        0),
+                profile(
+                        "fr-2009",
+                        "France",
+                        "Order of 21 December 2009",
+                        63,
+                        3,
+                        63,
+                        List.of(stage(63, 10, 120)),
+                        60,
+                        MOST_DAYS,
+                        0),
                 profile(
                         "uk-cook-chill",
                         "UK cook-chill practice",
@@ -150,7 +190,9 @@ public record LimitProfile(
                         5,
                         75,
                         List.of(stage(70, 3, 90)),
-                        60));
+                        60,
+                        COOK_CHILL_DAYS,
+                        MADE_ON_DAY_ONE));
     }
 
     private static LimitProfile profile(
@@ -161,7 +203,9 @@ public record LimitProfile(
             double cold,
             double reheat,
             List<Stage> stages,
-            int minutes) {
+            int minutes,
+            int coldDays,
+            int dayOfMaking) {
         return new LimitProfile(
                 id,
                 name,
@@ -171,8 +215,8 @@ public record LimitProfile(
                 Temperature.ofCelsius(cold),
                 Temperature.ofCelsius(reheat),
                 Duration.ofMinutes(minutes),
-                7,
-                0);
+                coldDays,
+                dayOfMaking);
     }
 
     private static Stage stage(double from, double to, int minutes) {

@@ -40,6 +40,47 @@ class KeepingTest {
         assertThat(Keeping.coldUseBy(MADE, 3, profile(7, 1))).isEqualTo(LocalDate.of(2026, 3, 1));
     }
 
+    /** Seven days made on the 3rd end on the 9th under the US model code; five in all under cook-chill practice. */
+    @Test
+    void thePublishedProfilesCountTheDayOfMakingAsTheyDo() {
+        LocalDate third = LocalDate.of(2026, 3, 3);
+        assertThat(Keeping.coldUseBy(third, 30, shipped("us-food-code"))).isEqualTo(LocalDate.of(2026, 3, 9));
+        assertThat(Keeping.coldUseBy(third, 30, shipped("uk-cook-chill"))).isEqualTo(LocalDate.of(2026, 3, 7));
+        assertThat(Keeping.coldUseBy(third, 30, shipped("ca-retail"))).isEqualTo(LocalDate.of(2026, 3, 10));
+    }
+
+    private static LimitProfile shipped(String id) {
+        return LimitProfile.shipped().stream()
+                .filter(profile -> profile.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** A kitchen that has a published profile as it shipped once has it as it ships now; what it has changed stays its own. */
+    @Test
+    void whatShippedOnceIsBroughtToToday() {
+        LimitProfile today = shipped("us-food-code");
+        LimitProfile once = with(today, 7, 0);
+        assertThat(once.asShippedToday()).isEqualTo(today);
+        assertThat(today.asShippedToday()).isEqualTo(today);
+        LimitProfile own = with(today, 4, 0);
+        assertThat(own.asShippedToday()).isEqualTo(own);
+    }
+
+    private static LimitProfile with(LimitProfile like, int days, int made) {
+        return new LimitProfile(
+                like.id(),
+                like.name(),
+                like.source(),
+                like.stages(),
+                like.hotHold(),
+                like.coldStore(),
+                like.reheat(),
+                like.reheatWithin(),
+                days,
+                made);
+    }
+
     @Test
     void everyProfileThatShipsRunsDownwardsToTheCold() {
         assertThat(LimitProfile.shipped())

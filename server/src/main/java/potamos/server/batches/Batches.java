@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.Batch;
@@ -15,6 +16,7 @@ import potamos.core.batch.BatchState;
 import potamos.core.batch.Fact;
 import potamos.core.batch.Plan;
 import potamos.core.batch.ShelfEvent;
+import potamos.core.figure.Figure;
 import potamos.core.quantity.Refusal;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
@@ -188,15 +190,10 @@ public class Batches {
         if (!call.stationId().equals(delivered.station())) {
             throw Refusal.of("callId", "that call is another station's");
         }
-        plan.charge().formula().allergens().stream()
-                .filter(call.without()::contains)
-                .findFirst()
-                .ifPresent(allergen -> {
-                    throw Refusal.of(
-                            "callId",
-                            "asked for without " + allergen.name().toLowerCase(java.util.Locale.ROOT)
-                                    + ", and this lot contains it");
-                });
+        plan.charge().formula().refusedWithout(call.without()).ifPresent(reason -> {
+            String asked = call.without().stream().map(Figure::word).sorted().collect(Collectors.joining(", "));
+            throw Refusal.of("callId", "asked for without " + asked + "; " + reason);
+        });
     }
 
     /** Everything that the tables tell of a batch beside its events. */

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
 import potamos.server.paper.Ink;
@@ -35,6 +36,7 @@ final class Label {
             LocalDate made,
             LocalDate useBy,
             List<Allergen> allergens,
+            boolean allergensUnknown,
             String address,
             String units) {
         try (Ink ink = new Ink(stock + " " + code, WIDTH, HEIGHT)) {
@@ -50,9 +52,12 @@ final class Label {
                     top - 88,
                     "Made " + PaperWords.DAY.format(made) + "  ·  " + amount(litres, units));
             ink.text(true, 10, MARGIN, top - 108, "Contains");
-            String contains = allergens.isEmpty()
-                    ? "none of the listed allergens"
-                    : allergens.stream().map(Words.ENGLISH::of).collect(Collectors.joining(", "));
+            String listed = allergens.stream().map(Words.ENGLISH::of).collect(Collectors.joining(", "));
+            String unknown = allergensUnknown ? "what its stock contained" : "";
+            String contains = Stream.of(listed, unknown)
+                    .filter(words -> !words.isEmpty())
+                    .reduce((one, other) -> one + ", and " + other)
+                    .orElse("none of the listed allergens");
             float room = WIDTH - 3 * MARGIN - CODE;
             ink.text(true, ink.fitting(contains, 13, room), MARGIN, top - 123, contains);
             ink.text(false, 9, MARGIN, MARGIN, "Initials ____________");

@@ -45,6 +45,7 @@ class LotEndpoint {
             @NotNull LocalDate useBy,
             boolean pastUseBy,
             @NotNull List<Allergen> allergens,
+            boolean allergensUnknown,
             @NotNull String place,
             @NotNull CoolingVerdict.Outcome verdict,
             @NotNull List<DeliveryView> deliveries) {}
@@ -61,6 +62,7 @@ class LotEndpoint {
             @NotNull Instant deliveredAt,
             @NotNull LocalDate useBy,
             @NotNull List<Allergen> allergens,
+            boolean allergensUnknown,
             @NotNull String deliveredBy) {}
 
     private static final int LOTS_AT_ONCE = 100;
@@ -127,6 +129,7 @@ class LotEndpoint {
                 row.madeAt().atZone(kitchen.zone()).toLocalDate(),
                 row.useBy(),
                 allergens(row.allergens()),
+                row.allergensUnknown(),
                 publicAddress + "/lots/" + id,
                 person.units());
         return ResponseEntity.ok()
@@ -161,6 +164,7 @@ class LotEndpoint {
                 row.useBy(),
                 today.isAfter(row.useBy()),
                 allergens(row.allergens()),
+                row.allergensUnknown(),
                 row.place(),
                 row.verdict(),
                 deliveries.stream().map(LotEndpoint::view).toList());
@@ -179,6 +183,7 @@ class LotEndpoint {
                 row.deliveredAt(),
                 row.useBy(),
                 allergens(row.allergens()),
+                row.allergensUnknown(),
                 row.deliveredBy());
     }
 

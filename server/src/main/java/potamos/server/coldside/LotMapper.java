@@ -26,6 +26,7 @@ interface LotMapper {
             Instant madeAt,
             LocalDate useBy,
             String allergens,
+            boolean allergensUnknown,
             String place,
             CoolingVerdict.Outcome verdict) {}
 
@@ -43,12 +44,14 @@ interface LotMapper {
             Instant deliveredAt,
             LocalDate useBy,
             String allergens,
+            boolean allergensUnknown,
             String deliveredBy) {}
 
     String LOTS = """
             SELECT l.id, l.kitchen_id, l.batch_id, b.number AS batch_number, l.code,
                    JSON_VALUE(b.plan, '$.charge.formula.name') AS formula_name,
-                   l.litres, l.left_litres, l.made_at, l.use_by, l.allergens, l.place, l.verdict
+                   l.litres, l.left_litres, l.made_at, l.use_by, l.allergens,
+                   JSON_VALUE(b.plan, '$.charge.run.liquid.kind') <> 'WATER' AS allergens_unknown, l.place, l.verdict
             FROM lot l JOIN batch b ON b.id = l.batch_id
             """;
 
@@ -56,6 +59,7 @@ interface LotMapper {
             SELECT d.id, d.kitchen_id, d.batch_id, d.lot_id, l.code AS lot_code,
                    JSON_VALUE(b.plan, '$.charge.formula.name') AS formula_name,
                    d.station_id, s.name AS station_name, d.call_id, d.litres, d.delivered_at, l.use_by, l.allergens,
+                   JSON_VALUE(b.plan, '$.charge.run.liquid.kind') <> 'WATER' AS allergens_unknown,
                    a.name AS delivered_by
             FROM delivery d
             JOIN lot l ON l.id = d.lot_id

@@ -62,7 +62,8 @@ public class Kitchens {
 
     /** Limits that were changed before a changed profile had a name of its own get it now. */
     private static LimitProfile named(LimitProfile limits, String kitchen) {
-        return limits.asOf(kitchen, limits);
+        LimitProfile today = limits.asShippedToday();
+        return today.asOf(kitchen, today);
     }
 
     /** Whether no kitchen has been made yet. */

@@ -116,9 +116,8 @@ public class Calls {
         if (note.length() > 300) {
             throw Refusal.outside("note", "too long", 0, 300, "characters");
         }
-        formula.allergens().stream().filter(without::contains).findFirst().ifPresent(allergen -> {
-            throw Refusal.of(
-                    "without", formula.name() + " contains " + allergen.name().toLowerCase(java.util.Locale.ROOT));
+        formula.refusedWithout(without).ifPresent(reason -> {
+            throw Refusal.of("without", reason);
         });
         // Sent twice, also at once, it is asked once; the second finds the first.
         mapper.insert(
