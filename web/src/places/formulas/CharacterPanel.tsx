@@ -66,6 +66,18 @@ export function CharacterPanel({
           {character.taints.map((taint) => (
             <Amber key={taint.kind} words={[taintWords[taint.kind].what, taintWords[taint.kind].why]} />
           ))}
+          {character.flat ? (
+            <Amber
+              words={[
+                `Flat: aroma ${Math.round(character.aroma)} of 100.`,
+                'What herbs, wine and vegetables give has gone with the steam. Put them in later, or simmer for less.',
+              ]}
+            />
+          ) : (
+            <li className="text-15 text-quiet">
+              Aroma {Math.round(character.aroma)} of 100: what of it is still there at the end.
+            </li>
+          )}
           {character.saltTooMuch && (
             <Amber
               words={[

@@ -8,6 +8,7 @@ import static potamos.core.Samples.litres;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import potamos.core.Samples;
 import potamos.core.formula.Book;
@@ -192,5 +193,33 @@ class CharacterTest {
         assertThat(reduced.salt().afterGPerL()).isCloseTo(reduced.salt().gPerL() / 0.25, within(1e-9));
         assertThat(reduced.salt().afterGPerL()).isGreaterThan(once);
         assertThat(reduced.salt().tooMuch()).isTrue();
+    }
+
+    /** What goes in late is still there; what simmers on for hours has gone with the steam, sooner at a lively simmer. */
+    @Test
+    void aromaFadesWithTheSteam() {
+        Formula vegetable = Book.of("vegetable-light");
+        double usual = aroma(vegetable, 0);
+        double longer = aroma(vegetable.simmeredFor(Duration.ofHours(4)), 0);
+        assertThat(usual).isGreaterThan(longer + 20);
+        Pot pot = Samples.pot(Samples.cylinder(40, 45));
+        Charge hours = ChargeSolver.solve(vegetable.simmeredFor(Duration.ofHours(4)), pot, Samples.litres(6));
+        assertThat(Aroma.of(hours).flat()).isTrue();
+        assertThat(aroma(vegetable, 97)).isLessThan(aroma(vegetable, 90));
+        assertThat(usual).isBetween(0.0, 100.0);
+    }
+
+    private static double aroma(Formula formula, double simmerC) {
+        Pot usual = Samples.pot(Samples.cylinder(40, 45));
+        Pot pot = simmerC == 0
+                ? usual
+                : new Pot(
+                        usual.vessel(),
+                        usual.burner(),
+                        usual.air(),
+                        Optional.of(Temperature.ofCelsius(simmerC)),
+                        List.of(),
+                        usual.tap());
+        return Aroma.of(ChargeSolver.solve(formula, pot, Samples.litres(6))).index();
     }
 }

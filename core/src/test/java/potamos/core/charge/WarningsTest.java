@@ -14,8 +14,10 @@ import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Schools;
 import potamos.core.formula.WaterRule;
+import potamos.core.heat.Burner;
 import potamos.core.heat.Oven;
 import potamos.core.quantity.Mass;
+import potamos.core.quantity.Power;
 import potamos.core.quantity.Volume;
 import potamos.core.vessel.Vessel;
 
@@ -165,5 +167,28 @@ class WarningsTest {
                 .isEmpty();
         assertThat(said(charge(ratio(1), light, Samples.bones(7.1)), Warning.Kind.HEAVY_LIFT))
                 .isPresent();
+    }
+
+    /** A large pot over a weak flame is lukewarm for hours: warned of after two, and for a chef alone after four. */
+    @Test
+    void aPotThatStaysLukewarmTooLongIsWarnedOf() {
+        Burner weak = new Burner("weak", Power.ofKilowatts(8.4), 0.5);
+        Pot pot = new Pot(Samples.cylinder(60, 90), weak, Samples.VALLEY);
+        Warning slow = ChargeSolver.solve(Book.whiteChicken(), pot, new Goal.FullVessel()).warnings().stream()
+                .filter(warning -> warning.kind() == Warning.Kind.SLOW_BRING_UP)
+                .findFirst()
+                .orElseThrow();
+        assertThat(slow.value()).isBetween(120.0, 240.0);
+        assertThat(slow.kind().stops()).isFalse();
+        assertThat(slow.needsChef()).isFalse();
+        assertThat(new Warning(Warning.Kind.SLOW_BRING_UP, 241, 120, "min").needsChef())
+                .isTrue();
+        assertThat(new Warning(Warning.Kind.HEAVY_LIFT, 241, 120, "kg").needsChef())
+                .isFalse();
+        Pot strong = new Pot(Samples.kettle(), Samples.GAS, Samples.VALLEY);
+        assertThat(ChargeSolver.solve(Book.whiteChicken(), strong, new Goal.FullVessel())
+                        .warnings())
+                .extracting(Warning::kind)
+                .doesNotContain(Warning.Kind.SLOW_BRING_UP);
     }
 }

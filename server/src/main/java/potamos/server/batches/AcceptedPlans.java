@@ -5,10 +5,12 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.Batch;
 import potamos.core.batch.Plan;
+import potamos.core.charge.Warning;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.server.Json;
 import potamos.server.accounts.Person;
+import potamos.server.accounts.Role;
 import potamos.server.accounts.Role.Right;
 import potamos.server.charges.ChargeRequest;
 import potamos.server.charges.Planning;
@@ -72,6 +74,13 @@ public class AcceptedPlans {
             throw new Conflict(
                     "vesselId",
                     proposed.vessel().name() + " is in use. Choose another vessel, or wait until it is strained.");
+        }
+        boolean chef = person.role() == Role.CHEF;
+        if (!chef && proposed.charge().warnings().stream().anyMatch(Warning::needsChef)) {
+            throw Refusal.of(
+                    "burnerId",
+                    "the pot would stay lukewarm for hours on its way up; a stronger burner, a smaller charge, or the"
+                            + " chef accepts it");
         }
         double called = request.goal() == ChargeRequest.GoalKind.LITRES && request.value() != null
                 ? request.value()

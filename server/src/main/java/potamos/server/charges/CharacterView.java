@@ -2,7 +2,9 @@ package potamos.server.charges;
 
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
+import potamos.core.charge.Aroma;
 import potamos.core.charge.Character;
+import potamos.core.charge.Charge;
 import potamos.core.liquor.Clarity;
 import potamos.core.liquor.CutAdviser;
 import potamos.core.liquor.Taint;
@@ -18,8 +20,12 @@ public record CharacterView(
         double saltAfterGPerL,
         boolean saltTooMuch,
         double sulphitesMgPerL,
-        boolean declaresSulphites) {
-    public static CharacterView of(Character character) {
+        boolean declaresSulphites,
+        double aroma,
+        boolean flat) {
+    public static CharacterView of(Charge charge) {
+        Character character = charge.character();
+        Aroma aroma = Aroma.of(charge);
         return new CharacterView(
                 character.cuts().stream()
                         .map(c -> new CutView(
@@ -43,7 +49,9 @@ public record CharacterView(
                 character.salt().afterGPerL(),
                 character.salt().tooMuch(),
                 character.sulphitesMgPerL(),
-                character.declaresSulphites());
+                character.declaresSulphites(),
+                aroma.index(),
+                aroma.flat());
     }
 
     /** A cut part: how much of its flavour it gives, and which cuts would fit. */

@@ -247,7 +247,7 @@ public record ChargeView(
                         .toList())
                 .fits(charge.fits())
                 .mostOutL(proposed.mostOutL())
-                .character(CharacterView.of(charge.character()))
+                .character(CharacterView.of(charge))
                 .boilDownMin(charge.boilDownMin())
                 .roast(charge.roasting().map(RoastView::of))
                 .bed(formula.bed().stream()
