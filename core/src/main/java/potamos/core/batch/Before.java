@@ -49,6 +49,10 @@ record Before(Plan plan, BatchState state) {
         return full() && !strained();
     }
 
+    void inThePot() {
+        require(working(), "the pot is not filled, or already strained");
+    }
+
     boolean lit() {
         return state.simmer().lit().isPresent();
     }

@@ -45,7 +45,7 @@ public sealed interface MishapEvent extends Fact {
         public static final EventKind<LidOn> KIND = EventKind.named("lid-on", LidOn.class)
                 .made(LidOn::new)
                 .when((is, e) -> {
-                    is.require(is.working(), "the pot is not filled, or already strained");
+                    is.inThePot();
                     is.require(is.state().pot().cover() != Cover.LID_ON, "there is a lid on it already");
                 })
                 .then(Replay::lidOn);
@@ -61,7 +61,7 @@ public sealed interface MishapEvent extends Fact {
         public static final EventKind<LidOff> KIND = EventKind.named("lid-off", LidOff.class)
                 .made(LidOff::new)
                 .when((is, e) -> {
-                    is.require(is.working(), "the pot is not filled, or already strained");
+                    is.inThePot();
                     Cover planned = is.plan().charge().run().simmer().cover();
                     is.require(is.state().pot().cover() != planned, "it is covered as planned");
                 })

@@ -100,7 +100,7 @@ public sealed interface PotEvent extends Fact {
                 .with(PART, TakenOut::part)
                 .made((stamp, f) -> new TakenOut(stamp, f.get(PART)))
                 .when((is, e) -> {
-                    is.require(is.working(), "the pot is not filled, or already strained");
+                    is.inThePot();
                     is.require(
                             Infusion.share(is.plan().charge(), e.part).isPresent(),
                             "this bed has no such kind to be taken out");
@@ -281,7 +281,7 @@ public sealed interface PotEvent extends Fact {
                 .with(MASS, Added::mass)
                 .made((stamp, f) -> new Added(stamp, f.get(PART), f.get(MASS)))
                 .when((is, e) -> {
-                    is.require(is.working(), "the pot is not filled, or already strained");
+                    is.inThePot();
                     is.known(e.part);
                     is.once(Optional.ofNullable(is.state().added().get(e.part)), "that is already in the pot");
                 })

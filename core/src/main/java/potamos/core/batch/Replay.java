@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import potamos.core.batch.BatchEvent.Stamp;
-import potamos.core.charge.Measure;
 import potamos.core.flow.Ledger;
 import potamos.core.flow.Luck;
 import potamos.core.flow.Why;
@@ -495,13 +494,6 @@ final class Replay {
 
     /** Measures of the plan by part, for whoever needs the planned mass. */
     static Optional<Mass> planned(Plan plan, String part) {
-        if (part.equals(BatchEvent.BED)) {
-            return Optional.of(plan.charge().run().raw());
-        }
-        return plan.charge().measures().stream()
-                .filter(m -> m.part().id().equals(part))
-                .map(Measure::mass)
-                .findFirst()
-                .or(() -> Infusion.share(plan.charge(), part));
+        return Weighing.planned(plan.charge(), part).or(() -> Infusion.share(plan.charge(), part));
     }
 }

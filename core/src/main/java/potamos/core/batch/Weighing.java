@@ -117,7 +117,8 @@ public record Weighing(Mass planned, Mass weighed, Volume called, List<Way> ways
                         .orElse(true));
     }
 
-    private static Optional<Mass> planned(Charge charge, String part) {
+    /** What a charge has planned of the bed, or of a part by its id. */
+    static Optional<Mass> planned(Charge charge, String part) {
         return part.equals(BatchEvent.BED)
                 ? Optional.of(charge.run().raw())
                 : charge.measures().stream()

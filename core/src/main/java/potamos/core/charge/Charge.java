@@ -32,6 +32,8 @@ public record Charge(
         Optional<Roasting> roasting,
         List<Warning> warnings) {
 
+    private static final double LEAST_TO_COOL_L = 0.5;
+
     public Charge {
         measures = List.copyOf(measures);
         warnings = List.copyOf(warnings);
@@ -44,6 +46,11 @@ public record Charge(
 
     public Volume water() {
         return run.water();
+    }
+
+    /** Litres that its cooling is planned for; what gives next to nothing is still cooled in something. */
+    public Volume toCool() {
+        return Volume.ofLitres(Math.max(LEAST_TO_COOL_L, forecast.yield().mid()));
     }
 
     /**

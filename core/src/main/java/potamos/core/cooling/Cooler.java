@@ -53,6 +53,9 @@ public final class Cooler {
     /** A bath that has warmed to this has done its work. */
     private static final double BATH_END_C = 5;
 
+    /** Water that a bath stands in for each litre of stock. */
+    private static final double BATH_KG_PER_L = 2;
+
     /** Ice that melts into the kitchen. */
     private static final double SPARE = 1.15;
 
@@ -213,13 +216,17 @@ public final class Cooler {
     }
 
     /**
-     * Ice that a bath needs, its own water included, and what melts into the kitchen meanwhile.
+     * The bath that is made ready for a stock: water, and the ice that this and the stock need, with what melts into the kitchen meanwhile.
      *
-     * @param to      down to this, but no further than the bath itself is to end
-     * @param water   of the bath
-     * @param drawnAt its temperature
+     * @param to  down to this, but no further than the bath itself is to end
+     * @param tap temperature of the water as it is drawn
      */
-    public static Mass iceForBath(Volume stock, Temperature from, Temperature to, Mass water, Temperature drawnAt) {
+    public static Medium.IceBath bath(Volume stock, Temperature from, Temperature to, Temperature tap) {
+        Mass water = Mass.ofKg(Math.max(1, BATH_KG_PER_L * stock.litres()));
+        return new Medium.IceBath(iceForBath(stock, from, to, water, tap), water, tap, true);
+    }
+
+    private static Mass iceForBath(Volume stock, Temperature from, Temperature to, Mass water, Temperature drawnAt) {
         double end = Math.min(BATH_END_C, to.celsius());
         double kj = stock.litres() * STOCK_KJ_PER_KG_K * Math.max(0, from.above(to))
                 + water.kg() * Water.HEAT_KJ_PER_KG_K * Math.max(0, drawnAt.celsius() - end);

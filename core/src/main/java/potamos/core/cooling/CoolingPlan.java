@@ -18,6 +18,9 @@ import potamos.core.quantity.Volume;
 public record CoolingPlan(
         Volume litres, Temperature from, Container container, int count, List<Leg> legs, boolean sets) {
 
+    /** As hot as a stock is, most often, when it has been strained. */
+    public static final Temperature STRAINED = Temperature.ofCelsius(85);
+
     public CoolingPlan {
         legs = List.copyOf(legs);
         Refusal.unlessWithin("litres", litres.litres(), 0.05, 1000, "L");

@@ -189,7 +189,7 @@ public final class Figure<T> {
                     return all.get(i);
                 }
             }
-            throw Refusal.of(name, "one of " + String.join(", ", words));
+            throw Refusal.noneOf(name, words.stream());
         });
     }
 

@@ -1,6 +1,8 @@
 package potamos.core.quantity;
 
 import java.io.Serial;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A value that cannot be used, said so that a person can mend it: which field, why, and what would be accepted.
@@ -28,6 +30,11 @@ public final class Refusal extends RuntimeException {
     /** A refusal with no range: the value is of the wrong kind, not of the wrong size. */
     public static Refusal of(String field, String reason) {
         return new Refusal(field, reason, Double.NaN, Double.NaN, "");
+    }
+
+    /** A refusal of what is none of the words that are known here. */
+    public static Refusal noneOf(String field, Stream<String> words) {
+        return of(field, words.collect(Collectors.joining(", ", "one of ", "")));
     }
 
     /** A refusal that tells the allowed range, both ends included. */

@@ -71,15 +71,7 @@ class CalcEndpoint {
     @Operation(summary = "A formula in a vessel, solved from the yield, the bed, the vessel or the water")
     CalcJson.ChargeOut charge(@Valid @RequestBody CalcJson.ChargeIn in) {
         Defaults defaults = new Defaults();
-        Charge charge = reader.charge(
-                in.formula(),
-                in.school(),
-                in.goal(),
-                in.vessel(),
-                reader.air(in.altitudeM(), in.air(), defaults),
-                in.heatKw(),
-                in.simmerC(),
-                defaults);
+        Charge charge = reader.charge(in, defaults);
         Forecast forecast = charge.forecast();
         return new CalcJson.ChargeOut(
                 charge.run().raw().kg(),
@@ -208,7 +200,11 @@ class CalcEndpoint {
         double litres = Refusal.unlessWithin(
                 "stock.litres", unlessGiven("stock.litres", in.stock().litres()), 0.05, 1000, "L");
         double start = Refusal.unlessWithin(
-                "stock.startC", defaults.or("stock.startC", in.stock().startC(), 85.0), 0, 100, "°C");
+                "stock.startC",
+                defaults.or("stock.startC", in.stock().startC(), CoolingPlan.STRAINED.celsius()),
+                0,
+                100,
+                "°C");
         Integer asked = in.container() == null ? null : in.container().count();
         int count = defaults.or("container.count", asked, 1);
         Refusal.unlessWithin("container.count", count, 1, 200, "containers");

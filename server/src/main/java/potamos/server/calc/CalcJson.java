@@ -48,6 +48,25 @@ final class CalcJson {
             @Schema(example = "20") Double litres,
             Double kg) {}
 
+    /** What a charge is solved from, in whatever body it is told. */
+    interface ChargeAsked {
+        Object formula();
+
+        GoalIn goal();
+
+        VesselIn vessel();
+
+        SchoolsJson school();
+
+        Double altitudeM();
+
+        AirIn air();
+
+        Double heatKw();
+
+        Double simmerC();
+    }
+
     record ChargeIn(
             @NotNull
             @Schema(
@@ -61,7 +80,8 @@ final class CalcJson {
             @Schema(example = "0") Double altitudeM,
             AirIn air,
             @Schema(example = "4.5") Double heatKw,
-            Double simmerC) {}
+            Double simmerC)
+            implements ChargeAsked {}
 
     record PartOut(
             @NotNull String item,
@@ -347,9 +367,8 @@ final class CalcJson {
                     example = "[{\"minute\": 5, \"kind\": \"weighed-in\", \"part\": \"bed\", \"kg\": 7}]")
             List<Map<String, Object>> acts,
 
-            @NotNull @Schema(example = "120") Double atMinute) {}
-
-    record BandOut(double p10, double p50, double p90) {}
+            @NotNull @Schema(example = "120") Double atMinute)
+            implements ChargeAsked {}
 
     record DueOut(@NotNull String kind, double inMin, double amount) {}
 
@@ -361,8 +380,8 @@ final class CalcJson {
             Optional<Double> levelBelowRimCm,
 
             double temperatureC,
-            @NotNull BandOut kappa,
-            @NotNull BandOut expectedOutL,
+            @NotNull BandView kappa,
+            @NotNull BandView expectedOutL,
             @Schema(description = "In the litres expected.") double gelatinGPerL,
             double clarity,
             @NotNull List<EntryOut> ledger,

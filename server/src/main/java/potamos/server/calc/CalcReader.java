@@ -6,7 +6,6 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import potamos.core.charge.Charge;
@@ -96,25 +95,18 @@ class CalcReader {
         };
     }
 
-    Charge charge(
-            Object formula,
-            SchoolsJson school,
-            CalcJson.GoalIn goal,
-            CalcJson.VesselIn vessel,
-            Air air,
-            Double heatKw,
-            Double simmerC,
-            Defaults defaults) {
-        Formula applied = SchoolsJson.read(school).applyTo(formula(unlessGiven("formula", formula)));
-        double heat = Refusal.unlessWithin("heatKw", defaults.or("heatKw", heatKw, 4.5), 0.1, 100, "kW");
+    Charge charge(CalcJson.ChargeAsked in, Defaults defaults) {
+        Air air = air(in.altitudeM(), in.air(), defaults);
+        Formula formula = SchoolsJson.read(in.school()).applyTo(formula(unlessGiven("formula", in.formula())));
+        double heat = Refusal.unlessWithin("heatKw", defaults.or("heatKw", in.heatKw(), 4.5), 0.1, 100, "kW");
         Pot pot = new Pot(
-                vessel(vessel, defaults),
+                vessel(in.vessel(), defaults),
                 new Burner("burner", Power.ofKilowatts(heat), 1),
                 air,
-                simmer(simmerC),
+                simmer(in.simmerC()),
                 List.of(),
                 Pot.BOOK_TAP);
-        return ChargeSolver.solve(applied, pot, goal(unlessGiven("goal", goal)));
+        return ChargeSolver.solve(formula, pot, goal(unlessGiven("goal", in.goal())));
     }
 
     Air air(Double altitudeM, CalcJson.AirIn given, Defaults defaults) {
@@ -159,7 +151,9 @@ class CalcReader {
 
     BedKind bed(CalcJson.BedIn given, Defaults defaults) {
         String id = defaults.or("bed.kind", given.kind(), "chicken-carcass");
-        BedKind book = Beds.find(id).orElseThrow(() -> Refusal.of("bed.kind", kinds()));
+        BedKind book = Beds.find(id)
+                .orElseThrow(
+                        () -> Refusal.noneOf("bed.kind", Beds.all().stream().map(BedKind::id)));
         double scum =
                 defaults.or("bed.scumGPerKg", given.scumGPerKg(), book.scum().rawG());
         Refusal.unlessWithin("scumGPerKg", scum, 0, 200, "g/kg");
@@ -177,11 +171,6 @@ class CalcReader {
                 uptake,
                 defaults.or("bed.settlesTo", given.settlesTo(), book.settlesTo()),
                 book.heatKjPerKgK());
-    }
-
-    private static String kinds() {
-        return "one of "
-                + String.join(", ", Beds.all().stream().map(BedKind::id).toList());
     }
 
     Container container(CalcJson.ContainerIn given, double litresEach, Defaults defaults) {
@@ -237,12 +226,7 @@ class CalcReader {
         return shipped.stream()
                 .filter(p -> p.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> Refusal.of(
-                        "profile",
-                        "one of "
-                                + String.join(
-                                        ", ",
-                                        shipped.stream().map(LimitProfile::id).toList())));
+                .orElseThrow(() -> Refusal.noneOf("profile", shipped.stream().map(LimitProfile::id)));
     }
 
     /** A profile that ships, by its id, or one told inline. */
@@ -295,12 +279,8 @@ class CalcReader {
 
     static <E extends Enum<E>> E word(Class<E> type, String field, String word) {
         return Figure.constant(type, word)
-                .orElseThrow(() -> Refusal.of(
-                        field,
-                        "one of "
-                                + Stream.of(type.getEnumConstants())
-                                        .map(Figure::word)
-                                        .collect(Collectors.joining(", "))));
+                .orElseThrow(() ->
+                        Refusal.noneOf(field, Stream.of(type.getEnumConstants()).map(Figure::word)));
     }
 
     private static Length cm(String field, double cm) {

@@ -39,15 +39,14 @@ import potamos.core.cooling.Projection;
 import potamos.core.cooling.Reading;
 import potamos.core.cooling.Standing;
 import potamos.core.figure.Figures;
-import potamos.core.quantity.Band;
 import potamos.core.quantity.Length;
-import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.LimitProfile;
 import potamos.core.schedule.Planner;
 import potamos.core.vessel.Shape;
+import potamos.server.charges.BandView;
 
 /** What follows from a record that somebody else keeps: how a cooling stands against limits, and where a pot comes to. They store nothing. */
 @RestController
@@ -61,7 +60,6 @@ class RecordedEndpoint {
 
     private static final double MOST_MIN = 30 * 24 * 60;
     private static final double MEDIUM_C = 3;
-    private static final double STRAINED_C = 85;
 
     private final CalcReader reader;
 
@@ -129,15 +127,7 @@ class RecordedEndpoint {
     @Operation(summary = "A charge and what has happened to it since: how it stands, what comes out, what is due")
     CalcJson.ForecastOut forecast(@Valid @RequestBody CalcJson.ForecastIn in) {
         Defaults defaults = new Defaults();
-        Charge charge = reader.charge(
-                in.formula(),
-                in.school(),
-                in.goal(),
-                in.vessel(),
-                reader.air(in.altitudeM(), in.air(), defaults),
-                in.heatKw(),
-                in.simmerC(),
-                defaults);
+        Charge charge = reader.charge(in, defaults);
         Plan accepted = plan(charge);
         List<BatchEvent> events = new ArrayList<>();
         List<Map<String, Object>> acts = unlessGiven("acts", in.acts());
@@ -165,8 +155,8 @@ class RecordedEndpoint {
                                 .cm())
                         : Optional.empty(),
                 state.pot().temperature().celsius(),
-                band(state.pot().kappa()),
-                band(Expectation.litresOut(plan, state)),
+                BandView.of(state.pot().kappa()),
+                BandView.of(Expectation.litresOut(plan, state)),
                 state.expected().gelatinGPerL(),
                 ClaritySoFar.of(plan, state).soFar().index(),
                 CalcEndpoint.ledger(state.ledger()),
@@ -188,14 +178,8 @@ class RecordedEndpoint {
         }
         Object name = unlessGiven(path + "kind", figures.remove("kind"));
         EventKind<?> kind = EventKind.of(name.toString())
-                .orElseThrow(() -> Refusal.of(
-                        path + "kind",
-                        "one of "
-                                + String.join(
-                                        ", ",
-                                        EventKind.all().stream()
-                                                .map(EventKind::name)
-                                                .toList())));
+                .orElseThrow(() ->
+                        Refusal.noneOf(path + "kind", EventKind.all().stream().map(EventKind::name)));
         Instant at = moment(path + "minute", number.doubleValue());
         try {
             return kind.make(new BatchEvent.Stamp("act " + place, at, ""), new Figures(figures));
@@ -206,7 +190,7 @@ class RecordedEndpoint {
 
     /** The charge as a batch that begins at minute 0; how it would be cooled plays no part in what comes out. */
     private static Plan plan(Charge charge) {
-        Volume litres = Volume.ofLitres(Math.max(0.5, charge.forecast().yield().mid()));
+        Volume litres = charge.toCool();
         LimitProfile limits = LimitProfile.shipped().get(0);
         Container container = new Container(
                 "container",
@@ -214,23 +198,18 @@ class RecordedEndpoint {
                 Container.Wall.STEEL,
                 Length.ofMm(1),
                 Volume.ofLitres(10));
-        Temperature from = Temperature.ofCelsius(STRAINED_C);
-        Mass water = Mass.ofKg(Math.max(1, 2 * litres.litres()));
-        Mass ice = Cooler.iceForBath(litres, from, limits.coldest(), water, Pot.BOOK_TAP);
+        Temperature from = CoolingPlan.STRAINED;
+        Medium bath = Cooler.bath(litres, from, limits.coldest(), Pot.BOOK_TAP);
         CoolingPlan cooling = new CoolingPlan(
                 litres,
                 from,
                 container,
                 container.neededFor(litres),
-                List.of(new CoolingPlan.Leg(new Medium.IceBath(ice, water, Pot.BOOK_TAP, true), limits.coldest())),
+                List.of(new CoolingPlan.Leg(bath, limits.coldest())),
                 charge.forecast().body().sets());
         CoolingCurve curve = Cooler.curve(cooling);
         Timeline timeline = Timeline.startingAt(START, Planner.parts(charge, curve, limits));
         return new Plan(charge, limits, cooling, List.of(), curve, timeline, timeline.ready(), litres, START);
-    }
-
-    private static CalcJson.BandOut band(Band band) {
-        return new CalcJson.BandOut(band.low(), band.mid(), band.high());
     }
 
     private static Temperature celsius(String field, Double c) {

@@ -9,10 +9,10 @@ import potamos.core.charge.Pot;
 import potamos.core.charge.TrimBank;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.Cooler;
+import potamos.core.cooling.CoolingPlan;
 import potamos.core.cooling.Medium;
 import potamos.core.heat.Burner;
 import potamos.core.heat.Oven;
-import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
@@ -34,11 +34,6 @@ record Site(
         Map<String, BedKind> beds,
         List<String> taken,
         List<String> takenBurners) {
-
-    private static final double STRAINED_C = 85;
-
-    /** Water that a bath stands in for each litre of stock. */
-    private static final double BATH_KG_PER_L = 2;
 
     /**
      * How the litres are to be cooled.
@@ -76,12 +71,10 @@ record Site(
         if (containers.isEmpty()) {
             throw Refusal.of("container", "this kitchen has no container of 5 L or more yet");
         }
-        Volume litres = Volume.ofLitres(Math.max(0.5, charge.forecast().yield().mid()));
-        Temperature from = Temperature.ofCelsius(STRAINED_C);
+        Volume litres = charge.toCool();
+        Temperature from = CoolingPlan.STRAINED;
         LimitProfile limits = kitchen.limits();
-        Mass water = Mass.ofKg(Math.max(1, BATH_KG_PER_L * litres.litres()));
-        Mass ice = Cooler.iceForBath(litres, from, limits.coldest(), water, kitchen.tap());
-        Medium bath = new Medium.IceBath(ice, water, kitchen.tap(), true);
+        Medium bath = Cooler.bath(litres, from, limits.coldest(), kitchen.tap());
         double room = containers.stream()
                 .mapToDouble(c -> c.count() * c.container().holds().litres())
                 .sum();
