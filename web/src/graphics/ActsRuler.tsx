@@ -36,7 +36,7 @@ export function ActsRuler({ acts, clock, onOpen }: Props) {
               onClick={() => onOpen(act.href)}
               className={`text-15 flex min-h-[48px] w-full items-center gap-3 text-left ${act.late ? 'text-ember font-semibold' : 'text-ink'}`}
             >
-              <span className="w-12 font-mono">{act.minute <= 0 ? 'now' : clock(act.minute)}</span>
+              <span className="w-12">{act.minute <= 0 ? 'now' : clock(act.minute)}</span>
               <b className="font-semibold">{act.vessel}</b> {act.words}
             </button>
           </li>
@@ -56,7 +56,7 @@ export function ActsRuler({ acts, clock, onOpen }: Props) {
             style={{ left: `${Math.min(99.8, x(minute))}%` }}
           >
             <span
-              className={`text-13 absolute bottom-1 px-1 font-mono ${minute === 0 ? 'text-ember font-semibold' : 'text-quiet'} ${minute === 60 ? 'right-0' : 'left-0'}`}
+              className={`text-13 absolute bottom-1 px-1 ${minute === 0 ? 'text-ember font-semibold' : 'text-quiet'} ${minute === 60 ? 'right-0' : 'left-0'}`}
             >
               {minute === 0 ? 'now' : clock(minute)}
             </span>

@@ -43,7 +43,7 @@ export function ClarityLadder({ index, band, shares }: Props) {
       </svg>
       <figcaption className="text-15 text-quiet mt-1 flex flex-wrap gap-x-4">
         <span className="text-ink">
-          Clarity <b className="font-mono font-semibold">{Math.round(index)}</b> of 100
+          Clarity <b className="font-semibold">{Math.round(index)}</b> of 100
           {band && <span className="text-quiet">, likely {spread(band, 1)}</span>}
         </span>
         {shown.map((share) => (

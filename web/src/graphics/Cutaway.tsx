@@ -297,7 +297,7 @@ function RulerTicks({
           y={at + 4.5}
           fontSize={13}
           fill="var(--quiet)"
-          fontFamily="var(--font-mono)"
+          fontFamily="var(--)"
         >
           {below === 0 ? `0 ${ruler.unit}` : below}
         </text>,

@@ -121,7 +121,7 @@ export function Mouths({ entries, yieldL, unexplainedL, litres, colour, yieldNam
                 <th scope="row" className="pr-6 text-left font-normal">
                   {name(entry.cause, yieldName)}
                 </th>
-                <td className="text-right font-mono">
+                <td className="text-right">
                   {entry.inward ? '+' : '−'} {litres(entry.litres)}
                 </td>
               </tr>

@@ -17,7 +17,7 @@ export function Clock() {
   const demo = (useSession().data?.demo.length ?? 0) > 0
   if (!demo)
     return (
-      <time className="text-24 hidden font-mono sm:block" aria-label="Kitchen time">
+      <time className="text-24 hidden sm:block" aria-label="Kitchen time">
         {clock(now)}
       </time>
     )
@@ -40,7 +40,7 @@ function DemoClock({ shows }: { shows: string }) {
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
-        className="text-24 flex min-h-[48px] items-center gap-2 font-mono"
+        className="text-24 flex min-h-[48px] items-center gap-2"
         aria-label={`Kitchen time ${shows}; move the demo on`}
       >
         <time className="hidden sm:block">{shows}</time>

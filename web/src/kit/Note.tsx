@@ -30,7 +30,7 @@ export function ToldOnce({ what, lines }: { what: string; lines: string[] }) {
       <Note tone="plain">
         {what}
         {lines.map((line) => (
-          <code key={line} className="text-15 mt-1 block font-mono break-all select-all">
+          <code key={line} className="text-15 mt-1 block break-all select-all">
             {line}
           </code>
         ))}

@@ -1,5 +1,5 @@
 import { useId, useState } from 'react'
-import { figure, scaleOf, type Dimension, type Units } from '../words/units'
+import { figure, numberTyped, scaleOf, type Dimension, type Units } from '../words/units'
 import type { FieldProblem } from '../api/client'
 
 interface Props {
@@ -34,7 +34,7 @@ export function NumberField({
   const shown = value === undefined ? '' : figure(scale.to(value), scale.step / (scale.step < 1 ? 1 : 2))
   const [typed, setTyped] = useState<string | null>(null)
   const text = typed ?? shown
-  const unread = typed !== null && typed.trim() !== '' && parse(typed) === undefined
+  const unread = typed !== null && typed.trim() !== '' && numberTyped(typed, units) === undefined
   const wrong = unread ? { reason: 'a number is needed here' } : problem
   const move = (by: number) => {
     setTyped(null)
@@ -42,7 +42,7 @@ export function NumberField({
   }
   const shownStep = step === undefined ? scale.step : niceStep(scale.to(step) - scale.to(0))
   return (
-    <div className="grid gap-1">
+    <div className="grid min-w-0 content-start gap-1">
       <label htmlFor={id} className="text-15 font-semibold">
         {label}
       </label>
@@ -50,18 +50,18 @@ export function NumberField({
         <button
           type="button"
           aria-label={`${label}, less`}
-          className="border-ink bg-raised text-24 min-h-[56px] w-14 rounded-l-md border-2"
+          className="border-ink bg-raised text-24 min-h-[56px] w-12 shrink-0 rounded-l-md border-2"
           onClick={() => move(-shownStep)}
         >
           −
         </button>
-        <div className="border-ink bg-raised flex flex-1 items-center border-y-2 px-2">
+        <div className="border-ink bg-raised flex min-w-[7.5rem] flex-1 items-center border-y-2 px-2">
           <input
             id={id}
             inputMode="decimal"
             autoComplete="off"
             autoFocus={autoFocus}
-            className="text-24 w-full min-w-0 bg-transparent py-2 text-right font-mono outline-offset-4"
+            className="text-24 w-full min-w-0 bg-transparent py-2 text-right outline-offset-4"
             value={text}
             aria-invalid={wrong !== undefined}
             aria-describedby={wrong ? `${id}-problem` : undefined}
@@ -69,16 +69,16 @@ export function NumberField({
             onBlur={() => setTyped(null)}
             onChange={(event) => {
               setTyped(event.target.value)
-              const parsed = parse(event.target.value)
+              const parsed = numberTyped(event.target.value, units)
               onValue(parsed === undefined ? undefined : scale.from(parsed))
             }}
           />
-          <span className="text-18 text-quiet pl-2 font-mono">{scale.unit}</span>
+          <span className="text-18 text-quiet pl-1 whitespace-nowrap">{scale.unit}</span>
         </div>
         <button
           type="button"
           aria-label={`${label}, more`}
-          className="border-ink bg-raised text-24 min-h-[56px] w-14 rounded-r-md border-2"
+          className="border-ink bg-raised text-24 min-h-[56px] w-12 shrink-0 rounded-r-md border-2"
           onClick={() => move(shownStep)}
         >
           +
@@ -118,12 +118,6 @@ export function FieldNote({
       {reason}.{range()}
     </p>
   )
-}
-
-function parse(text: string): number | undefined {
-  const clean = text.trim().replace('−', '-').replace(',', '.')
-  if (!/^-?\d+(\.\d*)?$|^-?\.\d+$/.test(clean)) return undefined
-  return Number(clean)
 }
 
 function niceStep(value: number): number {

@@ -33,7 +33,7 @@ export function SignSheet({ hand, onClose }: { hand: Signer; onClose: () => void
       <PinPad does="Sign" onPin={sign} />
       {demo?.pin && (
         <p className="text-15 text-quiet mt-4">
-          In the demo kitchen the PIN is <span className="font-mono">{demo.pin}</span>.
+          In the demo kitchen the PIN is <span>{demo.pin}</span>.
         </p>
       )}
     </Sheet>
@@ -133,7 +133,7 @@ function PinPad({ does, onPin }: { does: string; onPin: (pin: string) => Promise
       <p
         aria-live="polite"
         aria-label={`${pin.length} digits`}
-        className="border-ink bg-sunken text-36 m-0 flex h-16 items-center justify-center gap-3 border-2 font-mono"
+        className="border-ink bg-sunken text-36 m-0 flex h-16 items-center justify-center gap-3 border-2"
       >
         {pin.length === 0 ? (
           <span className="text-15 text-quiet font-sans">PIN</span>
@@ -152,7 +152,7 @@ function PinPad({ does, onPin }: { does: string; onPin: (pin: string) => Promise
       )}
       <div className="grid grid-cols-3 gap-2">
         {['1', '2', '3', '4', '5', '6', '7', '8', '9'].map((digit) => (
-          <Button key={digit} large className="text-24! font-mono" onClick={() => add(digit)}>
+          <Button key={digit} large className="text-24!" onClick={() => add(digit)}>
             {digit}
           </Button>
         ))}
@@ -163,7 +163,7 @@ function PinPad({ does, onPin }: { does: string; onPin: (pin: string) => Promise
         >
           ←
         </Button>
-        <Button large className="text-24! font-mono" onClick={() => add('0')}>
+        <Button large className="text-24!" onClick={() => add('0')}>
           0
         </Button>
         <Button large tone="act" disabled={!ready} onClick={() => void send()}>

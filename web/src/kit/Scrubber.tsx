@@ -18,7 +18,7 @@ export function Scrubber({ label, value, min, max, step, onValue, words, colour 
   return (
     <div className="grid">
       <span className="text-15 flex justify-between gap-4 font-semibold">
-        {label} <span className="font-mono whitespace-nowrap">{words}</span>
+        {label} <span className="whitespace-nowrap">{words}</span>
       </span>
       <Slider.Root
         className="relative flex h-12 touch-none items-center select-none"

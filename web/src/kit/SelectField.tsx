@@ -1,32 +1,22 @@
 import { useId } from 'react'
+import { Pick, type Option } from './Pick'
 
 interface Props {
   label: string
   value: string
   onValue: (value: string) => void
-  options: { value: string; name: string }[]
+  options: readonly Option[]
 }
 
-/** One of many: the platform's own list, which every phone and keyboard knows. */
+/** One of many, under its label. */
 export function SelectField({ label, value, onValue, options }: Props) {
   const id = useId()
   return (
-    <div className="grid gap-1">
+    <div className="grid min-w-0 content-start gap-1">
       <label htmlFor={id} className="text-15 font-semibold">
         {label}
       </label>
-      <select
-        id={id}
-        value={value}
-        onChange={(event) => onValue(event.target.value)}
-        className="border-ink bg-raised text-18 text-ink min-h-[48px] w-full rounded-md border-2 px-3"
-      >
-        {options.map((option) => (
-          <option key={option.value} value={option.value}>
-            {option.name}
-          </option>
-        ))}
-      </select>
+      <Pick id={id} label={label} value={value} onValue={onValue} options={options} />
     </div>
   )
 }

@@ -1,6 +1,7 @@
 import { Dialog } from 'radix-ui'
 import type { ReactNode } from 'react'
 import { X } from './icons'
+import { useBack } from './back'
 
 interface Props {
   title: string
@@ -12,6 +13,7 @@ interface Props {
 
 /** A sheet over the work: rises from below on a phone, stands at the side elsewhere, so that the pot stays in view. */
 export function Sheet({ title, open, onClose, children, describedBy }: Props) {
+  useBack(open, onClose)
   return (
     <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
       <Dialog.Portal>

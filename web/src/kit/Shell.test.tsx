@@ -4,7 +4,7 @@ import { act, log } from '../api/outbox'
 import { setServerTime } from '../api/clock'
 import type { Page } from '../api/queries'
 import { noteAge, stamped } from '../offline/seen'
-import { answer, network, person, problem, visit } from '../testing/kitchen'
+import { answer, network, person, problem, visit, said } from '../testing/kitchen'
 import { Shell } from './Shell'
 
 const page = answer<Page>('batch-simmer')
@@ -29,7 +29,7 @@ describe('the shell', () => {
         .getAllByRole('link')
         .map((l) => l.textContent),
     ).toEqual(['Range', 'Calls', 'Formulas', 'Cold side', 'Batches', 'Kitchen'])
-    expect(screen.getByLabelText('Kitchen time').textContent).toBe('11:10')
+    expect(said(screen.getByLabelText('Kitchen time'))).toBe('11:10')
   })
 
   it('has no more for a station than its calls', () => {
@@ -40,11 +40,11 @@ describe('the shell', () => {
   it('tells its keys in a sheet, and goes to the range by one of them', async () => {
     open()
     fireEvent.keyDown(document.body, { key: '?' })
-    const sheet = await screen.findByRole('dialog', { name: 'Keys' })
-    expect(sheet.textContent).toContain('judge the end')
+    const sheet = await screen.findByRole('dialog', { name: 'Keys and colours' })
+    expect(said(sheet)).toContain('judge the end')
     fireEvent.keyDown(sheet, { key: 'Escape' })
     fireEvent.keyDown(document.body, { key: 'g' })
-    expect(screen.getByLabelText('address').textContent).toBe('/range')
+    expect(said(screen.getByLabelText('address'))).toBe('/range')
   })
 
   it('offers a way back for what was just logged', async () => {
@@ -71,7 +71,7 @@ describe('the shell', () => {
     open(person(), false)
     const outcome = await log(page.card.id, act('skimmed', { litres: 0.2 }))
     expect(outcome.kind).toBe('kept')
-    expect((await screen.findByText(/1 act waits to be sent/, {}, { timeout: 4000 })).textContent).toContain(
+    expect(said(await screen.findByText(/1 act waits to be sent/, {}, { timeout: 4000 }))).toContain(
       'No connection',
     )
     away = false

@@ -36,7 +36,7 @@ export function Shell({
 }) {
   const may = useMay()
   const navigate = useNavigate()
-  const { clock } = useTimes()
+  const { time } = useTimes()
   const [keysOpen, setKeysOpen] = useState(false)
   const outbox = useOutbox()
   const undo = useUndo()
@@ -49,6 +49,12 @@ export function Shell({
   )
   return (
     <div className="flex min-h-dvh flex-col">
+      <a
+        href="#work"
+        className="bg-ink text-surface sr-only z-40 px-4 py-3 font-semibold focus:not-sr-only focus:fixed focus:top-1 focus:left-1"
+      >
+        To the work
+      </a>
       <header className="border-ink bg-surface sticky top-0 z-10 flex items-center gap-x-4 border-b-2 px-4 md:px-6">
         <NavLink
           to="/"
@@ -86,7 +92,13 @@ export function Shell({
       </header>
       <Unsettled />
       <StartedAgain />
-      <main className="mx-auto w-full max-w-[1440px] flex-1 px-4 py-4 md:px-6 md:py-5">{children}</main>
+      <main
+        id="work"
+        tabIndex={-1}
+        className="mx-auto w-full max-w-[1440px] flex-1 px-4 py-4 md:px-6 md:py-5"
+      >
+        {children}
+      </main>
       <div ref={foot} className="sticky bottom-0 z-10">
         {outbox.last && undo && (
           <div
@@ -94,26 +106,26 @@ export function Shell({
             className="border-ink bg-raised flex items-center justify-between gap-4 border-t-2 px-4 py-1 md:px-6"
           >
             <span>
-              <b className="font-semibold">{eventName[outbox.last.act.kind]}</b> at{' '}
-              {clock(outbox.last.act.at)}
+              <b className="font-semibold">{eventName[outbox.last.act.kind]}</b> at {time(outbox.last.act.at)}
             </span>
             <span className="flex">
               <Button tone="quiet" onClick={() => void undo()}>
                 Undo
               </Button>
               <Button tone="quiet" onClick={forgetLast}>
-                Keep
+                Keep as it is
               </Button>
             </span>
           </div>
         )}
         <SignBar />
       </div>
-      <Sheet title="Keys" open={keysOpen} onClose={() => setKeysOpen(false)}>
+      <Sheet title="Keys and colours" open={keysOpen} onClose={() => setKeysOpen(false)}>
+        <Legend />
         <dl className="text-18 grid grid-cols-[80px_1fr] gap-y-3">
           {keySheet.map(([key, does]) => (
             <div key={key} className="contents">
-              <dt className="font-mono font-semibold">{key}</dt>
+              <dt className="font-semibold">{key}</dt>
               <dd className="m-0">{does}</dd>
             </div>
           ))}
@@ -122,6 +134,32 @@ export function Shell({
     </div>
   )
 }
+
+/** What colours and lines mean, once, in words. */
+function Legend() {
+  return (
+    <ul className="m-0 mb-6 grid list-none gap-2 p-0">
+      {legend.map(([look, words]) => (
+        <li key={words} className="text-15 grid grid-cols-[44px_1fr] items-center gap-3">
+          <span className={`block ${look}`} aria-hidden />
+          {words}
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+const legend: [string, string][] = [
+  ['bg-river h-5', 'what you can press, and what is done'],
+  ['bg-ember h-5', 'due now, late, or hot'],
+  ['bg-amber h-5', 'mind this: it can still be put right'],
+  ['bg-hazard h-5', 'a danger to whoever eats or works here'],
+  ['bg-frost h-5', 'cold, and everything of cooling'],
+  ['border-quiet border-t-2 border-dashed', 'as it was planned'],
+  ['border-ink border-t-2', 'as it went'],
+  ['border-ink border-t-2 border-dotted', 'as it will most likely go on'],
+  ['bg-ink/20 h-5', 'the band: four times of five it lies within'],
+]
 
 /** Tells how high the lower edge is taken, so that what hangs there on a narrow screen hangs above it. */
 function useFoot() {
@@ -143,7 +181,7 @@ const WORTH_SAYING_MS = 1500
 /** What has not reached the server yet. */
 function Waiting({ connected }: { connected: boolean }) {
   const { waiting, others } = useOutbox()
-  const { clock, now } = useTimes()
+  const { time, now } = useTimes()
   const seen = useSyncExternalStore(onSeen, seenAt)
   const stood = seen === undefined ? undefined : kitchenTime(seen)
   // A server that is slow beyond waiting leaves an old answer in view as well as one that is away.
@@ -165,7 +203,7 @@ function Waiting({ connected }: { connected: boolean }) {
     >
       {connected ? '' : 'No connection. What you log is kept here and sent when it is back. '}
       {stood !== undefined &&
-        `Shown as it stood at ${clock(stood)}, ${duration((now - stood) / 60_000)} ago. `}
+        `Shown as it stood at ${time(stood)}, ${duration((now - stood) / 60_000)} ago. `}
       {waiting.length > 0 &&
         `${waiting.length} ${waiting.length === 1 ? 'act waits' : 'acts wait'} to be sent. `}
       {others.length > 0 &&

@@ -1,5 +1,5 @@
 import { useId, useState } from 'react'
-import { digitsOf, scaleOf, type Dimension, type Units } from '../words/units'
+import { digitsOf, numberTyped, scaleOf, type Dimension, type Units } from '../words/units'
 
 interface Props {
   /** Said to a screen reader, and shown before the field where {@code shown} is set. */
@@ -12,6 +12,8 @@ interface Props {
   units?: Units
   unit?: string
   problem?: string
+  /** Stands there while there is no number. */
+  empty?: string
 }
 
 /** A number in a row of others: small, with its unit, refused beside itself. */
@@ -24,6 +26,7 @@ export function SmallNumber({
   units = 'metric',
   unit,
   problem,
+  empty,
 }: Props) {
   const id = useId()
   const scale = dimension ? scaleOf(units, dimension) : undefined
@@ -40,19 +43,21 @@ export function SmallNumber({
           inputMode="decimal"
           autoComplete="off"
           value={text}
+          placeholder={empty}
           aria-invalid={problem !== undefined}
           aria-describedby={problem ? `${id}-problem` : undefined}
-          className={`bg-raised min-h-[44px] w-[5.2rem] rounded-md border-2 px-2 text-right font-mono ${problem ? 'border-amber' : 'border-rule'}`}
+          className={`bg-raised min-h-[44px] w-[5.2rem] rounded-md border-2 px-2 text-right ${problem ? 'border-amber' : 'border-rule'}`}
           onFocus={(event) => event.target.select()}
           onBlur={() => setTyped(null)}
           onChange={(event) => {
             setTyped(event.target.value)
-            const clean = event.target.value.trim().replace('−', '-').replace(',', '.')
-            const parsed = /^-?\d*\.?\d+$|^-?\d+\.?$/.test(clean) ? Number(clean) : undefined
+            const parsed = numberTyped(event.target.value, units)
             onValue(parsed === undefined ? undefined : scale ? scale.from(parsed) : parsed)
           }}
         />
-        <span className="text-13 text-quiet">{scale?.unit ?? unit}</span>
+        {(value !== undefined || !empty) && (
+          <span className="text-13 text-quiet whitespace-nowrap">{scale?.unit ?? unit}</span>
+        )}
       </span>
       {problem && (
         <span id={`${id}-problem`} role="alert" className="text-13 text-amber bg-amber-ground px-1">

@@ -13,7 +13,7 @@ interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'onChange'> 
 export function TextField({ label, value, onValue, problem, hint, ...rest }: Props) {
   const id = useId()
   return (
-    <div className="grid gap-1">
+    <div className="grid min-w-0 content-start gap-1">
       <label htmlFor={id} className="text-15 font-semibold">
         {label}
       </label>

@@ -9,7 +9,7 @@ const STRIP = 'border-amber bg-amber-ground text-15 text-amber border-b px-4 py-
 /** Acts that the kitchen has refused, each with its pot and its figure, until somebody has settled it; and what a browser has thrown away. */
 export function Unsettled() {
   const { refused, lost, inserted } = useOutbox()
-  const { clock } = useTimes()
+  const { time } = useTimes()
   const units = useUnits()
   const changed = inserted ? changes(inserted.change, units) : []
   if (refused.length === 0 && lost === 0 && changed.length === 0) return null
@@ -33,7 +33,7 @@ export function Unsettled() {
         <p className="m-0 flex flex-wrap items-center justify-between gap-x-4">
           <span>
             <b className="font-semibold">{eventName[inserted.act.kind]}</b>
-            {inserted.pot && `, ${inserted.pot}`} went in at {clock(inserted.change.at)}, before what was
+            {inserted.pot && `, ${inserted.pot}`} went in at {time(inserted.change.at)}, before what was
             logged for later: {changed.join('; ')}.
           </span>
           <Button tone="quiet" onClick={dismissInserted}>
@@ -47,7 +47,7 @@ export function Unsettled() {
             <b className="font-semibold">
               {[eventName[item.act.kind], figure(item.act, units)].filter(Boolean).join(' ')}
             </b>
-            {item.pot && `, ${item.pot}`} at {clock(item.act.at)}
+            {item.pot && `, ${item.pot}`} at {time(item.act.at)}
             {item.by && ` by ${item.by.initials}`} was not taken: {reason(item.refused!)}.
           </span>
           <span className="-mx-4 flex">
@@ -106,11 +106,11 @@ const WORTH_SAYING_MS = 30 * 60_000
 /** Says for a while that the server was started again by itself: whoever saw it stand still knows why. */
 export function StartedAgain() {
   const { startedAgain } = useVisit()
-  const { now, clock } = useTimes()
+  const { now, time } = useTimes()
   if (!startedAgain || now - new Date(startedAgain).getTime() > WORTH_SAYING_MS) return null
   return (
     <p role="status" className={`m-0 ${STRIP}`}>
-      The kitchen’s server stopped and was started again by itself at {clock(startedAgain)}. Nothing that was
+      The kitchen’s server stopped and was started again by itself at {time(startedAgain)}. Nothing that was
       logged is lost.
     </p>
   )

@@ -43,7 +43,7 @@ export function Why({ of, reasons, out }: { of: string; reasons: Reason[]; out: 
                       style={{ width: `${(100 * reason.litres) / longest}%` }}
                     />
                   </td>
-                  <td className="w-[84px] text-right font-mono whitespace-nowrap">
+                  <td className="w-[84px] text-right whitespace-nowrap">
                     {reason.inward ? '+' : '−'}
                     {units.litres(reason.litres)}
                   </td>

@@ -6,7 +6,7 @@ export function useKeys(keys: Record<string, () => void>) {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement
       const typing = target.closest(
-        'input, textarea, select, [contenteditable], [role="slider"], [role="dialog"]',
+        'input, textarea, select, [contenteditable], [role="slider"], [role="dialog"], [role="menu"]',
       )
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return
       const run = keys[event.key]

@@ -2,7 +2,7 @@ import { createContext, useContext, useMemo } from 'react'
 import type { Session } from '../api/queries'
 import { useNow } from '../api/clock'
 import { formatters, type Units } from '../words/units'
-import { clockTime, dayTime } from '../words/time'
+import { clockTime, dayTime, shortTime } from '../words/time'
 
 export type Person = NonNullable<Session['person']>
 export interface Visit {
@@ -41,7 +41,10 @@ export function useTimes() {
   return {
     now,
     zone,
+    /** The wall clock alone, for an axis and for what is always of today. */
     clock: (at: string | number) => clockTime(at, zone),
+    /** With its day when that is not today. */
+    time: (at: string | number) => shortTime(at, now, zone),
     day: (at: string | number) => dayTime(at, now, zone),
   }
 }

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { render } from '@testing-library/react'
+import { fireEvent, render, screen } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router'
 import { startOutbox } from '../api/outbox'
@@ -82,3 +82,20 @@ export function visit(place: ReactNode, { at = '/', path = '*', who = person() }
     </QueryClientProvider>,
   )
 }
+
+/** The list behind a pick, opened; its entries by their names. */
+export async function listOf(trigger: HTMLElement): Promise<string[]> {
+  fireEvent.keyDown(trigger, { key: 'Enter' })
+  const entries = await screen.findAllByRole('menuitemradio')
+  return entries.map((entry) => entry.textContent)
+}
+
+/** Picks one of many by its name. */
+export async function pick(trigger: HTMLElement, name: string | RegExp) {
+  await listOf(trigger)
+  fireEvent.click(screen.getByRole('menuitemradio', { name }))
+}
+
+/** What an element says, with plain spaces where a figure and its unit stand close together. */
+export const said = (element: { textContent: string | null } | null | undefined) =>
+  (element?.textContent ?? '').replaceAll('\u202f', ' ')

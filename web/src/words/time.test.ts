@@ -24,20 +24,20 @@ describe('time', () => {
   })
 
   it('says lengths and distances in words', () => {
-    expect(duration(45)).toBe('45 min')
+    expect(duration(45)).toBe('45\u202fmin')
     expect(duration(180)).toBe('3 h')
     expect(duration(185)).toBe('3 h 05')
-    expect(fromNow(new Date(now + 12 * 60_000).toISOString(), now)).toBe('in 12 min')
+    expect(fromNow(new Date(now + 12 * 60_000).toISOString(), now)).toBe('in 12\u202fmin')
     expect(fromNow(new Date(now).toISOString(), now)).toBe('now')
-    expect(fromNow(new Date(now - 8 * 60_000).toISOString(), now)).toBe('8 min late')
+    expect(fromNow(new Date(now - 8 * 60_000).toISOString(), now)).toBe('8\u202fmin late')
   })
 
   it('says a stretch no finer than it is known', () => {
-    expect(durationSpread(27.6, 41.2)).toBe('28–41 min')
-    expect(durationSpread(47, 64)).toBe('47–64 min')
+    expect(durationSpread(27.6, 41.2)).toBe('28–41\u202fmin')
+    expect(durationSpread(47, 64)).toBe('47–64\u202fmin')
     expect(durationSpread(72, 107)).toBe('1 h 12 – 1 h 47')
     expect(durationSpread(104, 171)).toBe('1 h 45 – 2 h 50')
-    expect(durationSpread(30.2, 30.4)).toBe('30 min')
+    expect(durationSpread(30.2, 30.4)).toBe('30\u202fmin')
     expect(durationSpread(95, undefined)).toBe('1 h 35 or more')
   })
 

@@ -1,3 +1,5 @@
+import { joined } from './units'
+
 type Look = Intl.DateTimeFormatOptions
 
 const CLOCK: Look = { hour: '2-digit', minute: '2-digit' }
@@ -33,7 +35,7 @@ export function dayOf(instant: string | number | Date, zone: string): string {
 }
 
 /** A day so many days after another, by the calendar: a day of a change of the clocks is shorter or longer than the others. */
-function daysAfter(day: string, days: number): string {
+export function daysAfter(day: string, days: number): string {
   const noon = new Date(`${day}T12:00:00Z`)
   noon.setUTCDate(noon.getUTCDate() + days)
   return noon.toISOString().slice(0, 10)
@@ -51,15 +53,33 @@ export function dayTime(instant: string | number | Date, now: number, zone: stri
   return `${date} ${time}`
 }
 
+const SHORT_DAY: Look = { weekday: 'short' }
+const DATE: Look = { day: 'numeric', month: 'short' }
+
+/** «14:30» today, «Thu 22:10» in the days around it, «14 Nov 22:10» further off: for a list, where there is no room for more. */
+export function shortTime(instant: string | number | Date, now: number, zone: string): string {
+  const day = dayOf(instant, zone)
+  const today = dayOf(now, zone)
+  const time = clockTime(instant, zone)
+  if (day === today) return time
+  const near = day > daysAfter(today, -6) && day < daysAfter(today, 6)
+  return `${formatter(near ? SHORT_DAY : DATE, zone).format(new Date(instant))} ${time}`
+}
+
 /** A day without a time: «Fri 27 Nov». */
 export function plainDay(day: string): string {
   return formatter(WEEKDAY, 'UTC').format(new Date(`${day}T12:00:00Z`))
 }
 
-/** «45 min», «3 h 05». */
+const DAY_MIN = 24 * 60
+const TWO_DAYS_MIN = 2 * DAY_MIN
+
+/** «45 min», «3 h 05», «1 day 3 h», «4 days». */
 export function duration(minutes: number): string {
   const whole = Math.round(Math.abs(minutes))
-  if (whole < 60) return `${whole} min`
+  if (whole < 60) return joined(whole, 'min')
+  if (whole >= TWO_DAYS_MIN) return `${Math.round(whole / DAY_MIN)} days`
+  if (whole >= DAY_MIN + 60) return `1 day ${Math.floor((whole - DAY_MIN) / 60)} h`
   const rest = whole % 60
   return rest === 0
     ? `${Math.floor(whole / 60)} h`
@@ -73,7 +93,7 @@ export function durationSpread(from: number, to: number | undefined): string {
   const low = Math.round(from / step) * step
   const high = Math.round(to / step) * step
   if (low === high) return duration(low)
-  return low < 60 && high < 100 ? `${low}–${high} min` : `${duration(low)} – ${duration(high)}`
+  return low < 60 && high < 100 ? joined(`${low}–${high}`, 'min') : `${duration(low)} – ${duration(high)}`
 }
 
 /** «now», «in 12 min», «8 min late». */

@@ -12,8 +12,8 @@ describe('units', () => {
   it('shows an estimate no finer than a tenth of its band', () => {
     expect(stepFor(4, 0.1)).toBe(0.5)
     expect(stepFor(0.5, 0.1)).toBe(0.1)
-    expect(formatters('metric').estimate({ p10: 18.4, p50: 20.2, p90: 21.6 })).toBe('20.2 L')
-    expect(formatters('metric').spread({ p10: 18.4, p90: 21.6 })).toBe('18.4–21.6 L')
+    expect(formatters('metric').estimate({ p10: 18.4, p50: 20.2, p90: 21.6 })).toBe('20.2\u202fL')
+    expect(formatters('metric').spread({ p10: 18.4, p90: 21.6 })).toBe('18.4–21.6\u202fL')
   })
 
   it.each(['litres', 'kg', 'celsius', 'cm', 'minutes'] as const)(
@@ -33,10 +33,10 @@ describe('units', () => {
   })
 
   it('says weights as a scale would', () => {
-    expect(weight(15.212, 'metric')).toBe('15.2 kg')
-    expect(weight(0.456, 'metric')).toBe('455 g')
-    expect(weight(0.0023, 'metric')).toBe('2.3 g')
-    expect(weight(0.4536, 'us')).toBe('1.0 lb')
-    expect(weight(0.1, 'us')).toBe('3.5 oz')
+    expect(weight(15.212, 'metric')).toBe('15.2\u202fkg')
+    expect(weight(0.456, 'metric')).toBe('455\u202fg')
+    expect(weight(0.0023, 'metric')).toBe('2.3\u202fg')
+    expect(weight(0.4536, 'us')).toBe('1.0\u202flb')
+    expect(weight(0.1, 'us')).toBe('3.5\u202foz')
   })
 })

@@ -1,10 +1,36 @@
 /** Kitchen units: the server always speaks metric; people read and type in theirs. Conversions are exact. */
 export type Units = 'metric' | 'us'
-export type Dimension = 'litres' | 'kg' | 'celsius' | 'cm' | 'minutes' | 'brix' | 'mark' | 'count'
+export type Dimension =
+  | 'litres'
+  | 'kg'
+  | 'celsius'
+  | 'cm'
+  | 'mm'
+  | 'metres'
+  | 'kilowatts'
+  | 'litresPerKg'
+  | 'gramsPerLitre'
+  | 'minutes'
+  | 'brix'
+  | 'mark'
+  | 'count'
 
 const L_PER_GAL = 3.785411784
+const L_PER_QT = L_PER_GAL / 4
+const L_PER_CUP = L_PER_GAL / 16
+const L_PER_FL_OZ = L_PER_GAL / 128
 const KG_PER_LB = 0.45359237
+const G_PER_OZ = (KG_PER_LB * 1000) / 16
 const CM_PER_IN = 2.54
+const M_PER_FT = 0.3048
+const BTU_H_PER_KW = 3412.142
+
+/** Thin, and never a place where a line breaks: a figure and its unit do not part. */
+const JOINT = '\u202f'
+
+/** A figure with its unit. */
+export const joined = (shown: string | number, unit: string) =>
+  unit ? `${shown}${JOINT}${unit}` : `${shown}`
 
 interface Scale {
   unit: string
@@ -22,6 +48,11 @@ const scales: Record<Units, Record<Dimension, Scale>> = {
     kg: same('kg', 0.05),
     celsius: same('°C', 0.5),
     cm: same('cm', 0.5),
+    mm: same('mm', 1),
+    metres: same('m', 10),
+    kilowatts: same('kW', 0.5),
+    litresPerKg: same('L/kg', 0.05),
+    gramsPerLitre: same('g/L', 0.1),
     minutes: same('min', 1),
     brix: same('°Bx', 0.1),
     mark: same('', 0.5),
@@ -32,6 +63,21 @@ const scales: Record<Units, Record<Dimension, Scale>> = {
     kg: { unit: 'lb', to: (v) => v / KG_PER_LB, from: (v) => v * KG_PER_LB, step: 0.1 },
     celsius: { unit: '°F', to: (v) => v * 1.8 + 32, from: (v) => (v - 32) / 1.8, step: 1 },
     cm: { unit: 'in', to: (v) => v / CM_PER_IN, from: (v) => v * CM_PER_IN, step: 0.25 },
+    mm: { unit: 'in', to: (v) => v / CM_PER_IN / 10, from: (v) => v * CM_PER_IN * 10, step: 0.05 },
+    metres: { unit: 'ft', to: (v) => v / M_PER_FT, from: (v) => v * M_PER_FT, step: 50 },
+    kilowatts: { unit: 'BTU/h', to: (v) => v * BTU_H_PER_KW, from: (v) => v / BTU_H_PER_KW, step: 100 },
+    litresPerKg: {
+      unit: 'qt/lb',
+      to: (v) => (v / L_PER_QT) * KG_PER_LB,
+      from: (v) => (v * L_PER_QT) / KG_PER_LB,
+      step: 0.05,
+    },
+    gramsPerLitre: {
+      unit: 'oz/gal',
+      to: (v) => (v / G_PER_OZ) * L_PER_GAL,
+      from: (v) => (v * G_PER_OZ) / L_PER_GAL,
+      step: 0.05,
+    },
     minutes: same('min', 1),
     brix: same('°Bx', 0.1),
     mark: same('', 0.5),
@@ -71,11 +117,29 @@ export function stepFor(bandWidth: number, finest: number): number {
 export function weight(kg: number, units: Units): string {
   if (units === 'us') {
     const lb = kg / KG_PER_LB
-    return lb < 1 ? `${figure(lb * 16, lb * 16 < 1 ? 0.05 : 0.1)} oz` : `${figure(lb, 0.1)} lb`
+    return lb < 1 ? joined(figure(lb * 16, lb * 16 < 1 ? 0.05 : 0.1), 'oz') : joined(figure(lb, 0.1), 'lb')
   }
-  if (kg < 0.01) return `${figure(kg * 1000, 0.1)} g`
-  if (kg < 1) return `${figure(kg * 1000, kg < 0.1 ? 1 : 5)} g`
-  return `${figure(kg, kg < 10 ? 0.05 : 0.1)} kg`
+  if (kg < 0.01) return joined(figure(kg * 1000, 0.1), 'g')
+  if (kg < 1) return joined(figure(kg * 1000, kg < 0.1 ? 1 : 5), 'g')
+  return joined(figure(kg, kg < 10 ? 0.05 : 0.1), 'kg')
+}
+
+/** A volume as a kitchen says it: a splash in millilitres, cups or ounces, and nothing ever as none of a gallon. */
+function volume(litres: number, units: Units): string {
+  const size = Math.abs(litres)
+  if (units === 'metric')
+    return size < 0.2 ? joined(Math.round(litres * 1000), 'mL') : amount(litres, 'litres', units)
+  if (size < L_PER_CUP) return joined(figure(litres / L_PER_FL_OZ, size < L_PER_FL_OZ ? 0.1 : 0.5), 'fl oz')
+  if (size < L_PER_QT) return joined(figure(litres / L_PER_CUP, 0.25), 'cups')
+  return size < L_PER_GAL ? joined(figure(litres / L_PER_QT, 0.1), 'qt') : amount(litres, 'litres', units)
+}
+
+/** A number as it is typed: with a point or a comma; in the United States a comma before three digits parts thousands. */
+export function numberTyped(text: string, units: Units): number | undefined {
+  const plain = text.trim().replace('−', '-')
+  const parted = units === 'us' && /^-?\d{1,3}(,\d{3})+(\.\d*)?$/.test(plain)
+  const clean = parted ? plain.replaceAll(',', '') : plain.replace(',', '.')
+  return /^-?\d+(\.\d*)?$|^-?\.\d+$/.test(clean) ? Number(clean) : undefined
 }
 
 /** A band without its unit, «10–15»: no finer than it deserves, and one figure where both ends look alike. */
@@ -89,11 +153,8 @@ export function spread(band: { p10: number; p90: number }, finest: number): stri
 /** A metric figure in the reader's unit, with the unit. */
 export function amount(value: number, dimension: Dimension, units: Units, step?: number): string {
   const scale = scaleOf(units, dimension)
-  return `${figure(scale.to(value), step ?? scale.step)} ${scale.unit}`
+  return joined(figure(scale.to(value), step ?? scale.step), scale.unit)
 }
-
-/** What a refractometer's degrees come to. */
-export const dissolved = (gPerL: number) => `${Math.round(gPerL)} g dissolved in a litre`
 
 /** Whether there is enough of something in a litre to speak of. */
 export const tells = (gPerL: number) => Math.round(gPerL) > 0
@@ -109,22 +170,40 @@ export function formatters(units: Units) {
     amount(value, dimension, units, step)
   return {
     units,
-    litres: show('litres'),
+    /** Litres of a pot or a call. */
+    litres: (value: number, step?: number) =>
+      units === 'us' && step === undefined && Math.abs(value) < L_PER_QT && value !== 0
+        ? volume(value, units)
+        : show('litres')(value, step),
     cm: show('cm'),
     celsius: show('celsius'),
     kg: (value: number) => weight(value, units),
     ruler: (small = false) => rulers[units](small),
     /** Litres that may be a splash. */
-    jug: (value: number) => (value < 0.2 ? `${Math.round(value * 1000)} mL` : show('litres')(value)),
+    jug: (value: number) => volume(value, units),
+    mm: show('mm'),
+    metres: show('metres'),
+    power: show('kilowatts'),
+    litresPerKg: show('litresPerKg'),
+    /** Dissolved in a litre, or in a gallon: grams whole, as tastes tell no finer. */
+    dissolved: (gPerL: number, step?: number) =>
+      amount(gPerL, 'gramsPerLitre', units, step ?? (units === 'us' ? 0.1 : 1)),
+    dissolvedSpread: (band: { p10: number; p90: number }) => {
+      const { to, unit } = scaleOf(units, 'gramsPerLitre')
+      return joined(spread({ p10: to(band.p10), p90: to(band.p90) }, units === 'us' ? 0.1 : 1), unit)
+    },
+    /** What volumes are told in, for labels. */
+    litresWord: units === 'us' ? 'gallons' : 'litres',
+    out: units === 'us' ? 'Gallons out' : 'Litres out',
     /** Litres that are an estimate: no finer than their band deserves. */
     estimate: (band: { p10: number; p50: number; p90: number }) => {
       const scale = scaleOf(units, 'litres')
       const step = stepFor(scale.to(band.p90) - scale.to(band.p10), scale.step)
-      return `${figure(scale.to(band.p50), step)} ${scale.unit}`
+      return joined(figure(scale.to(band.p50), step), scale.unit)
     },
     spread: (band: { p10: number; p90: number }) => {
       const scale = scaleOf(units, 'litres')
-      return `${spread({ p10: scale.to(band.p10), p90: scale.to(band.p90) }, scale.step)} ${scale.unit}`
+      return joined(spread({ p10: scale.to(band.p10), p90: scale.to(band.p90) }, scale.step), scale.unit)
     },
   }
 }

@@ -85,9 +85,9 @@ export function ActButton({
       >
         <span>
           {dueWords(due)}
-          {amount && <span className="font-mono font-normal"> {amount}</span>}
+          {amount && <span className="font-normal"> {amount}</span>}
         </span>
-        <span className="text-15 font-mono font-normal">
+        <span className="text-15 font-normal">
           {late ? fromNow(due.due, now) : isDue ? 'now' : fromNow(due.due, now)}
         </span>
       </Button>

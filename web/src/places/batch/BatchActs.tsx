@@ -82,7 +82,7 @@ function Later({
 }) {
   const may = useMay()
   const units = useUnits()
-  const { clock } = useTimes()
+  const { time } = useTimes()
   const late = new Date(due.lateAt).getTime() < now
   const rests = useResting()
   const tap = () => {
@@ -94,11 +94,11 @@ function Later({
   }
   return (
     <li className="border-rule flex min-h-[56px] items-center gap-3 border-b">
-      <span className={`text-15 w-14 shrink-0 font-mono ${late ? 'text-ember font-semibold' : 'text-quiet'}`}>
-        {clock(due.due)}
+      <span className={`text-15 w-[4.8rem] shrink-0 ${late ? 'text-ember font-semibold' : 'text-quiet'}`}>
+        {time(due.due)}
       </span>
       <span className="text-18 flex-1">
-        {dueWords(due)} <span className="text-15 font-mono">{amountWords(due, units)}</span>
+        {dueWords(due)} <span className="text-15">{amountWords(due, units)}</span>
         {due.kind === 'ADD' && (
           <span className="text-13 text-quiet block">
             {due.parts.map((part) => `${part.name.toLowerCase()} ${units.kg(part.kg)}`).join(', ')}
@@ -124,6 +124,8 @@ function Mishaps({ page, onAsk }: { page: Page; onAsk: (kind: SheetName) => void
     ...(onTheHeat ? (['boiled-over', 'turned-down'] as const) : []),
     ...(inThePot ? ([card.pot.lidOn ? 'lid-off' : 'lid-on'] as const) : []),
     ...(!card.pot.filled && page.weighedKg['bed'] && card.oven ? (['picked-out'] as const) : []),
+    ...(card.pot.filled && page.storedL === 0 ? (['salted'] as const) : []),
+    ...(card.strainedL !== undefined && page.storedL === 0 ? (['dropped', 'wrong-pan'] as const) : []),
   ]
   if (could.length === 0) return null
   const happened = (kind: ProposedName) => {

@@ -12,7 +12,7 @@ const PROJECT_MIN = 8 * 60
 /** Readings against the limits, where they lead, and the verdict in words. */
 export function BatchCooling({ page }: { page: Page }) {
   const units = useUnits()
-  const { now, clock } = useTimes()
+  const { now, clock, time } = useTimes()
   const cooling = page.card.cooling
   // A stock that stands off the heat is cooling before it is strained.
   const zero = Math.min(
@@ -82,11 +82,9 @@ export function BatchCooling({ page }: { page: Page }) {
               <td className="py-1">
                 {units.celsius(s.fromC, 1)} to {units.celsius(s.toC, 1)} in {duration(s.withinMin)}
               </td>
-              <td className="font-mono">{s.started ? clock(s.started) : '–'}</td>
-              <td className="font-mono">{s.deadline ? clock(s.deadline) : '–'}</td>
-              <td className="font-mono">
-                {s.crossed ? clock(s.crossed) : s.projected ? `about ${clock(s.projected)}` : '–'}
-              </td>
+              <td>{s.started ? time(s.started) : '–'}</td>
+              <td>{s.deadline ? time(s.deadline) : '–'}</td>
+              <td>{s.crossed ? time(s.crossed) : s.projected ? `about ${time(s.projected)}` : '–'}</td>
               <td className="py-1">
                 <b className="font-semibold">{outcomeName[s.outcome]}</b>
                 <span className="text-13 text-quiet block">{reasonWords[s.reason]}</span>
@@ -105,7 +103,7 @@ export function BatchCooling({ page }: { page: Page }) {
           {fromMemory
             .map(
               (e) =>
-                `${units.celsius((e.correctedTo ?? e.figures).celsius ?? 0, 1)} at ${clock(e.at)}, entered ${clock(e.recordedAt)} by ${e.byName}`,
+                `${units.celsius((e.correctedTo ?? e.figures).celsius ?? 0, 1)} at ${time(e.at)}, entered ${time(e.recordedAt)} by ${e.byName}`,
             )
             .join('; ')}
           .

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { Schemas } from '../../api/client'
 import type { Page } from '../../api/queries'
 import { at, type CurvePoint } from '../../graphics/CurvePanels'
-import { answer, network, person, problem, visit } from '../../testing/kitchen'
+import { answer, network, person, problem, visit, said } from '../../testing/kitchen'
 import { BatchCourse } from './BatchCourse'
 
 type Course = Schemas['CourseView']
@@ -21,13 +21,11 @@ describe('a batch against its plan', () => {
   it('draws level below the rim, temperature and gelatin, and reads them at this moment', async () => {
     show()
     const figure = await drawing()
-    for (const name of ['Level, below the rim', 'Temperature', 'Gelatin in a litre']) {
+    for (const name of ['Level, below the rim', 'Temperature', 'Gelatin']) {
       expect(within(figure).getByText(name)).toBeTruthy()
     }
-    expect(within(figure).getByText(/^\d+ g$/, { selector: '[font-size="22"]' })).toBeTruthy()
-    expect(figure.getAttribute('aria-label')).toMatch(
-      /cm below the rim, \d+(\.\d)? °C, \d+ g gelatin in a litre$/,
-    )
+    expect(within(figure).getByText(/^\d+\sg\/L$/, { selector: '[font-size="22"]' })).toBeTruthy()
+    expect(figure.getAttribute('aria-label')).toMatch(/cm below the rim, \d+(\.\d)? °C, \d+ g\/L gelatin$/)
   })
 
   it('leaves gelatin out where nothing gives any', async () => {
@@ -37,7 +35,7 @@ describe('a batch against its plan', () => {
       points: c.points.map((p) => ({ ...p, gelatinGPerL: none })),
       planned: c.planned.map((p) => ({ ...p, gelatinGPerL: 0 })),
     }))
-    expect(within(await drawing()).queryByText('Gelatin in a litre')).toBeNull()
+    expect(within(await drawing()).queryByText('Gelatin')).toBeNull()
   })
 
   it('reads another moment under a finger, and this one again when it is lifted', async () => {
@@ -59,7 +57,7 @@ describe('a batch against its plan', () => {
       `Clarity ${Math.round(course.clarityPlanned.index)} of 100`,
       `Clarity ${Math.round(course.claritySoFar.index)} of 100`,
     ])
-    expect(screen.getByText(/^Ladle card/).textContent).toMatch(/^Ladle card 4, /)
+    expect(said(screen.getByText(/^Ladle card/))).toMatch(/^Ladle card 4, /)
   })
 
   it('before the pot is filled shows what was foreseen, without an empty drawing', async () => {

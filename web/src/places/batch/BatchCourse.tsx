@@ -73,12 +73,12 @@ function Curves({ page, course, colour }: { page: Page; course: Course; colour: 
   ]
   if (tells(gelatin)) {
     panels.push({
-      name: 'Gelatin in a litre',
+      name: 'Gelatin',
       ...figures(course, 'gelatinGPerL'),
       least: 0,
       most: gelatin * 1.1,
       colour,
-      words: (value) => `${Math.round(value)} g`,
+      words: (value) => units.dissolved(value),
     })
   }
   const end = course.points[course.points.length - 1]!
@@ -88,7 +88,7 @@ function Curves({ page, course, colour }: { page: Page; course: Course; colour: 
       now={new Date(course.now).getTime()}
       running={page.card.strainedL === undefined && page.card.stage !== 'ABANDONED'}
       clock={clock}
-      label={`Level, temperature and gelatin against the plan, to ${clock(end.at)}: ${belowRim(end.levelCm.p50)} below the rim, ${units.celsius(end.celsius.p50)}, ${Math.round(end.gelatinGPerL.p50)} g gelatin in a litre`}
+      label={`Level, temperature and gelatin against the plan, to ${clock(end.at)}: ${belowRim(end.levelCm.p50)} below the rim, ${units.celsius(end.celsius.p50)}, ${units.dissolved(end.gelatinGPerL.p50)} gelatin`}
     />
   )
 }
@@ -127,7 +127,7 @@ function Clearness({ course, begun }: { course: Course; begun: boolean }) {
           <span className="text-quiet">No ladle held against the light yet; it decides, not the model.</span>
         ) : (
           <>
-            Ladle card <b className="font-mono font-semibold">{course.ladle}</b>,{' '}
+            Ladle card <b className="font-semibold">{course.ladle}</b>,{' '}
             {ladleName[Math.round(course.ladle) - 1]}.
           </>
         )}

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Page, Photo } from '../../api/queries'
-import { answer, network, person, problem, visit, type Answers } from '../../testing/kitchen'
+import { answer, network, person, pick, problem, type Answers, visit } from '../../testing/kitchen'
 import { edge } from '../../testing/edge'
 import { BatchPhotos } from './BatchPhotos'
 import { smaller } from './smaller'
@@ -45,9 +45,7 @@ describe('photos of a batch', () => {
 
   it('are taken of what was chosen, and sent as they are', async () => {
     const sent = open([])
-    fireEvent.change(await screen.findByRole('combobox', { name: 'A photo of' }), {
-      target: { value: 'SET' },
-    })
+    await pick(await screen.findByRole('button', { name: /^A photo of/ }), 'set')
     choose()
     await expect.poll(() => sent.filter((s) => s.method === 'PUT').length).toBe(1)
     expect(sent.find((s) => s.method === 'PUT')!.path).toMatch(new RegExp(`^${path}/[0-9a-f-]{36}$`))
@@ -61,7 +59,7 @@ describe('photos of a batch', () => {
       if (request.method !== 'PUT') return Promise.resolve(Response.json([]))
       return away ? Promise.reject(new TypeError('no network')) : Promise.resolve(refusal)
     }
-    await screen.findByRole('combobox', { name: 'A photo of' })
+    await screen.findByRole('button', { name: /^A photo of/ })
     choose()
     expect(await screen.findByText('a photo as JPEG or PNG')).toBeTruthy()
     away = true

@@ -17,7 +17,7 @@ export function BatchPhotos({ page }: { page: Page }) {
   const batchId = page.card.id
   const photos = usePhotos(batchId)
   const may = useMay()
-  const { clock } = useTimes()
+  const { time } = useTimes()
   const file = useRef<HTMLInputElement>(null)
   const [subject, setSubject] = useState<Subject>('CLARITY')
   const add = useChange(async (picture: File) => {
@@ -42,14 +42,13 @@ export function BatchPhotos({ page }: { page: Page }) {
               {photo.withdrawn ? (
                 <span className="border-rule bg-sunken text-15 text-quiet grid h-[150px] w-full content-center rounded-md border-2 border-dashed px-3">
                   <span>
-                    Taken out {clock(photo.withdrawn.at)} by {photo.withdrawn.byName}:{' '}
-                    {photo.withdrawn.reason}
+                    Taken out {time(photo.withdrawn.at)} by {photo.withdrawn.byName}: {photo.withdrawn.reason}
                   </span>
                 </span>
               ) : (
                 <img
                   src={`/api/batches/${batchId}/photos/${photo.id}`}
-                  alt={`${subjectName[photo.subject]}, ${clock(photo.at)}`}
+                  alt={`${subjectName[photo.subject]}, ${time(photo.at)}`}
                   width={photo.width}
                   height={photo.height}
                   loading="lazy"
@@ -60,13 +59,13 @@ export function BatchPhotos({ page }: { page: Page }) {
             <span className="text-15 flex items-baseline justify-between gap-2">
               <span>
                 <b className="font-semibold">{subjectName[photo.subject]}</b>{' '}
-                <span className="text-quiet font-mono">{clock(photo.at)}</span> {photo.by}
+                <span className="text-quiet">{time(photo.at)}</span> {photo.by}
               </span>
               {may('JUDGE') && !photo.withdrawn && (
                 <Button
                   tone="quiet"
                   className="px-1!"
-                  aria-label={`Take out ${subjectName[photo.subject]}, ${clock(photo.at)}`}
+                  aria-label={`Take out ${subjectName[photo.subject]}, ${time(photo.at)}`}
                   onClick={() => setTakingOut(photo)}
                 >
                   Take out

@@ -1,55 +1,31 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { setServerTime } from '../../api/clock'
 import type { Page } from '../../api/queries'
-import { answer, network, person, problem, visit, type Sent } from '../../testing/kitchen'
+import { answer, network, person, pick, problem, visit, said } from '../../testing/kitchen'
 import BatchPlace from './BatchPlace'
-
-const NOW = answer<{ now: string }>('range').now
-
-function open(
-  name: string,
-  change: (page: Page) => Page = (p) => p,
-  who = person(),
-  more = {},
-): { page: Page; sent: Sent[] } {
-  const page = change(answer<Page>(name))
-  setServerTime(NOW)
-  const at = `/batches/${page.card.id}`
-  const sent = network({ [`/api${at}`]: page, [`POST /api${at}/acts`]: page, '/api/calls': [], ...more })
-  visit(<BatchPlace />, { at, path: '/batches/:id', who })
-  return { page, sent }
-}
-
-const acts = (sent: Sent[]) =>
-  sent.filter((s) => s.method === 'POST').map((s) => s.body as Record<string, unknown>)
-
-async function logged(sent: Sent[], count = 1) {
-  await expect.poll(() => acts(sent).length).toBe(count)
-  return acts(sent)
-}
+import { acts, logged, openBatch } from '../../testing/batch'
 
 describe('a batch at its simmer', () => {
   it('says what it is, in what, for whom, and when it is ready', async () => {
-    const { page } = open('batch-simmer')
+    const { page } = openBatch('batch-simmer')
     const heading = await screen.findByRole('heading', { level: 1 })
-    expect(heading.textContent).toBe(`Brown veal stock in Broad 40, batch ${page.card.number}`)
+    expect(said(heading)).toBe(`Brown veal stock in Broad 40, batch ${page.card.number}`)
     expect(screen.getByText(/^Ready /)).toBeTruthy()
     expect(screen.getByRole('link', { name: 'Sauce' })).toBeTruthy()
   })
 
   it('shows every stage of its plan, with the one it is in and how far the past ones were off', async () => {
-    const { page } = open('batch-simmer')
+    const { page } = openBatch('batch-simmer')
     const stages = await screen.findByRole('list', { name: 'Stages' })
     const items = within(stages).getAllByRole('listitem')
     expect(items.length).toBe(page.planned.length)
     expect(items.map((i) => i.firstChild?.textContent)).toContain('Prepare')
-    expect(items.filter((i) => i.getAttribute('aria-current') === 'step')[0]!.textContent).toContain('Simmer')
-    expect(items[items.length - 1]!.textContent).toMatch(/Store\d\d:\d\d/)
+    expect(said(items.filter((i) => i.getAttribute('aria-current') === 'step')[0])).toContain('Simmer')
+    expect(said(items[items.length - 1])).toMatch(/Store\d\d:\d\d/)
   })
 
   it('closes its ledger in view, the unexplained with it', async () => {
-    const { page } = open('batch-simmer')
+    const { page } = openBatch('batch-simmer')
     const mouths = await screen.findByRole('img', { name: /^Ledger of litres/ })
     expect(mouths.getAttribute('aria-label')).toContain('If strained now')
     const rows = within(mouths.closest('figure')!).getAllByRole('row', { hidden: true })
@@ -57,10 +33,10 @@ describe('a batch at its simmer', () => {
   })
 
   it('logs a level as it is read, in centimetres below the rim', async () => {
-    const { sent } = open('batch-simmer')
+    const { sent } = openBatch('batch-simmer')
     fireEvent.click(await screen.findByRole('button', { name: 'Level' }))
     const sheet = await screen.findByRole('dialog')
-    const expected = /Expected (\d+(?:\.\d)?) cm below the rim/.exec(sheet.textContent)![1]!
+    const expected = /Expected (\d+(?:\.\d)?) cm below the rim/.exec(said(sheet))![1]!
     // A reading starts empty: nobody logs by a tap what nobody has read.
     const field = within(sheet).getByRole<HTMLInputElement>('textbox', { name: 'Below the rim' })
     expect(field.value).toBe('')
@@ -78,19 +54,19 @@ describe('a batch at its simmer', () => {
     const refusal = problem(422, 'above the boiling point here', {
       celsius: { reason: 'above the boiling point here', low: 0, high: 99.2, unit: '°C' },
     })
-    open('batch-simmer', (p) => p, person(), { [`POST /api/batches/${page.card.id}/acts`]: refusal })
+    openBatch('batch-simmer', (p) => p, person(), { [`POST /api/batches/${page.card.id}/acts`]: refusal })
     fireEvent.click(await screen.findByRole('button', { name: 'Temperature' }))
     const sheet = await screen.findByRole('dialog')
     fireEvent.change(within(sheet).getByRole('textbox'), { target: { value: '400' } })
     fireEvent.click(within(sheet).getByRole('button', { name: 'Log' }))
     fireEvent.click(within(sheet).getByRole('button', { name: 'It stands: log it' }))
-    const said = await within(sheet).findByRole('alert')
-    expect(said.textContent).toBe('Above the boiling point here. Between 0.0 and 99.0 °C.')
+    const refused = await within(sheet).findByRole('alert')
+    expect(said(refused)).toBe('Above the boiling point here. Between 0.0 and 99.0 °C.')
     expect(screen.getByRole('dialog')).toBeTruthy()
   })
 
   it('holds the set card and the ladle card against it', async () => {
-    const { sent } = open('batch-simmer')
+    const { sent } = openBatch('batch-simmer')
     fireEvent.click(await screen.findByRole('button', { name: 'Set' }))
     fireEvent.click(await screen.findByRole('radio', { name: '4 sets' }))
     fireEvent.click(screen.getByRole('button', { name: 'Log' }))
@@ -104,19 +80,21 @@ describe('a batch at its simmer', () => {
   })
 
   it('logs nothing from a card before a place on it is chosen', async () => {
-    open('batch-simmer')
+    openBatch('batch-simmer')
     fireEvent.click(await screen.findByRole('button', { name: 'Ladle' }))
     await screen.findByRole('radiogroup', { name: 'Ladle card' })
     expect(screen.getByRole('button', { name: 'Log' })).toHaveProperty('disabled', true)
   })
 
   it('says which burner the vessel stands on, and moves it to another', async () => {
-    const hob = answer<{ burnerId: string; name: string }[]>('hob')
-    const { page, sent } = open('batch-simmer', (p) => p, person(), { '/api/kitchen/hob': hob })
-    const stands = await screen.findByRole('combobox', { name: 'Stands on' })
-    expect(stands).toHaveProperty('value', page.card.burnerId)
+    const hob = answer<{ burnerId: string; name: string; ratedKw: number }[]>('hob')
+    const { page, sent } = openBatch('batch-simmer', (p) => p, person(), { '/api/kitchen/hob': hob })
+    const own = hob.find((place) => place.burnerId === page.card.burnerId)!
     const other = hob.find((place) => place.burnerId !== page.card.burnerId)!
-    fireEvent.change(stands, { target: { value: other.burnerId } })
+    await pick(
+      await screen.findByRole('button', { name: new RegExp(`^Stands on: ${own.name}`) }),
+      new RegExp(`^${other.name}, ${other.ratedKw.toFixed(1)}.kW`),
+    )
     await expect.poll(() => sent.filter((s) => s.method === 'PUT').length).toBe(1)
     expect(sent.find((s) => s.method === 'PUT')).toMatchObject({
       path: `/api/batches/${page.card.id}/burner`,
@@ -129,7 +107,7 @@ describe('a batch at its simmer', () => {
     const [, second, ...rest] = before.card.due
     const after = { ...before, card: { ...before.card, due: [before.card.due[0]!, ...rest] } }
     const acted = { [`POST /api/batches/${before.card.id}/acts`]: after }
-    const { sent } = open('batch-simmer', (p) => p, person(), acted)
+    const { sent } = openBatch('batch-simmer', (p) => p, person(), acted)
     const buttons = () => screen.getAllByRole('button', { name: /: log now$/ })
     await screen.findByRole('region', { name: 'Acts' })
     const stood = new Map(buttons().map((button) => [button.getAttribute('aria-label'), button]))
@@ -149,7 +127,7 @@ describe('a batch at its simmer', () => {
     const start = { ...due, kind: 'BEGIN_COOLING' as const, asks: false, becomes }
     const page = { ...before, card: { ...before.card, due: [start, due] } }
     const after = { ...before, card: { ...before.card, due: [due] } }
-    open('batch-cool', () => page, person(), { [`POST /api/batches/${before.card.id}/acts`]: after })
+    openBatch('batch-cool', () => page, person(), { [`POST /api/batches/${before.card.id}/acts`]: after })
     const button = await screen.findByRole('button', { name: /^Start cooling/ })
     button.focus()
     fireEvent.click(button)
@@ -163,7 +141,7 @@ describe('a batch at its simmer', () => {
   })
 
   it('puts in what goes in together at one tap, each its own entry', async () => {
-    const { page, sent } = open('batch-simmer')
+    const { page, sent } = openBatch('batch-simmer')
     const add = page.card.due.find((due) => due.kind === 'ADD')!
     fireEvent.click(await screen.findByRole('button', { name: /(Put in|Sachet in).*log now/ }))
     const all = await logged(sent, add.parts.length)
@@ -177,14 +155,14 @@ describe('a batch at its simmer', () => {
     ['k', 'skimmed', 'Liquor lost with the scum'],
     ['w', 'topped-up', 'Water added'],
   ])('opens the sheet of a reading by the key %s', async (key, _kind, label) => {
-    open('batch-simmer')
+    openBatch('batch-simmer')
     await screen.findByRole('heading', { level: 1 })
     fireEvent.keyDown(document.body, { key })
     expect(within(await screen.findByRole('dialog')).getByRole('textbox', { name: label })).toBeTruthy()
   })
 
   it('is given up only after a second word', async () => {
-    const { sent } = open('batch-simmer')
+    const { sent } = openBatch('batch-simmer')
     fireEvent.click(await screen.findByRole('button', { name: 'Give this batch up' }))
     expect(acts(sent)).toEqual([])
     fireEvent.click(screen.getByRole('button', { name: 'Keep it' }))
@@ -194,86 +172,16 @@ describe('a batch at its simmer', () => {
   })
 })
 
-describe('the record of a batch', () => {
-  it('tells every entry with its time and initials, the latest first', async () => {
-    const { page } = open('batch-simmer')
-    const list = await screen.findByRole('list', { name: 'Entries, latest first' })
-    const rows = within(list).getAllByRole('listitem')
-    expect(rows.length).toBe(12)
-    fireEvent.click(screen.getByRole('button', { name: `All ${page.events.length} entries` }))
-    expect(within(list).getAllByRole('listitem').length).toBe(page.events.length)
-    const first = within(list).getAllByRole('listitem')[page.events.length - 1]!
-    expect(first.textContent).toMatch(/^\d\d:\d\d(IV|WA)Weighed in veal/)
-  })
-
-  it('names the phase that began and ended, and what a card said', async () => {
-    open('batch-simmer')
-    const list = await screen.findByRole('list', { name: 'Entries, latest first' })
-    fireEvent.click(screen.getByRole('button', { name: /^All / }))
-    expect(list.textContent).toContain('Begun roast')
-    expect(list.textContent).toContain('shade 5.5, dark')
-  })
-
-  it('strikes a corrected figure through and sets the right one beside it', async () => {
-    open('batch-simmer', (page) => {
-      const event = page.events.find((e) => e.kind === 'filled')!
-      event.correctedTo = { ...event.figures, litres: 21.5 }
-      event.reason = 'misread the jug'
-      const by = { recordedAt: event.recordedAt, by: 'IV', byName: 'Ilse Varga' }
-      event.corrections = [
-        { ...by, seq: 8, reason: 'counted jugs', figures: { ...event.figures, litres: 20.5 } },
-        { ...by, seq: 9, reason: 'misread the jug', figures: { ...event.figures, litres: 21.5 } },
-      ]
-      event.late = true
-      return { ...page, events: [event] }
-    })
-    const list = await screen.findByRole('list', { name: 'Entries, latest first' })
-    expect(within(list).getByText('21.5 L')).toBeTruthy()
-    expect(list.querySelector('.line-through')!.textContent).toMatch(/L$/)
-    // Every correction is there with its person, also one that another has followed; and that it was told from memory.
-    expect(list.textContent).toContain('Ilse Varga: corrected to 20.5 L')
-    expect(list.textContent).toContain('counted jugs')
-    expect(list.textContent).toContain('misread the jug')
-    expect(list.textContent).toContain('from memory')
-  })
-
-  it('corrects an entry by another one that names it', async () => {
-    const { page, sent } = open('batch-simmer', (p) => ({
-      ...p,
-      events: p.events.filter((e) => e.kind === 'filled'),
-    }))
-    fireEvent.click(await screen.findByRole('button', { name: /^Correct Filled/ }))
-    const sheet = await screen.findByRole('dialog')
-    fireEvent.change(within(sheet).getByRole('textbox', { name: 'Volume' }), { target: { value: '19' } })
-    const correct = within(sheet).getByRole('button', { name: 'Correct the record' })
-    expect(correct).toHaveProperty('disabled', true)
-    fireEvent.change(within(sheet).getByRole('textbox', { name: 'Why' }), { target: { value: 'misread' } })
-    fireEvent.click(correct)
-    expect((await logged(sent))[0]).toMatchObject({
-      kind: 'corrected',
-      corrects: page.events[0]!.id,
-      litres: 19,
-    })
-  })
-
-  it('offers no correction to a trainee', async () => {
-    open('batch-simmer', (p) => p, person({ rights: ['READ', 'ACT'] }))
-    await screen.findByRole('list', { name: 'Entries, latest first' })
-    expect(screen.queryByRole('button', { name: /^Correct/ })).toBeNull()
-    expect(screen.queryByRole('button', { name: 'Judge' })).toBeNull()
-  })
-})
-
 describe('a batch in its bath', () => {
   it('shows its readings against the limits, with a verdict', async () => {
-    const { page } = open('batch-cool')
+    const { page } = openBatch('batch-cool')
     expect((await screen.findAllByText(/^(On course|Passed|Tight)$/)).length).toBeGreaterThan(0)
-    expect(screen.getByText(/^Planned: /).textContent).toContain(page.coolingPlan.into[0]!.container)
+    expect(said(screen.getByText(/^Planned: /))).toContain(page.coolingPlan.into[0]!.container)
     expect(screen.queryByRole('button', { name: 'Level' })).toBeNull()
   })
 
   it('says in red that it will not make its limit, and what to do', async () => {
-    open('batch-cool', (p) => ({
+    openBatch('batch-cool', (p) => ({
       ...p,
       card: { ...p.card, cooling: { ...p.card.cooling, overall: 'WILL_FAIL' } },
     }))
@@ -281,7 +189,7 @@ describe('a batch in its bath', () => {
   })
 
   it('takes a reading of the stock, not of a pot', async () => {
-    const { sent } = open('batch-cool')
+    const { sent } = openBatch('batch-cool')
     await screen.findByRole('heading', { level: 1 })
     fireEvent.keyDown(document.body, { key: 't' })
     const sheet = await screen.findByRole('dialog', { name: 'Read the cooling' })
@@ -293,7 +201,7 @@ describe('a batch in its bath', () => {
 
 describe('a batch before its water', () => {
   it('says what of it is done, under way and ahead', async () => {
-    open('batch-prepare-fish')
+    openBatch('batch-prepare-fish')
     const chores = await screen.findByRole('list', { name: 'Before the water' })
     const words = within(chores)
       .getAllByRole('listitem')
@@ -304,30 +212,30 @@ describe('a batch before its water', () => {
   })
 
   it('never hides what was not logged', async () => {
-    open('batch-simmer', (page) => ({
+    openBatch('batch-simmer', (page) => ({
       ...page,
       chores: page.chores.map((c) => (c.phase === 'deglaze' ? { ...c, finished: undefined } : c)),
     }))
     const chores = await screen.findByRole('list', { name: 'Before the water' })
-    expect(chores.textContent).toContain('Deglaze not logged')
+    expect(said(chores)).toContain('Deglaze not logged')
   })
 
   it('begins and ends its phases by their step in the procedure', async () => {
-    const { page, sent } = open('batch-prepare-fish')
+    const { page, sent } = openBatch('batch-prepare-fish')
     const soak = page.card.due.find((due) => due.kind === 'END' && due.phase === 'soak')!
     fireEvent.click(await screen.findByRole('button', { name: 'Out of the soak: log now' }))
     expect((await logged(sent))[0]).toMatchObject({ kind: 'finished', step: soak.step })
   })
 
   it('shows its bed and its water to come, not a level that is not there', async () => {
-    const { page } = open('batch-prepare-fish')
+    const { page } = openBatch('batch-prepare-fish')
     expect((await screen.findAllByText(new RegExp(`^${page.bedName}`))).length).toBeGreaterThan(0)
     expect(screen.queryByText('In the pot')).toBeNull()
     expect(screen.queryByRole('button', { name: 'Skimmed' })).toBeNull()
   })
 
   it('turns a roast at one tap of the next act', async () => {
-    const { sent } = open('batch-prepare-vegetable')
+    const { sent } = openBatch('batch-prepare-vegetable')
     await screen.findByRole('heading', { level: 1 })
     fireEvent.keyDown(document.body, { key: 'n' })
     expect((await logged(sent))[0]).toMatchObject({ kind: 'turned' })
@@ -338,6 +246,6 @@ describe('a batch that is not there', () => {
   it('says so and offers to try again', async () => {
     network({})
     visit(<BatchPlace />, { at: '/batches/nothing', path: '/batches/:id' })
-    expect((await screen.findByRole('alert')).textContent).toContain('The batch could not be fetched')
+    expect(said(await screen.findByRole('alert'))).toContain('The batch could not be fetched')
   })
 })

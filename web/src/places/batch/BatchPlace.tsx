@@ -4,7 +4,7 @@ import { useBatch, type Card, type Page } from '../../api/queries'
 import { liquorColour } from '../../graphics/liquor'
 import { Mouths } from '../../graphics/Mouths'
 import { useKeys } from '../../kit/keys'
-import { Failed, Heading, Loading } from '../../kit/Note'
+import { Failed, Heading, Loading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { stageName } from '../../words/en'
 import { duration } from '../../words/time'
@@ -56,6 +56,9 @@ function Batch({ page }: { page: Page }) {
             <>
               for <Link to="/calls">{page.call.stationName}</Link>, {units.litres(page.call.litres)} by{' '}
               {day(card.readyBy)}.{' '}
+              {page.call.openL > 0 && (
+                <b className="text-ember font-semibold">{units.litres(page.call.openL)} of it still open. </b>
+              )}
             </>
           )}
           {['ON_SHELF', 'DONE', 'ABANDONED'].includes(card.stage) ? (
@@ -69,6 +72,8 @@ function Batch({ page }: { page: Page }) {
         </p>
       </div>
       <Steps page={page} />
+      <Short page={page} />
+      {page.salted && <Salted page={page} />}
       <ChoreLine page={page} />
       {page.weighing && <BatchWeighing page={page} weighing={page.weighing} />}
       <div className="mt-5 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
@@ -99,7 +104,7 @@ function Batch({ page }: { page: Page }) {
             unexplainedL={page.ledger.unexplainedL}
             litres={(value) => units.litres(value)}
             colour={colour}
-            yieldName={yieldName(card)}
+            yieldName={yieldName(card, units.out)}
           />
         </section>
         <BatchRecord page={page} />
@@ -114,6 +119,35 @@ function Batch({ page }: { page: Page }) {
         />
       )}
     </>
+  )
+}
+
+/** A pot that came out short of its call: whoever stands at it decides what becomes of the rest. */
+function Short({ page }: { page: Page }) {
+  const units = useUnits()
+  const { call, card } = page
+  if (!call || call.openL === 0 || card.strainedL === undefined || card.stage === 'ABANDONED') return null
+  return (
+    <Note>
+      {units.litres(call.openL)} of the {units.litres(call.litres)} for {call.stationName} will not come of
+      this pot; the station sees it. <Link to="/calls">Plan the rest, or close the call short</Link>
+    </Note>
+  )
+}
+
+/** Salt that nobody planned, told where it is decided what becomes of the stock. */
+function Salted({ page }: { page: Page }) {
+  const units = useUnits()
+  const salt = page.salted!
+  const reduced = salt.afterGPerL > salt.gPerL * 1.01
+  return (
+    <Note>
+      Salted by mistake with {units.kg(salt.addedKg)}: about {units.dissolved(salt.gPerL, 0.1)}
+      {reduced && `, ${units.dissolved(salt.afterGPerL, 0.1)} once it is reduced`}.{' '}
+      {salt.tooMuch
+        ? 'Too salty to be reduced for a sauce: let it down with unsalted stock, or keep it for soup.'
+        : 'Write it on the lot, and salt less after it.'}
+    </Note>
   )
 }
 
@@ -145,7 +179,7 @@ function useBatchKeys(page: Page, ask: (kind: SheetName) => void) {
 }
 
 /** While a pot works its ledger tells what would come out if it were strained this minute; top-ups ahead are not in it. */
-function yieldName(card: Card): string {
-  if (card.strainedL !== undefined) return 'Litres out'
+function yieldName(card: Card, out: string): string {
+  if (card.strainedL !== undefined) return out
   return card.pot.filled ? 'If strained now' : 'Expected out'
 }

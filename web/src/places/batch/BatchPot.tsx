@@ -4,13 +4,12 @@ import { Cutaway, type Mark } from '../../graphics/Cutaway'
 import { useTimes, useUnits } from '../../kit/session'
 import { Why } from '../../kit/Why'
 import { bodyName } from '../../words/en'
-import { dissolved } from '../../words/units'
 
 /** The pot as it should stand now, with the figures to read off from two metres. */
 export function BatchPot({ page, colour }: { page: Page; colour: string }) {
   const units = useUnits()
   const { card } = page
-  const { clock } = useTimes()
+  const { time } = useTimes()
   const pot = card.pot
   const brix = page.brix[page.brix.length - 1]
   const vessel = card.vessel
@@ -54,9 +53,9 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
             <Figure name="When cold" value={bodyName[pot.body]} />
             {brix && (
               <Figure
-                name={`Refractometer ${clock(brix.at)}`}
+                name={`Refractometer ${time(brix.at)}`}
                 value={`${brix.degrees.toFixed(1)} °Bx`}
-                says={dissolved(brix.gPerL)}
+                says={`${units.dissolved(brix.gPerL)} dissolved`}
               />
             )}
             <Figure
@@ -110,7 +109,7 @@ export function Figure({
         {name}
         {why}
       </dt>
-      <dd className={`m-0 font-mono font-semibold whitespace-nowrap ${large ? 'text-36' : 'text-18'}`}>
+      <dd className={`m-0 font-semibold whitespace-nowrap ${large ? 'text-36' : 'text-18'}`}>
         {value}
         {(note ?? says) && (
           <span className="text-13 text-quiet block font-normal whitespace-normal">

@@ -20,7 +20,7 @@ const LATEST = 12
 /** Every entry with its time and initials; what was corrected is struck through, never gone. */
 export function BatchRecord({ page }: { page: Page }) {
   const may = useMay()
-  const { clock } = useTimes()
+  const { time } = useTimes()
   const words = useFigureWords(page)
   const [correcting, setCorrecting] = useState<Event>()
   const [all, setAll] = useState(false)
@@ -50,27 +50,38 @@ export function BatchRecord({ page }: { page: Page }) {
               key={event.id}
               className="border-rule text-15 flex min-h-[40px] items-center gap-3 border-b py-1"
             >
-              <span className="w-12 shrink-0 font-mono">{clock(event.at)}</span>
+              <span className="w-[5.2rem] shrink-0">
+                {event.correctedAt && <span className="text-quiet block line-through">{time(event.at)}</span>}
+                {time(event.correctedAt ?? event.at)}
+              </span>
               <span className="w-8 shrink-0 font-semibold" title={event.byName}>
                 {event.by}
               </span>
               <span className={`flex-1 ${event.withdrawn ? 'text-quiet line-through' : ''}`}>
                 {eventName[event.kind]}{' '}
-                <span className={event.correctedTo ? 'text-quiet font-mono line-through' : 'font-mono'}>
+                <span
+                  className={
+                    event.correctedTo && words(event.correctedTo) !== words(event.figures)
+                      ? 'text-quiet line-through'
+                      : ''
+                  }
+                >
                   {words(event.figures)}
                 </span>
-                {event.correctedTo && (
-                  <span className="font-mono font-semibold"> {words(event.correctedTo)}</span>
+                {event.correctedTo && words(event.correctedTo) !== words(event.figures) && (
+                  <span className="font-semibold"> {words(event.correctedTo)}</span>
                 )}
                 {event.late && (
                   <span className="text-13 text-amber block font-semibold">
-                    entered {clock(event.recordedAt)}, from memory
+                    entered {time(event.recordedAt)}, from memory
                   </span>
                 )}
                 {event.corrections.map((correction) => (
                   <span key={correction.seq} className="text-13 text-quiet block">
-                    {clock(correction.recordedAt)} {correction.byName}:{' '}
-                    {correction.figures ? `corrected to ${words(correction.figures)}` : 'withdrawn'}
+                    {time(correction.recordedAt)} {correction.byName}:{' '}
+                    {correction.figures
+                      ? `corrected to ${[correction.at && time(correction.at), words(correction.figures)].filter(Boolean).join(', ')}`
+                      : 'withdrawn'}
                     {correction.reason && `, ${correction.reason}`}
                   </span>
                 ))}
@@ -80,7 +91,7 @@ export function BatchRecord({ page }: { page: Page }) {
                   tone="quiet"
                   className="min-h-[36px]! px-1!"
                   onClick={() => setCorrecting(event)}
-                  aria-label={`Correct ${eventName[event.kind]} at ${clock(event.at)}`}
+                  aria-label={`Correct ${eventName[event.kind]} at ${time(event.at)}`}
                 >
                   Correct
                 </Button>

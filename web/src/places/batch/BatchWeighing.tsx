@@ -42,7 +42,7 @@ export function BatchWeighing({ page, weighing }: { page: Page; weighing: Weighi
             <span className="text-15">{words(way, weighing, units)}</span>
             <span className="text-15">
               {units.litres(way.waterL)} of water give{' '}
-              <b className="font-mono font-semibold">{units.estimate(way.outL)}</b>
+              <b className="font-semibold">{units.estimate(way.outL)}</b>
               {way.shortL > 0 ? `, ${units.litres(way.shortL)} short of the call` : ', as called'}.
             </span>
             {canFill && (way.kind === 'SAME_RATIO' || way.kind === 'SAME_WATER') && (
@@ -65,7 +65,7 @@ function words(way: Way, weighing: Weighing, units: ReturnType<typeof useUnits>)
     case 'SAME_RATIO':
       return 'As strong as planned. The line and everything after it stand at this now.'
     case 'SAME_WATER':
-      return `The water of the plan: ${way.gelatinGPerL.toFixed(0)} g of gelatin in a litre.`
+      return `The water of the plan: ${units.dissolved(way.gelatinGPerL)} gelatin.`
     case 'FETCH_MORE':
       return `${units.kg(way.bedKg - weighing.weighedKg)} more, all of it weighed in again: as planned.`
     default:

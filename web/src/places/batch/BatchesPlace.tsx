@@ -45,17 +45,15 @@ export default function BatchesPlace() {
                 to={`/batches/${batch.id}`}
                 className="text-ink grid min-h-[64px] grid-cols-[56px_1fr_auto] items-center gap-x-4 no-underline md:grid-cols-[64px_2fr_1fr_1fr_1fr]"
               >
-                <span className="text-24 font-mono font-semibold">{batch.number}</span>
+                <span className="text-24 font-semibold">{batch.number}</span>
                 <span>
                   <b className="font-semibold">{batch.formulaName}</b>
                   <span className="text-15 text-quiet block">
                     {batch.vesselName}, {day(batch.acceptedAt)}
                   </span>
                 </span>
-                <span className="text-15 hidden font-mono md:block">
-                  called {units.litres(batch.calledL)}
-                </span>
-                <span className="text-15 hidden font-mono md:block">
+                <span className="text-15 hidden md:block">called {units.litres(batch.calledL)}</span>
+                <span className="text-15 hidden md:block">
                   {batch.strainedL === undefined
                     ? `planned ${units.litres(batch.expectedL)}`
                     : `out ${units.litres(batch.strainedL)} (${off >= 0 ? '+' : '−'}${units.litres(Math.abs(off))})`}

@@ -1,7 +1,8 @@
 import type { FieldProblem } from '../../api/client'
 import type { Page } from '../../api/queries'
 import { NumberField } from '../../kit/NumberField'
-import { dissolved, type Units } from '../../words/units'
+import { useUnits } from '../../kit/session'
+import type { Units } from '../../words/units'
 
 interface Props {
   label: string
@@ -14,11 +15,12 @@ interface Props {
 
 /** A refractometer's degrees; what they come to in dissolved grams stands below at once. */
 export function BrixField({ scale, ...field }: Props) {
+  const words = useUnits()
   const grams = field.value === undefined ? undefined : gramsAt(scale, field.value)
   return (
     <div className="grid gap-3">
       <NumberField {...field} dimension="brix" autoFocus />
-      {grams !== undefined && <p className="text-15 text-quiet m-0 font-mono">{dissolved(grams)}</p>}
+      {grams !== undefined && <p className="text-15 text-quiet m-0">{words.dissolved(grams)} dissolved</p>}
     </div>
   )
 }

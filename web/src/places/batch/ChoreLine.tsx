@@ -4,11 +4,11 @@ import { phaseName } from '../../words/en'
 
 /** The phases before the water, each with its times; what was never logged says so. */
 export function ChoreLine({ page }: { page: Page }) {
-  const { clock } = useTimes()
+  const { time } = useTimes()
   if (page.chores.length === 0) return null
   const words = ({ began, finished }: Page['chores'][number]) => {
-    if (finished) return began ? `${clock(began)}–${clock(finished)}` : clock(finished)
-    if (began) return `since ${clock(began)}`
+    if (finished) return began ? `${time(began)}–${time(finished)}` : time(finished)
+    if (began) return `since ${time(began)}`
     return page.card.pot.filled ? 'not logged' : 'ahead'
   }
   return (
@@ -19,9 +19,7 @@ export function ChoreLine({ page }: { page: Page }) {
       {page.chores.map((chore) => (
         <li key={chore.step}>
           {phaseName[chore.phase]}{' '}
-          <span
-            className={`font-mono ${chore.began && !chore.finished ? 'text-ember font-semibold' : 'text-ink'}`}
-          >
+          <span className={`${chore.began && !chore.finished ? 'text-ember font-semibold' : 'text-ink'}`}>
             {words(chore)}
           </span>
         </li>

@@ -4,6 +4,7 @@ import { eventKinds } from '../../api/kinds'
 import { act } from '../../api/outbox'
 import type { Page } from '../../api/queries'
 import { Button } from '../../kit/Button'
+import { MomentField } from '../../kit/MomentField'
 import { Note } from '../../kit/Note'
 import { NumberField } from '../../kit/NumberField'
 import { useTimes, useUnits } from '../../kit/session'
@@ -11,6 +12,7 @@ import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
 import { Ticks } from './Ticks'
 import { eventName, figureName } from '../../words/en'
+import { instantOf, localOf } from '../../words/time'
 import type { Dimension } from '../../words/units'
 import { logAll } from './acts'
 
@@ -42,8 +44,10 @@ export function CorrectSheet({
   onClose: () => void
 }) {
   const units = useUnits()
-  const { clock } = useTimes()
+  const { time, zone } = useTimes()
   const told = event.correctedTo ?? event.figures
+  const was = localOf(new Date(event.correctedAt ?? event.at).getTime(), zone)
+  const [at, setAt] = useState(was)
   const [changes, setChanges] = useState<Partial<Record<Asked['name'], Told | undefined>>>({})
   const [reason, setReason] = useState('')
   const [problem, setProblem] = useState<Problem>()
@@ -52,6 +56,7 @@ export function CorrectSheet({
     ? kindOfEvent.figures.filter((figure) => typed[figure.quantity] !== undefined)
     : []
   const changed = Object.entries(changes).filter(([name, value]) => value !== told[name as Asked['name']])
+  const moved = at !== was && { happenedAt: instantOf(at, zone).toISOString() }
   const missing = Object.values(changes).some((value) => value === undefined)
   const send = async (what: Schemas['Act']) => {
     const outcome = await logAll(page.card.id, [what])
@@ -60,11 +65,11 @@ export function CorrectSheet({
   }
   const submit = (submitted: FormEvent) => {
     submitted.preventDefault()
-    void send(act('corrected', { corrects: event.id, reason, ...Object.fromEntries(changed) }))
+    void send(act('corrected', { corrects: event.id, reason, ...moved, ...Object.fromEntries(changed) }))
   }
   return (
     <Sheet
-      title={`Correct: ${eventName[event.kind]?.toLowerCase()} at ${clock(event.at)}`}
+      title={`Correct: ${eventName[event.kind]?.toLowerCase()} at ${time(event.at)}`}
       open
       onClose={onClose}
     >
@@ -101,6 +106,15 @@ export function CorrectSheet({
             />
           )
         })}
+        {kindOfEvent?.correctable && (
+          <MomentField
+            label="It happened"
+            direction="past"
+            value={at}
+            onValue={setAt}
+            problem={problem?.fields.happenedAt}
+          />
+        )}
         <TextField
           label="Why"
           value={reason}
@@ -108,13 +122,15 @@ export function CorrectSheet({
           hint="Misread, wrong vessel, wrong scale …"
           required
         />
-        {problem && !asked.some((figure) => problem.fields[figure.name]) && <Note>{problem.message}.</Note>}
-        {asked.length > 0 && (
+        {problem && !problem.fields.happenedAt && !asked.some((figure) => problem.fields[figure.name]) && (
+          <Note>{problem.message}.</Note>
+        )}
+        {kindOfEvent?.correctable && (
           <Button
             type="submit"
             tone="act"
             large
-            disabled={reason.trim() === '' || changed.length === 0 || missing}
+            disabled={reason.trim() === '' || (changed.length === 0 && !moved) || missing}
           >
             Correct the record
           </Button>

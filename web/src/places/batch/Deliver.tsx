@@ -46,7 +46,7 @@ export function Deliver({ page }: { page: Page }) {
   return (
     <div className="grid gap-4">
       <p className="text-18 m-0">
-        <b className="text-36 font-mono font-semibold">{units.litres(left)}</b> on the shelf of{' '}
+        <b className="text-36 font-semibold">{units.litres(left)}</b> on the shelf of{' '}
         {units.litres(page.storedL)} put away.{' '}
         {page.lotId && <Link to={`/lots/${page.lotId}`}>Lot and label</Link>}
       </p>
@@ -74,7 +74,7 @@ export function Deliver({ page }: { page: Page }) {
             ))}
           </fieldset>
           <NumberField
-            label="Litres on this slip"
+            label={`${units.litresWord === 'gallons' ? 'Gallons' : 'Litres'} on this slip`}
             dimension="litres"
             units={units.units}
             value={amount}

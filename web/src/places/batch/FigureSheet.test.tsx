@@ -3,7 +3,7 @@ import { describe, expect, it, vi } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Page } from '../../api/queries'
 import { levelAt, litresAt } from '../../graphics/vessel'
-import { answer, network, person, visit, type Sent } from '../../testing/kitchen'
+import { answer, network, person, visit, type Sent, said } from '../../testing/kitchen'
 import { ActButton } from './ActButton'
 import type { ProposedName } from './acts'
 import { FigureSheet } from './FigureSheet'
@@ -47,7 +47,7 @@ describe('a level', () => {
     const odd = Math.round(page.likely['level-read']!.high) + 4
     type('Below the rim', odd.toFixed(1))
     press('Log')
-    expect(screen.getByText(/far from what is likely here/).textContent).toContain(
+    expect(said(screen.getByText(/far from what is likely here/))).toContain(
       `${odd.toFixed(1)} cm is far from`,
     )
     expect(sent.filter((s) => s.method === 'POST')).toEqual([])
@@ -101,7 +101,7 @@ describe('a weight', () => {
     const { sent } = open('weighed-in', (p) => p, {
       more: { '/api/devices': [scale, { ...scale, id: 't', name: 'Old scale', silent: true }] },
     })
-    fireEvent.click(await screen.findByRole('button', { name: /^Floor scale reads 3\.70 kg/ }))
+    fireEvent.click(await screen.findByRole('button', { name: /^Floor scale reads 3\.70\skg/ }))
     expect(screen.queryByRole('button', { name: /^Old scale/ })).toBeNull()
     press('Log')
     expect(await first(sent)).toMatchObject({ kind: 'weighed-in', kg: 3.7, part: 'bed' })
@@ -131,11 +131,9 @@ describe('a refractometer', () => {
     await screen.findByRole('dialog', { name: 'Read the refractometer' })
     const [, five, ten] = page.brixScale
     type('Refractometer', '5')
-    expect(screen.getByText(`${Math.round(five!.gPerL)} g dissolved in a litre`)).toBeTruthy()
+    expect(screen.getByText(`${Math.round(five!.gPerL)} g/L dissolved`)).toBeTruthy()
     type('Refractometer', '7.5')
-    expect(
-      screen.getByText(`${Math.round((five!.gPerL + ten!.gPerL) / 2)} g dissolved in a litre`),
-    ).toBeTruthy()
+    expect(screen.getByText(`${Math.round((five!.gPerL + ten!.gPerL) / 2)} g/L dissolved`)).toBeTruthy()
     type('Refractometer', '95')
     expect(screen.queryByText(/dissolved/)).toBeNull()
   })

@@ -8,7 +8,7 @@ import { NumberField } from '../../kit/NumberField'
 import { useTimes, useUnits } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
-import { eventName } from '../../words/en'
+import { eventName, figureName } from '../../words/en'
 import { amount, type Dimension } from '../../words/units'
 import { likely, logAll, moves, question, type Due, type ProposedName } from './acts'
 import { Advice } from './Advice'
@@ -127,10 +127,7 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
         {asked.expected !== undefined && saysItself.includes(kind) && (
           <p className="text-15 text-quiet m-0">
             Expected about{' '}
-            <b className="text-ink font-mono font-semibold">
-              {amount(asked.expected, dimension, units.units)}
-            </b>
-            .
+            <b className="text-ink font-semibold">{amount(asked.expected, dimension, units.units)}</b>.
           </p>
         )}
         {asked.probe !== undefined && (
@@ -144,6 +141,9 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
           >
             {byProbe ? 'Taken from' : 'Take'} {page.card.probe?.name}: {units.celsius(asked.probe, 0.1)}
           </Button>
+        )}
+        {kind === 'wrong-pan' && (
+          <TextField label={figureName(kind, 'words')} value={words} onValue={setWords} required />
         )}
         {kind === 'weighed-in' && (
           <TextField

@@ -2,7 +2,7 @@ import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Page } from '../../api/queries'
-import { answer, network, problem, visit, type Sent } from '../../testing/kitchen'
+import { answer, network, problem, visit, type Sent, said } from '../../testing/kitchen'
 import { JudgeSheet } from './JudgeSheet'
 
 const NOW = answer<{ now: string }>('range').now
@@ -38,12 +38,12 @@ describe('judging the end', () => {
     const sheet = await screen.findByRole('dialog', { name: 'Judge the end' })
     for (const more of ['+15 min', '+30 min', '+60 min']) {
       const button = await within(sheet).findByRole('button', { name: new RegExp(`^\\${more}ends`) })
-      expect(button.textContent).toMatch(/ends .*, ready .*\d L out, \d+ g gelatin\/L/)
+      expect(said(button)).toMatch(/ends .*, ready .*\d L out, \d+ g\/L gelatin/)
     }
     const hour = within(sheet).getByRole('button', { name: /^\+60/ }).textContent
-    expect(hour).toContain(`40 min late for ${page.call!.stationName}`)
-    expect(hour).toContain('Fish fumet, batch 6, waits 25 min for its burner')
-    expect(within(sheet).getByRole('button', { name: /^\+30/ }).textContent).not.toContain('late')
+    expect(hour).toContain(`40\u202fmin late for ${page.call!.stationName}`)
+    expect(hour).toContain('Fish fumet, batch 6, waits 25\u202fmin for its burner')
+    expect(said(within(sheet).getByRole('button', { name: /^\+30/ }))).not.toContain('late')
     fireEvent.click(within(sheet).getByRole('button', { name: 'round' }))
     fireEvent.click(within(sheet).getByRole('button', { name: 'joints fall apart' }))
     fireEvent.click(within(sheet).getByRole('button', { name: /^Enough/ }))

@@ -9,6 +9,7 @@ import { useTimes, useUnits } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { bodyName, spentSigns, tasteWords } from '../../words/en'
 import { duration } from '../../words/time'
+import type { Formatters } from '../../words/units'
 import { logAll } from './acts'
 import { Ticks } from './Ticks'
 
@@ -22,6 +23,7 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
   const [problem, setProblem] = useState<Problem>()
   const [words, setWords] = useState<string[]>([])
   const pot = page.card.pot
+  const units = useUnits()
   const judge = async (longer: number) => {
     const what = longer === 0 ? act('judged-enough') : act('judged-not-yet', { longerMin: longer })
     const looked = words.length ? [act('tasted', { words: words.join(', ') })] : []
@@ -36,7 +38,7 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
         {tells(pot.gelatinGPerL) ? (
           <>
             By the model it now <b className="font-semibold">{bodyName[pot.body]}</b>, about{' '}
-            {`${Math.round(pot.gelatinGPerL)}\u00a0g`} gelatin in a litre. The taste decides.
+            {units.dissolved(pot.gelatinGPerL)} gelatin. The taste decides.
           </>
         ) : (
           'The taste decides; the clock is a guess.'
@@ -96,7 +98,7 @@ function ComesTo({ choice, page }: { choice?: Choice; page: Page }) {
   if (!choice) return null
   return (
     <span className="text-15 block font-normal">
-      {body(choice, units.estimate(choice.litres))}, <Ready choice={choice} page={page} />
+      {body(choice, units)}, <Ready choice={choice} page={page} />
     </span>
   )
 }
@@ -111,7 +113,7 @@ function Consequences({ choice, page }: { choice?: Choice; page: Page }) {
       <span className={choice.lateMin > 0 ? 'text-ember' : 'text-quiet'}>
         ends {day(choice.endsAt)}, <Ready choice={choice} page={page} />
       </span>
-      <span className="text-quiet">{body(choice, units.estimate(choice.litres))}</span>
+      <span className="text-quiet">{body(choice, units)}</span>
       {waiting && (
         <span className="text-ember">
           {waiting.formulaName}, batch {waiting.number}, waits {duration(Math.max(1, waiting.waitMin))} for
@@ -122,7 +124,7 @@ function Consequences({ choice, page }: { choice?: Choice; page: Page }) {
   )
 }
 
-const body = (choice: Choice, litres: string) =>
+const body = (choice: Choice, units: Formatters) =>
   tells(choice.gelatinGPerL)
-    ? `${litres} out, ${Math.round(choice.gelatinGPerL)} g gelatin/L`
-    : `${litres} out`
+    ? `${units.estimate(choice.litres)} out, ${units.dissolved(choice.gelatinGPerL)} gelatin`
+    : `${units.estimate(choice.litres)} out`

@@ -29,7 +29,7 @@ export function LevelField({ label, value, onValue, units, problem, vessel }: Pr
         onValue={setBy}
         options={[
           { value: 'ruler', name: 'Below the rim' },
-          { value: 'litres', name: 'Litres on the scale' },
+          { value: 'litres', name: `${words.litresWord === 'gallons' ? 'Gallons' : 'Litres'} on the scale` },
         ]}
       />
       {by === 'ruler' ? (
@@ -44,7 +44,7 @@ export function LevelField({ label, value, onValue, units, problem, vessel }: Pr
         />
       ) : (
         <NumberField
-          label="Litres, the bed counted in"
+          label={`${words.litresWord === 'gallons' ? 'Gallons' : 'Litres'}, the bed counted in`}
           value={litres}
           onValue={(l) => onValue(l === undefined ? undefined : vessel.heightCm - levelAt(vessel, l))}
           dimension="litres"
@@ -54,7 +54,7 @@ export function LevelField({ label, value, onValue, units, problem, vessel }: Pr
         />
       )}
       {value !== undefined && litres !== undefined && (
-        <p className="text-15 text-quiet m-0 font-mono">
+        <p className="text-15 text-quiet m-0">
           {by === 'ruler'
             ? `${words.litres(litres)}, the bed counted in`
             : `${words.cm(value)} below the rim`}

@@ -1,12 +1,13 @@
 import { api, data } from '../../api/client'
 import { useChange, useHob, type Page } from '../../api/queries'
 import { SelectField } from '../../kit/SelectField'
-import { useMay } from '../../kit/session'
+import { useMay, useUnits } from '../../kit/session'
 
 /** Which burner the vessel stands on, and another one for it. */
 export function StandsOn({ page }: { page: Page }) {
   const hob = useHob()
   const may = useMay()
+  const units = useUnits()
   const path = { id: page.card.id }
   const move = useChange(
     (burnerId: string) => data(api.PUT('/api/batches/{id}/burner', { params: { path }, body: { burnerId } })),
@@ -25,7 +26,10 @@ export function StandsOn({ page }: { page: Page }) {
         onValue={(id) => id && move.mutate(id)}
         options={[
           ...(here ? [] : [{ value: '', name: 'no burner yet' }]),
-          ...places.map((place) => ({ value: place.burnerId, name: `${place.name}, ${place.ratedKw} kW` })),
+          ...places.map((place) => ({
+            value: place.burnerId,
+            name: `${place.name}, ${units.power(place.ratedKw)}`,
+          })),
         ]}
       />
     </div>

@@ -5,7 +5,7 @@ import { duration } from '../../words/time'
 
 /** The stages on one line: done, now, and when the rest begins by the plan as it has moved. */
 export function Steps({ page }: { page: Page }) {
-  const { clock } = useTimes()
+  const { time } = useTimes()
   const here = page.planned.findIndex((step) => step.stage === page.card.stage)
   const past = ['ON_SHELF', 'DONE', 'ABANDONED'].includes(page.card.stage)
   const at = past ? page.planned.length : here
@@ -16,7 +16,7 @@ export function Steps({ page }: { page: Page }) {
     const off = late === 0 ? '' : late > 0 ? `+${duration(late)}` : `−${duration(-late)}`
     return (
       <>
-        <span className="whitespace-nowrap">{clock(entered)}</span>{' '}
+        <span className="whitespace-nowrap">{time(entered)}</span>{' '}
         <span className="whitespace-nowrap">{off}</span>
       </>
     )
@@ -40,12 +40,12 @@ export function Steps({ page }: { page: Page }) {
             <span className={`text-15 block ${state === 'now' ? 'font-bold' : 'font-semibold'}`}>
               {stageName[step.stage]}
             </span>
-            <span className="text-13 block font-mono">
+            <span className="text-13 block">
               {state === 'ahead'
-                ? clock(moved?.from ?? step.from)
+                ? time(moved?.from ?? step.from)
                 : state === 'done'
                   ? went(step)
-                  : `to ${clock(moved?.to ?? step.to)}`}
+                  : `to ${time(moved?.to ?? step.to)}`}
             </span>
           </li>
         )

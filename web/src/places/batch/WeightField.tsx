@@ -60,7 +60,7 @@ export function WeightField({ label, value, onValue, units, problem }: Props) {
           />
           {value !== undefined && (
             <p className="text-18 m-0">
-              Without the box <b className="font-mono font-semibold">{words.kg(value)}</b>
+              Without the box <b className="font-semibold">{words.kg(value)}</b>
             </p>
           )}
         </>

@@ -8,7 +8,7 @@ const EARLIER = 'earlier'
 
 /** When it happened: now, or some minutes ago; never ahead. What is told long after is marked so by the kitchen. */
 export function WhenField({ minutes, onMinutes }: { minutes: number; onMinutes: (ago: number) => void }) {
-  const { now, clock } = useTimes()
+  const { now, time } = useTimes()
   const { units } = useUnits()
   const [typed, setTyped] = useState(false)
   return (
@@ -26,7 +26,7 @@ export function WhenField({ minutes, onMinutes }: { minutes: number; onMinutes: 
         ]}
       />
       {minutes > 0 && (
-        <p className="text-15 text-quiet m-0">It is told as of {clock(now - minutes * 60_000)}.</p>
+        <p className="text-15 text-quiet m-0">It is told as of {time(now - minutes * 60_000)}.</p>
       )}
       {typed && (
         <NumberField

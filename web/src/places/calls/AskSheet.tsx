@@ -4,6 +4,7 @@ import { now } from '../../api/clock'
 import { useChange, useMenu } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { FieldNote, NumberField } from '../../kit/NumberField'
+import { MomentField } from '../../kit/MomentField'
 import { Note } from '../../kit/Note'
 import { SelectField } from '../../kit/SelectField'
 import { useUnits, useVisit } from '../../kit/session'
@@ -49,7 +50,7 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
   const problem = ask.error
   const rest = problem && !HANDLED.some((field) => problem.fields[field])
   return (
-    <Sheet title="Ask for litres" open onClose={onClose}>
+    <Sheet title={`Ask for ${units.litresWord}`} open onClose={onClose}>
       <form onSubmit={submit} className="grid gap-5">
         <SelectField
           label="Stock"
@@ -79,14 +80,11 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
           step={1}
           problem={litres === undefined ? { reason: 'a number is needed here' } : problem?.fields.litres}
         />
-        <TextField
+        <MomentField
           label="Ready by"
-          type="datetime-local"
           value={readyBy}
           onValue={setReadyBy}
           problem={problem?.fields.readyBy}
-          hint="On the kitchen's clock"
-          required
         />
         <label className="text-18 flex min-h-[48px] cursor-pointer items-center gap-3">
           <input
@@ -106,7 +104,7 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
           maxLength={300}
         />
         {rest && <Note>{problem.message}</Note>}
-        <Button type="submit" tone="act" large disabled={ask.isPending || litres === undefined || !readyBy}>
+        <Button type="submit" tone="act" large disabled={ask.isPending || litres === undefined}>
           {ask.isPending ? 'Asking …' : 'Ask'}
         </Button>
       </form>

@@ -2,7 +2,7 @@ import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Call } from '../../api/queries'
-import { answer, network, person, problem, visit, type Answers } from '../../testing/kitchen'
+import { answer, network, person, pick, problem, type Answers, visit, said } from '../../testing/kitchen'
 import { CallsPlace } from './CallsPlace'
 
 function open({ who = person(), more = {} as Answers } = {}) {
@@ -26,9 +26,9 @@ describe('calls', () => {
     for (const call of answer<Call[]>('calls').filter((c) => c.status !== 'MET')) {
       const row = (await screen.findAllByText(call.formulaName))
         .map((e) => e.closest('li')!)
-        .find((li) => li.textContent.includes(`${call.litres.toFixed(1)} L`))!
-      expect(row.textContent).toContain(call.stationName)
-      expect(row.textContent).toContain(call.status === 'OPEN' ? 'Waiting for a plan' : 'Being made')
+        .find((li) => said(li).includes(`${call.litres.toFixed(1)} L`))!
+      expect(said(row)).toContain(call.stationName)
+      expect(said(row)).toContain(call.status === 'OPEN' ? 'Waiting for a plan' : 'Being made')
     }
   })
 
@@ -43,7 +43,7 @@ describe('calls', () => {
 
   it('sets apart what was met', async () => {
     open()
-    const past = (await screen.findByText(/Met or withdrawn/)).closest('section')!
+    const past = (await screen.findByText(/^Met, closed/)).closest('section')!
     expect(within(past).getAllByRole('listitem').length).toBe(
       answer<Call[]>('calls').filter((c) => c.status === 'MET').length,
     )
@@ -53,6 +53,7 @@ describe('calls', () => {
     const open1 = answer<Call[]>('calls').find((c) => c.status === 'OPEN')!
     const sent = open({ more: { [`POST /api/calls/${open1.id}/withdrawal`]: {} } })
     fireEvent.click((await screen.findAllByRole('button', { name: 'Withdraw' }))[0]!)
+    fireEvent.click(screen.getByRole('button', { name: 'Take it back' }))
     await expect.poll(() => posts(sent).length).toBe(1)
     expect(posts(sent)[0]!.path).toBe(`/api/calls/${open1.id}/withdrawal`)
   })
@@ -68,20 +69,80 @@ describe('calls', () => {
       },
     })
     fireEvent.click((await screen.findAllByRole('button', { name: 'Withdraw' }))[0]!)
+    fireEvent.click(screen.getByRole('button', { name: 'Take it back' }))
     expect(await screen.findByText('It is being made already. Speak to the stock cook.')).toBeTruthy()
+  })
+
+  it('asks before one is taken back, and leaves it at a word', async () => {
+    const sent = open()
+    fireEvent.click((await screen.findAllByRole('button', { name: 'Withdraw' }))[0]!)
+    fireEvent.click(screen.getByRole('button', { name: 'Leave it' }))
+    expect(screen.queryByRole('button', { name: 'Take it back' })).toBeNull()
+    expect(posts(sent).length).toBe(0)
+  })
+
+  const shorter = (changes: Partial<Call>): Call => ({
+    ...answer<Call[]>('calls')[0]!,
+    status: 'SHORT',
+    litres: 12,
+    promisedL: 10.5,
+    openL: 1.5,
+    dueL: 12,
+    deliveredL: 0,
+    nearlyMet: false,
+    ...changes,
+  })
+
+  it('says of one that comes short how much is open, plans the rest or closes it with a reason', async () => {
+    const call = shorter({})
+    const closing = `POST /api/calls/${call.id}/closing`
+    const sent = open({ more: { '/api/calls': [call], [closing]: call } })
+    expect(await screen.findByText('10.5 L will come, 1.5 L still open')).toBeTruthy()
+    expect(screen.getByRole('link', { name: 'Plan the rest' })).toBeTruthy()
+    fireEvent.click(screen.getByRole('button', { name: 'Close it' }))
+    const why = screen.getByRole('textbox', { name: 'Why 12.0\u202fL will not come' })
+    fireEvent.change(why, { target: { value: 'no more bones' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Close it short' }))
+    await expect.poll(() => posts(sent).at(-1)?.body).toEqual({ reason: 'no more bones' })
+  })
+
+  it('closes one that is nearly met without a reason', async () => {
+    const call = shorter({ status: 'PARTLY_MET', litres: 3, deliveredL: 2.9, nearlyMet: true, openL: 0 })
+    const sent = open({ more: { '/api/calls': [call], [`POST /api/calls/${call.id}/closing`]: call } })
+    fireEvent.click(await screen.findByRole('button', { name: 'Close it' }))
+    expect(screen.getByText('2.9 L of 3.0 L is near enough.')).toBeTruthy()
+    fireEvent.click(screen.getByRole('button', { name: 'Close as met' }))
+    await expect.poll(() => posts(sent).at(-1)?.body).toEqual({ reason: '' })
+  })
+
+  it('takes the hour as it is said', async () => {
+    const sent = open({ who: bram(), more: { 'POST /api/calls': {} } })
+    fireEvent.click(await screen.findByRole('button', { name: 'Ask for litres' }))
+    const by = await screen.findByRole('textbox', { name: 'Ready by' })
+    fireEvent.change(by, { target: { value: 'whenever' } })
+    fireEvent.blur(by)
+    expect(await screen.findByText(/Not a time/)).toBeTruthy()
+    fireEvent.change(by, { target: { value: '2026-12-24 6:15' } })
+    fireEvent.keyDown(by, { key: 'Enter' })
+    expect((by as HTMLInputElement).value).toMatch(/^Thu,? 24 Dec 06:15$/)
+    fireEvent.click(screen.getByRole('button', { name: 'Day, hour' }))
+    fireEvent.click(screen.getByRole('button', { name: '18' }))
+    fireEvent.click(screen.getByRole('button', { name: ':30' }))
+    expect((by as HTMLInputElement).value).toMatch(/^Thu,? 24 Dec 18:30$/)
+    fireEvent.click(screen.getByRole('button', { name: 'Ask' }))
+    await expect.poll(() => posts(sent).length).toBe(1)
+    expect(posts(sent)[0]!.body).toMatchObject({ readyBy: '2026-12-24T17:30:00.000Z' })
   })
 
   it('lets a station ask for itself, and shows what it was handed', async () => {
     const sent = open({ who: bram(), more: { 'POST /api/calls': {} } })
-    expect((await screen.findByRole('heading', { level: 1 })).textContent).toBe('Your calls')
+    expect(said(await screen.findByRole('heading', { level: 1 }))).toBe('Your calls')
     expect(screen.getByText('Handed to you')).toBeTruthy()
     expect(screen.queryByRole('link', { name: 'Plan it' })).toBeNull()
     fireEvent.click(screen.getByRole('button', { name: 'Ask for litres' }))
     const sheet = await screen.findByRole('dialog')
-    expect(within(sheet).queryByRole('combobox', { name: 'For' })).toBeNull()
-    const stock = within(sheet).getByRole('combobox', { name: 'Stock' })
-    await within(stock).findByRole('option', { name: 'Shellfish stock' })
-    fireEvent.change(stock, { target: { value: 'shellfish' } })
+    expect(within(sheet).queryByRole('button', { name: /^For: / })).toBeNull()
+    await pick(await within(sheet).findByRole('button', { name: /^Stock: / }), 'Shellfish stock')
     fireEvent.change(within(sheet).getByLabelText('How much, cold and strained'), { target: { value: '8' } })
     fireEvent.click(within(sheet).getByRole('button', { name: 'Ask' }))
     await expect.poll(() => posts(sent).length).toBe(1)
@@ -92,10 +153,8 @@ describe('calls', () => {
     open()
     fireEvent.click(await screen.findByRole('button', { name: 'Ask for litres' }))
     const sheet = await screen.findByRole('dialog')
-    const stock = within(sheet).getByRole('combobox', { name: 'Stock' })
-    await within(stock).findByRole('option', { name: 'Fish fumet' })
-    fireEvent.change(stock, { target: { value: 'fish-fumet' } })
-    expect(sheet.textContent).toMatch(/It contains .*fish/)
+    await pick(await within(sheet).findByRole('button', { name: /^Stock: / }), 'Fish fumet')
+    expect(said(sheet)).toMatch(/It contains .*fish/)
   })
 
   it('keeps what was typed when the server refuses it', async () => {
@@ -108,7 +167,7 @@ describe('calls', () => {
     const sheet = await screen.findByRole('dialog')
     fireEvent.change(within(sheet).getByLabelText('How much, cold and strained'), { target: { value: '7' } })
     fireEvent.click(within(sheet).getByRole('button', { name: 'Ask' }))
-    expect((await within(sheet).findByRole('alert')).textContent).toContain('That time is already past')
+    expect(said(await within(sheet).findByRole('alert'))).toContain('That time is already past')
     expect(within(sheet).getByLabelText('How much, cold and strained')).toHaveProperty('value', '7')
   })
 

@@ -1,37 +1,41 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { api } from '../../api/client'
+import { api, data } from '../../api/client'
 import { useCalls, useChange, useDeliveries, type Call } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Empty, Failed, Heading, Loading, Note } from '../../kit/Note'
+import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits, useVisit } from '../../kit/session'
 import { allergenName, containsWords, statusName } from '../../words/en'
 import { AskSheet } from './AskSheet'
+
+const ended: Call['status'][] = ['MET', 'CLOSED_SHORT', 'WITHDRAWN']
 
 /** What the stations ask for, by when, and what has become of it. */
 export function CallsPlace() {
   const calls = useCalls()
   const may = useMay()
+  const units = useUnits()
   const { person } = useVisit()
   const [asking, setAsking] = useState(false)
   if (calls.isPending) return <Loading what="the calls" />
   if (!calls.data) return <Failed what="The calls" error={calls.error} onRetry={() => void calls.refetch()} />
-  const live = calls.data.filter((call) => !['MET', 'WITHDRAWN'].includes(call.status))
-  const past = calls.data.filter((call) => ['MET', 'WITHDRAWN'].includes(call.status))
+  const live = calls.data.filter((call) => !ended.includes(call.status))
+  const past = calls.data.filter((call) => ended.includes(call.status))
   return (
     <>
       <div className="mb-4 flex flex-wrap items-center justify-between gap-4">
         <h1 className="text-24 m-0 font-bold">{person.stationId ? 'Your calls' : 'Calls'}</h1>
         {may('ASK') && (
           <Button tone="act" large onClick={() => setAsking(true)}>
-            Ask for litres
+            Ask for {units.litresWord}
           </Button>
         )}
       </div>
       {live.length === 0 && (
         <Empty title="Nobody is waiting for stock">
           {may('ASK')
-            ? 'Ask for litres, and by when; the stock cook sees it at once.'
+            ? `Ask for ${units.litresWord}, and by when; the stock cook sees it at once.`
             : 'A call appears here when a station asks.'}
         </Empty>
       )}
@@ -42,7 +46,7 @@ export function CallsPlace() {
       </ul>
       {past.length > 0 && (
         <section className="mt-8">
-          <Heading>Met or withdrawn, two days back</Heading>
+          <Heading>Met, closed or withdrawn, two days back</Heading>
           <ul className="m-0 list-none p-0">
             {past.map((call) => (
               <CallRow key={call.id} call={call} />
@@ -57,16 +61,13 @@ export function CallsPlace() {
 }
 
 function CallRow({ call }: { call: Call }) {
-  const may = useMay()
   const units = useUnits()
   const { day } = useTimes()
-  const withdraw = useChange(
-    (id: string) => api.POST('/api/calls/{id}/withdrawal', { params: { path: { id } } }),
-    'calls',
-  )
+  const [asked, setAsked] = useState<'withdraw' | 'close'>()
+  const bad = ['OPEN', 'SHORT', 'CLOSED_SHORT'].includes(call.status)
   return (
-    <li className="border-rule grid items-center gap-x-6 gap-y-2 border-t py-3 md:grid-cols-[150px_minmax(0,1.4fr)_minmax(0,1fr)_220px]">
-      <span className="text-36 font-mono font-semibold whitespace-nowrap">{units.litres(call.litres)}</span>
+    <li className="border-rule grid items-center gap-x-6 gap-y-2 border-t py-3 md:grid-cols-[150px_minmax(0,1.4fr)_minmax(0,1fr)_280px]">
+      <span className="text-36 font-semibold whitespace-nowrap">{units.litres(call.litres)}</span>
       <span>
         <b className="text-18 block font-semibold">{call.formulaName}</b>
         <span className="text-15 text-quiet">
@@ -77,36 +78,136 @@ function CallRow({ call }: { call: Call }) {
       </span>
       <span>
         <span className="text-18 block">by {day(call.readyBy)}</span>
-        <span className={`text-15 font-semibold ${call.status === 'OPEN' ? 'text-ember' : 'text-quiet'}`}>
+        <span className={`text-15 font-semibold ${bad ? 'text-ember' : 'text-quiet'}`}>
           {statusName[call.status]}
           {call.deliveredL > 0 && `: ${units.litres(call.deliveredL)}`}
         </span>
+        {call.status === 'SHORT' && (
+          <span className="text-15 block">
+            {units.litres(call.promisedL)} will come, {units.litres(call.openL)} still open
+          </span>
+        )}
+        {call.closedAs && <span className="text-15 block">{call.closedAs}</span>}
       </span>
-      <span className="flex justify-end gap-2">
-        {call.status === 'OPEN' && may('PLAN') && (
-          <Link
-            to={`/formulas/${call.formulaSlug}?call=${call.id}`}
-            className="border-river bg-river text-on-river inline-flex min-h-[48px] items-center rounded-md border-2 px-4 font-semibold no-underline"
-          >
-            Plan it
-          </Link>
-        )}
-        {call.batchId && may('READ') && (
-          <Link
-            to={`/batches/${call.batchId}`}
-            className="inline-flex min-h-[48px] items-center px-2 font-semibold"
-          >
-            Batch
-          </Link>
-        )}
-        {call.status === 'OPEN' && may('ASK') && (
-          <Button tone="quiet" onClick={() => withdraw.mutate(call.id)}>
-            Withdraw
-          </Button>
-        )}
-      </span>
-      {withdraw.error && <Note>{withdraw.error.message}</Note>}
+      <CallActs call={call} onAsk={setAsked} />
+      {asked === 'withdraw' && <Withdraw call={call} onDone={() => setAsked(undefined)} />}
+      {asked === 'close' && <CloseCall call={call} onDone={() => setAsked(undefined)} />}
     </li>
+  )
+}
+
+const route = (call: Call) => ({ params: { path: { id: call.id } } })
+
+function CallActs({ call, onAsk }: { call: Call; onAsk: (what: 'withdraw' | 'close') => void }) {
+  const may = useMay()
+  const { now } = useTimes()
+  const [withdrawnAt] = useState(() => now)
+  const again = useChange(() => api.DELETE('/api/calls/{id}/withdrawal', route(call)), 'calls')
+  const open = useChange(() => api.DELETE('/api/calls/{id}/closing', route(call)), 'calls')
+  const toPlan = call.openL > 0 && !ended.includes(call.status)
+  const made = ['SHORT', 'PARTLY_MET'].includes(call.status)
+  return (
+    <span className="flex flex-wrap justify-end gap-2">
+      {toPlan && may('PLAN') && (
+        <Link
+          to={`/formulas/${call.formulaSlug}?call=${call.id}`}
+          className="border-river bg-river text-on-river inline-flex min-h-[48px] items-center rounded-md border-2 px-4 font-semibold no-underline"
+        >
+          {call.status === 'OPEN' ? 'Plan it' : 'Plan the rest'}
+        </Link>
+      )}
+      {call.batchId && may('READ') && (
+        <Link
+          to={`/batches/${call.batchId}`}
+          className="inline-flex min-h-[48px] items-center px-2 font-semibold"
+        >
+          Batch
+        </Link>
+      )}
+      {made && may('DELIVER') && (
+        <Button tone="quiet" onClick={() => onAsk('close')}>
+          Close it
+        </Button>
+      )}
+      {call.status === 'OPEN' && may('ASK') && (
+        <Button tone="quiet" onClick={() => onAsk('withdraw')}>
+          Withdraw
+        </Button>
+      )}
+      {call.status === 'WITHDRAWN' && may('ASK') && now - withdrawnAt < 60_000 && !again.error && (
+        <Button tone="quiet" onClick={() => again.mutate(undefined)}>
+          Ask again
+        </Button>
+      )}
+      {call.status === 'CLOSED_SHORT' && may('DELIVER') && (
+        <Button tone="quiet" onClick={() => open.mutate(undefined)}>
+          Open again
+        </Button>
+      )}
+    </span>
+  )
+}
+
+function Withdraw({ call, onDone }: { call: Call; onDone: () => void }) {
+  const units = useUnits()
+  const withdraw = useChange(() => api.POST('/api/calls/{id}/withdrawal', route(call)), 'calls')
+  return (
+    <div className="flex flex-wrap items-center gap-3 md:col-span-4">
+      <span className="text-18">
+        Take back {units.litres(call.litres)} of {call.formulaName.toLowerCase()}?
+      </span>
+      <Button onClick={() => withdraw.mutate(undefined, { onSuccess: onDone })} disabled={withdraw.isPending}>
+        Take it back
+      </Button>
+      <Button tone="quiet" onClick={onDone}>
+        Leave it
+      </Button>
+      {withdraw.error && <Note>{withdraw.error.message}</Note>}
+    </div>
+  )
+}
+
+/** As met, where what lacks is within what the kitchen lets pass; else short, and the station reads why. */
+function CloseCall({ call, onDone }: { call: Call; onDone: () => void }) {
+  const units = useUnits()
+  const [reason, setReason] = useState('')
+  const close = useChange(
+    () => data(api.POST('/api/calls/{id}/closing', { ...route(call), body: { reason } })),
+    'calls',
+    'batch',
+  )
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3 md:col-span-4"
+      onSubmit={(event) => {
+        event.preventDefault()
+        close.mutate(undefined, { onSuccess: onDone })
+      }}
+    >
+      {call.nearlyMet ? (
+        <span className="text-18 self-center">
+          {units.litres(call.deliveredL)} of {units.litres(call.litres)} is near enough.
+        </span>
+      ) : (
+        <div className="min-w-[240px] flex-1">
+          <TextField
+            label={`Why ${units.litres(call.dueL)} will not come`}
+            value={reason}
+            onValue={setReason}
+            maxLength={300}
+            required
+            problem={close.error?.fields.reason}
+          />
+        </div>
+      )}
+      <Button type="submit" disabled={close.isPending}>
+        {call.nearlyMet ? 'Close as met' : 'Close it short'}
+      </Button>
+      <Button tone="quiet" onClick={onDone}>
+        Leave it open
+      </Button>
+      {close.error && !close.error.fields.reason && <Note>{close.error.message}</Note>}
+    </form>
   )
 }
 
@@ -131,7 +232,7 @@ function OwnSlips() {
               </Link>
               , lot {slip.lotCode}
             </span>
-            <span className="text-18 font-mono">{units.litres(slip.litres)}</span>
+            <span className="text-18">{units.litres(slip.litres)}</span>
             <span>{containsWords(slip)}</span>
             <span className="text-quiet">{day(slip.deliveredAt)}</span>
           </li>

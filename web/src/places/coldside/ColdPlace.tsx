@@ -49,7 +49,7 @@ export default function ColdPlace() {
                   <Link to={`/lots/${lot.id}`} className="text-ink grid gap-2 no-underline">
                     <span className="flex items-baseline justify-between gap-4">
                       <b className="text-18 font-semibold">{lot.formulaName}</b>
-                      <span className="text-24 font-mono font-semibold">{units.litres(lot.leftL)}</span>
+                      <span className="text-24 font-semibold">{units.litres(lot.leftL)}</span>
                     </span>
                     <svg
                       viewBox="0 0 100 6"
@@ -95,7 +95,7 @@ export default function ColdPlace() {
                   <span>
                     <b className="font-semibold">{slip.stationName}</b>, {slip.formulaName}
                   </span>
-                  <span className="font-mono">{units.litres(slip.litres)}</span>
+                  <span>{units.litres(slip.litres)}</span>
                   <span className="text-quiet">{day(slip.deliveredAt)}</span>
                 </li>
               ))}

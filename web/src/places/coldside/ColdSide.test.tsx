@@ -2,7 +2,7 @@ import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Card, Lot, Page } from '../../api/queries'
-import { answer, network, person, problem, visit, type Answers } from '../../testing/kitchen'
+import { answer, network, person, problem, visit, type Answers, said } from '../../testing/kitchen'
 import ColdPlace from './ColdPlace'
 import LotPlace from './LotPlace'
 
@@ -40,7 +40,7 @@ describe('the cold side', () => {
     const shelf = screen.getByText('On the shelf').closest('section')!
     const link = within(shelf).getByRole('link', { name: new RegExp(lot().formulaName) })
     expect(link.getAttribute('href')).toBe(`/lots/${lot().id}`)
-    expect(link.textContent).toContain(`${lot().leftL.toFixed(1)} L`)
+    expect(said(link)).toContain(`${lot().leftL.toFixed(1)} L`)
   })
 
   it('teaches where a lot comes from when the shelf is empty', async () => {
@@ -63,7 +63,7 @@ describe('a lot', () => {
   it('says until when, how much is left, what is in it, and how it was cooled', async () => {
     open()
     const heading = await screen.findByRole('heading', { level: 1 })
-    expect(heading.textContent).toContain(`lot ${lot().code}`)
+    expect(said(heading)).toContain(`lot ${lot().code}`)
     for (const allergen of lot().allergens)
       expect(screen.getByText(new RegExp(allergen.toLowerCase()))).toBeTruthy()
     expect(screen.getByText('Passed')).toBeTruthy()
@@ -89,7 +89,7 @@ describe('a lot', () => {
     fireEvent.change(screen.getByRole('textbox', { name: 'Litres on this slip' }), {
       target: { value: '2,5' },
     })
-    fireEvent.click(screen.getByRole('button', { name: /^Deliver 2\.5 L to Banquets/ }))
+    fireEvent.click(screen.getByRole('button', { name: /^Deliver 2\.5\sL to Banquets/ }))
     await expect.poll(() => sent.filter((s) => s.method === 'POST').length).toBe(1)
     expect(sent.find((s) => s.method === 'POST')!.body).toMatchObject({ kind: 'delivered', litres: 2.5 })
   })
@@ -104,7 +104,7 @@ describe('a lot', () => {
       target: { value: '99' },
     })
     fireEvent.click(screen.getByRole('button', { name: /^Deliver 99/ }))
-    expect((await screen.findByRole('alert')).textContent).toContain('More than is left of this lot')
+    expect(said(await screen.findByRole('alert'))).toContain('More than is left of this lot')
   })
 
   it('can be looked at by a station, which hands nothing out', async () => {

@@ -64,7 +64,7 @@ export default function LotPlace() {
                   className="border-rule text-15 flex min-h-[44px] items-center justify-between gap-4 border-b"
                 >
                   <b className="font-semibold">{slip.stationName}</b>
-                  <span className="font-mono">{units.litres(slip.litres)}</span>
+                  <span>{units.litres(slip.litres)}</span>
                   <span className="text-quiet">
                     {day(slip.deliveredAt)}, {slip.deliveredBy}
                   </span>

@@ -2,6 +2,7 @@ import type { Charge } from '../../api/queries'
 import { useLarder } from '../../api/queries'
 import { Scrubber } from '../../kit/Scrubber'
 import { useUnits } from '../../kit/session'
+import { Pick } from '../../kit/Pick'
 import { moveShare, type Wish } from './wish'
 
 const MOST_KINDS = 3
@@ -57,22 +58,15 @@ export function BedMix({
         <p className="text-15 m-0">{capital(charge.bed[0]!.name)}</p>
       )}
       {charge.bed.length < MOST_KINDS && (
-        <select
-          aria-label="Mix in another kind"
+        <Pick
+          look="small"
+          className="mt-1 w-full"
+          label="Mix in another kind"
+          empty="Mix in another kind …"
           value=""
-          onChange={(event) => {
-            const kind = event.target.value
-            if (kind) set(moveShare({ ...shares, [kind]: 0 }, kind, 0.25))
-          }}
-          className="border-rule bg-raised text-15 text-ink mt-1 min-h-[48px] w-full rounded-md border-2 px-2"
-        >
-          <option value="">Mix in another kind …</option>
-          {others.map((kind) => (
-            <option key={kind.id} value={kind.id}>
-              {kind.name}
-            </option>
-          ))}
-        </select>
+          onValue={(kind) => set(moveShare({ ...shares, [kind]: 0 }, kind, 0.25))}
+          options={others.map((kind) => ({ value: kind.id, name: kind.name }))}
+        />
       )}
     </fieldset>
   )

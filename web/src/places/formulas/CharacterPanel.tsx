@@ -81,15 +81,15 @@ export function CharacterPanel({
           {character.saltTooMuch && (
             <Amber
               words={[
-                `Salt ${character.saltAfterGPerL.toFixed(1)} g/L.`,
+                `Salt ${units.dissolved(character.saltAfterGPerL, 0.1)}.`,
                 'Seasoned: say so on the label, and reduce it no further.',
               ]}
             />
           )}
           {!character.saltTooMuch && tells(character.saltGPerL) && (
             <li className="text-15 text-quiet">
-              Salt {character.saltGPerL.toFixed(1)} g/L, {character.saltAfterGPerL.toFixed(1)} g/L once
-              reduced.
+              Salt {units.dissolved(character.saltGPerL, 0.1)},{' '}
+              {units.dissolved(character.saltAfterGPerL, 0.1)} once reduced.
             </li>
           )}
           {character.declaresSulphites && (

@@ -36,7 +36,10 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
   }
   const fieldProblem = problem?.fields[fieldOf[wish.goal]] ?? problem?.fields.value
   return (
-    <section aria-label="What is given" className="grid content-start gap-5">
+    <section
+      aria-label="What is given"
+      className="grid content-start gap-5 lg:col-start-1 lg:row-span-2 lg:row-start-1"
+    >
       <div className="grid gap-1">
         <span className="text-15 font-semibold">Solve from</span>
         <Choice<GoalKind>
@@ -51,7 +54,7 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
             })
           }
           options={[
-            { value: 'LITRES', name: 'Litres' },
+            { value: 'LITRES', name: units.units === 'us' ? 'Gallons' : 'Litres' },
             ...(charge.bed.length ? [{ value: 'BED' as const, name: 'Bed' }] : []),
             { value: 'VESSEL', name: 'Full pot' },
             { value: 'WATER', name: charge.bed.length ? 'Water' : 'Stock' },
@@ -63,7 +66,7 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
         <NumberField
           label={
             {
-              LITRES: 'Litres out, strained',
+              LITRES: `${units.out}, strained`,
               BED: 'Bed in hand',
               WATER: charge.bed.length ? 'Water to draw' : 'Stock in hand',
               VESSEL: '',
@@ -106,7 +109,7 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
           onValue={(burner) => onWish({ ...wish, burner })}
           options={charge.burners.map((burner) => ({
             value: burner.id,
-            name: `${burner.name}, ${burner.ratedKw} kW${burner.free ? '' : ', taken'}`,
+            name: `${burner.name}, ${units.power(burner.ratedKw)}${burner.free ? '' : ', taken'}`,
           }))}
         />
       )}

@@ -60,7 +60,14 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
         what="The charge"
         error={charge.error!}
         onRetry={() =>
-          setWish({ goal: 'LITRES', value: call?.litres ?? 10, schools: {}, bed: {}, cut: {}, swaps: {} })
+          setWish({
+            goal: 'LITRES',
+            value: call?.openL || call?.litres || 10,
+            schools: {},
+            bed: {},
+            cut: {},
+            swaps: {},
+          })
         }
       />
     )
@@ -76,8 +83,11 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
         </h1>
         {call ? (
           <p className="text-18 m-0">
-            {call.stationName} asks for <b className="font-semibold">{units.litres(call.litres)}</b> by{' '}
-            <b className="font-semibold">{day(call.readyBy)}</b>
+            {call.stationName} asks for <b className="font-semibold">{units.litres(call.litres)}</b>
+            {call.openL > 0 &&
+              call.openL < call.litres &&
+              `, ${units.litres(call.openL)} of it still open,`}{' '}
+            by <b className="font-semibold">{day(call.readyBy)}</b>
             {call.note && `, ${call.note}`}
           </p>
         ) : (
@@ -95,10 +105,10 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
           </p>
         )}
       </div>
-      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,330px)_minmax(0,1fr)_minmax(0,320px)]">
+      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,330px)_minmax(0,1fr)_minmax(0,320px)] lg:grid-rows-[auto_1fr]">
         <ChargeControls charge={it} wish={wish} onWish={setWish} problem={charge.error ?? undefined} />
         <ChargePot charge={it} behind={charge.behind} colour={colour} onWish={setWish} wish={wish} />
-        <div className="grid content-start gap-4">
+        <div className="grid content-start gap-4 lg:col-start-3 lg:row-span-2 lg:row-start-1">
           <CalmWeighOut charge={calm} wish={calmWish} onWish={setWish} />
           <ChargePapers request={request} slug={slug} />
         </div>
@@ -178,7 +188,7 @@ const Below = memo(function Below({ charge: it, wish, request, onWish }: BelowPr
 /** The address says the charge. While something moves the charge goes ahead of it, and the address follows when the hand rests. */
 function useWish(call?: Call): [Wish, (wish: Wish) => void] {
   const [params, setParams] = useSearchParams()
-  const said = useMemo(() => readWish(params, call?.litres), [params, call])
+  const said = useMemo(() => readWish(params, call?.openL || call?.litres), [params, call])
   const [ahead, setAhead] = useState<Wish>()
   const [seen, setSeen] = useState(params)
   if (params !== seen) {

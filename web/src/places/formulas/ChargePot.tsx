@@ -3,7 +3,7 @@ import { Cutaway } from '../../graphics/Cutaway'
 import { useUnits } from '../../kit/session'
 import { bodyName } from '../../words/en'
 import { duration, durationSpread, handStep } from '../../words/time'
-import { spread, tells } from '../../words/units'
+import { tells } from '../../words/units'
 import { Figure } from '../batch/BatchPot'
 import { Scrubber } from '../../kit/Scrubber'
 import { Why } from '../../kit/Why'
@@ -30,91 +30,103 @@ export function ChargePot({
     onWish({ ...wish, goal: 'LEVEL', value: Math.round(cm * 10) / 10, vessel: vessel.id })
   const bare = forecast.bedBareAtMin
   return (
-    <section aria-label="The pot" className="grid content-start justify-items-center gap-4">
-      <Cutaway
-        vessel={vessel}
-        levelCm={levels.filledCm}
-        bedCm={levels.bedRawCm}
-        colour={colour}
-        scale={Math.min(7.5, 330 / vessel.heightCm, 330 / vessel.widthCm)}
-        marks={[
-          { cm: levels.filledCm, label: 'water line', tone: 'river' },
-          { cm: levels.bedSettledCm, label: 'bed, settled', tone: 'quiet' },
-          { cm: levels.fillLineCm, label: 'fill line', tone: 'quiet' },
-        ]}
-        ruler={units.ruler()}
-        onLevel={drag}
-        behind={behind}
-        levelText={`${units.litres(charge.waterL)} of water, ${units.cm(levels.filledBelowRimCm)} below the rim`}
-        label={`${vessel.name} in section with ${units.kg(charge.bedKg)} of ${charge.bedName} under ${units.litres(charge.waterL)} of water`}
-      />
-      <div className="w-full">
-        <Scrubber
-          label="Simmer"
-          value={wish.simmerMin ?? charge.simmerMin}
-          min={Math.min(charge.leastSimmerMin, charge.simmerMin)}
-          max={Math.max(charge.mostSimmerMin, charge.simmerMin)}
-          step={handStep(charge.mostSimmerMin)}
-          words={`${duration(wish.simmerMin ?? charge.simmerMin)}, ${tells(forecast.gelatinGPerL) ? `${forecast.gelatinGPerL.toFixed(1)} g/L` : 'no'} gelatin`}
-          onValue={(simmerMin) => onWish({ ...wish, simmerMin })}
+    <>
+      <section
+        aria-label="The pot"
+        className="bg-surface grid justify-items-center max-lg:sticky max-lg:top-[54px] max-lg:z-[5] max-lg:-order-2 max-lg:-mx-4 max-lg:px-4 max-lg:pb-2 lg:col-start-2 lg:row-start-1 max-md:[&_svg]:max-h-[200px] max-md:[&_svg]:w-auto"
+      >
+        <Cutaway
+          vessel={vessel}
+          levelCm={levels.filledCm}
+          bedCm={levels.bedRawCm}
           colour={colour}
+          scale={Math.min(7.5, 330 / vessel.heightCm, 330 / vessel.widthCm)}
+          marks={[
+            { cm: levels.filledCm, label: 'water line', tone: 'river' },
+            { cm: levels.bedSettledCm, label: 'bed, settled', tone: 'quiet' },
+            { cm: levels.fillLineCm, label: 'fill line', tone: 'quiet' },
+          ]}
+          ruler={units.ruler()}
+          onLevel={drag}
+          behind={behind}
+          levelText={`${units.litres(charge.waterL)} of water, ${units.cm(levels.filledBelowRimCm)} below the rim`}
+          label={`${vessel.name} in section with ${units.kg(charge.bedKg)} of ${charge.bedName} under ${units.litres(charge.waterL)} of water`}
         />
-      </div>
-      <dl className="m-0 grid w-full grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-3">
-        <Figure
-          name="Litres out"
-          value={units.estimate(forecast.yieldL)}
-          note={units.spread(forecast.yieldL)}
-          why={<Why of="Litres out" reasons={charge.why} out={forecast.yieldL} />}
-          large
-        />
-        <Figure name={charge.bed.length ? 'Water' : 'Stock'} value={units.litres(charge.waterL)} large />
-        {charge.bedKg > 0 && <Figure name="Bed" value={units.kg(charge.bedKg)} large />}
-        <Figure name="Below the rim" value={units.cm(levels.filledBelowRimCm)} />
-        <Figure name="Over the bed" value={units.cm(levels.coverCm)} />
-        {charge.roast && (
-          <Figure
-            name={`Roast in ${charge.roast.oven}`}
-            value={`${charge.roast.loads > 1 ? `${charge.roast.loads} × ` : ''}${duration(charge.roast.minutes.p50)}`}
-            note={durationSpread(charge.roast.minutes.p10, charge.roast.minutes.p90)}
+      </section>
+      <section
+        aria-label="What comes of it"
+        className="grid content-start gap-4 max-lg:-order-1 lg:col-start-2 lg:row-start-2"
+      >
+        <div className="w-full">
+          <Scrubber
+            label="Simmer"
+            value={wish.simmerMin ?? charge.simmerMin}
+            min={Math.min(charge.leastSimmerMin, charge.simmerMin)}
+            max={Math.max(charge.mostSimmerMin, charge.simmerMin)}
+            step={handStep(charge.mostSimmerMin)}
+            words={`${duration(wish.simmerMin ?? charge.simmerMin)}, ${tells(forecast.gelatinGPerL) ? units.dissolved(forecast.gelatinGPerL) : 'no'} gelatin`}
+            onValue={(simmerMin) => onWish({ ...wish, simmerMin })}
+            colour={colour}
           />
-        )}
-        <Figure
-          name="Bring-up"
-          value={duration(forecast.bringUpMin)}
-          note={durationSpread(forecast.spread.bringUpMin.p10, forecast.spread.bringUpMin.p90)}
-        />
-        <Figure name="Simmer at" value={units.celsius(forecast.simmerC, 1)} />
-        <Figure
-          name="Steam, all"
-          value={units.litres(forecast.evaporatedL)}
-          note={units.spread(forecast.spread.evaporatedL)}
-        />
-        <Figure
-          name="Top-ups"
-          value={
-            forecast.topUps.length
-              ? units.litres(forecast.topUps.reduce((sum, t) => sum + t.litres, 0))
-              : 'none'
-          }
-        />
-        <Figure
-          name="When cold"
-          value={bodyName[forecast.body]}
-          note={tells(forecast.gelatinGPerL) ? `${spread(forecast.spread.gelatinGPerL, 1)} g/L` : undefined}
-        />
-        <Figure
-          name={`Down to ${units.celsius(charge.cooling.cold.celsius, 1)}`}
-          value={charge.cooling.cold.minute === undefined ? 'never' : duration(charge.cooling.cold.minute)}
-          note={
-            charge.cooling.cold.earliest === undefined
-              ? undefined
-              : durationSpread(charge.cooling.cold.earliest, charge.cooling.cold.latest)
-          }
-        />
-        {charge.boilDownMin > 0 && <Figure name="Reducing" value={duration(charge.boilDownMin)} />}
-        {bare !== undefined && <Figure name="Bed bare after" value={duration(bare)} />}
-      </dl>
-    </section>
+        </div>
+        <dl className="m-0 grid w-full grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-3">
+          <Figure
+            name={units.out}
+            value={units.estimate(forecast.yieldL)}
+            note={units.spread(forecast.yieldL)}
+            why={<Why of={units.out} reasons={charge.why} out={forecast.yieldL} />}
+            large
+          />
+          <Figure name={charge.bed.length ? 'Water' : 'Stock'} value={units.litres(charge.waterL)} large />
+          {charge.bedKg > 0 && <Figure name="Bed" value={units.kg(charge.bedKg)} large />}
+          <Figure name="Below the rim" value={units.cm(levels.filledBelowRimCm)} />
+          <Figure name="Over the bed" value={units.cm(levels.coverCm)} />
+          {charge.roast && (
+            <Figure
+              name={`Roast in ${charge.roast.oven}`}
+              value={`${charge.roast.loads > 1 ? `${charge.roast.loads} × ` : ''}${duration(charge.roast.minutes.p50)}`}
+              note={durationSpread(charge.roast.minutes.p10, charge.roast.minutes.p90)}
+            />
+          )}
+          <Figure
+            name="Bring-up"
+            value={duration(forecast.bringUpMin)}
+            note={durationSpread(forecast.spread.bringUpMin.p10, forecast.spread.bringUpMin.p90)}
+          />
+          <Figure name="Simmer at" value={units.celsius(forecast.simmerC, 1)} />
+          <Figure
+            name="Steam, all"
+            value={units.litres(forecast.evaporatedL)}
+            note={units.spread(forecast.spread.evaporatedL)}
+          />
+          <Figure
+            name="Top-ups"
+            value={
+              forecast.topUps.length
+                ? units.litres(forecast.topUps.reduce((sum, t) => sum + t.litres, 0))
+                : 'none'
+            }
+          />
+          <Figure
+            name="When cold"
+            value={bodyName[forecast.body]}
+            note={
+              tells(forecast.gelatinGPerL) ? units.dissolvedSpread(forecast.spread.gelatinGPerL) : undefined
+            }
+          />
+          <Figure
+            name={`Down to ${units.celsius(charge.cooling.cold.celsius, 1)}`}
+            value={charge.cooling.cold.minute === undefined ? 'never' : duration(charge.cooling.cold.minute)}
+            note={
+              charge.cooling.cold.earliest === undefined
+                ? undefined
+                : durationSpread(charge.cooling.cold.earliest, charge.cooling.cold.latest)
+            }
+          />
+          {charge.boilDownMin > 0 && <Figure name="Reducing" value={duration(charge.boilDownMin)} />}
+          {bare !== undefined && <Figure name="Bed bare after" value={duration(bare)} />}
+        </dl>
+      </section>
+    </>
   )
 }

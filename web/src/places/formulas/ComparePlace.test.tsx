@@ -1,8 +1,8 @@
-import { fireEvent, screen, within } from '@testing-library/react'
+import { screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Charge } from '../../api/queries'
-import { answer, network, problem, visit, type Answers } from '../../testing/kitchen'
+import { answer, network, pick, problem, type Answers, visit } from '../../testing/kitchen'
 import ComparePlace from './ComparePlace'
 
 type Asked = { formula: string; vesselId?: string; schools: Record<string, unknown>; value?: number }
@@ -51,9 +51,7 @@ describe('two charges side by side', () => {
   it('change one without the other', async () => {
     const sent = open(`${a}&${b}`)
     const other = await screen.findByRole('region', { name: 'The other' })
-    const formula = within(other).getByRole('combobox', { name: 'Formula' })
-    await within(formula).findByRole('option', { name: 'Fish fumet' })
-    fireEvent.change(formula, { target: { value: 'fish-fumet' } })
+    await pick(await within(other).findByRole('button', { name: /^Formula: / }), 'Fish fumet')
     await expect.poll(() => asked(sent).at(-1)?.formula).toBe('fish-fumet')
     const address = new URLSearchParams(screen.getByLabelText('address').textContent.split('?')[1])
     expect(address.get('a')).toContain('white-chicken')
@@ -63,10 +61,11 @@ describe('two charges side by side', () => {
   it('take another vessel for one of them', async () => {
     const sent = open(`${a}&${b}`)
     const one = await screen.findByRole('region', { name: 'The one' })
-    const vessel = within(one).getByRole('combobox', { name: 'Vessel' })
-    const tall = await within(vessel).findByRole('option', { name: 'Tall 40' })
-    fireEvent.change(vessel, { target: { value: (tall as HTMLOptionElement).value } })
-    await expect.poll(() => asked(sent).at(-1)?.vesselId).toBe((tall as HTMLOptionElement).value)
+    await pick(await within(one).findByRole('button', { name: /^Vessel: / }), 'Tall 40')
+    const tall = answer<{ vessels: { id: string; name: string }[] }>('kitchen').vessels.find(
+      (v) => v.name === 'Tall 40',
+    )!
+    await expect.poll(() => asked(sent).at(-1)?.vesselId).toBe(tall.id)
   })
 
   it('say what differs, figure by figure', async () => {

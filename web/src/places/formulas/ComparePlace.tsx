@@ -108,7 +108,7 @@ function SideControls({
         />
         {wish.goal === 'LITRES' && (
           <NumberField
-            label="Litres out"
+            label={units.out}
             dimension="litres"
             units={units.units}
             value={wish.value}
@@ -189,14 +189,17 @@ function SchoolSelect({
 function Difference({ a, b }: { a: Charge; b: Charge }) {
   const units = useUnits()
   const rows: [string, string, string, string][] = [
-    row('Litres out', a.forecast.yieldL.p50, b.forecast.yieldL.p50, (v) => units.litres(v)),
+    row(units.out, a.forecast.yieldL.p50, b.forecast.yieldL.p50, (v) => units.litres(v)),
     row('Bed', a.bedKg, b.bedKg, (v) => units.kg(v)),
     row('Drawn', a.waterL, b.waterL, (v) => units.litres(v)),
-    row('Bed for each litre', a.bedKg / a.forecast.yieldL.p50, b.bedKg / b.forecast.yieldL.p50, (v) =>
-      units.kg(v),
+    row(
+      `Bed for each ${units.units === 'us' ? 'gallon' : 'litre'}`,
+      a.bedKg / a.forecast.yieldL.p50,
+      b.bedKg / b.forecast.yieldL.p50,
+      (v) => units.kg(units.units === 'us' ? v * 3.785411784 : v),
     ),
     row('Steam', a.forecast.evaporatedL, b.forecast.evaporatedL, (v) => units.litres(v)),
-    row('Gelatin', a.forecast.gelatinGPerL, b.forecast.gelatinGPerL, (v) => `${v.toFixed(1)} g/L`),
+    row('Gelatin', a.forecast.gelatinGPerL, b.forecast.gelatinGPerL, (v) => units.dissolved(v, 0.1)),
     ['When cold', bodyName[a.forecast.body], bodyName[b.forecast.body], ''],
     row('Clarity', a.character.clarity, b.character.clarity, (v) => String(Math.round(v))),
     row('To the strainer', hot(a), hot(b), duration),
@@ -222,16 +225,16 @@ function Difference({ a, b }: { a: Charge; b: Charge }) {
                 <th scope="row" className="py-1 text-left font-normal">
                   {name}
                 </th>
-                <td className="py-1 text-right font-mono">{left}</td>
-                <td className="py-1 text-right font-mono">{right}</td>
-                <td className="text-15 py-1 text-right font-mono font-semibold">{by}</td>
+                <td className="py-1 text-right">{left}</td>
+                <td className="py-1 text-right">{right}</td>
+                <td className="text-15 py-1 text-right font-semibold">{by}</td>
               </tr>
             ))}
           </tbody>
         </table>
       </section>
       <section>
-        <Heading aside="litres in the pot against hours">The same clock</Heading>
+        <Heading aside={`${units.litresWord} in the pot against hours`}>The same clock</Heading>
         <Courses
           courses={[a, b].map((charge, i) => ({
             name: i === 0 ? 'left' : 'right',

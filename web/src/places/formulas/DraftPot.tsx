@@ -23,7 +23,7 @@ export function DraftPot({ draft }: { draft: FormulaJson }) {
       <Heading
         aside={
           <SmallNumber
-            label="Litres out"
+            label={units.out}
             shown
             dimension="litres"
             units={units.units}
@@ -63,7 +63,7 @@ export function DraftPot({ draft }: { draft: FormulaJson }) {
             <Figure name="When cold" value={bodyName[it.forecast.body]} />
             <Figure name="Clarity" value={String(Math.round(it.character.clarity))} />
             <Figure name="Steam" value={units.litres(it.forecast.evaporatedL)} />
-            <Figure name="Salt" value={`${it.character.saltAfterGPerL.toFixed(1)} g/L`} />
+            <Figure name="Salt" value={units.dissolved(it.character.saltAfterGPerL, 0.1)} />
           </dl>
           <ul className="m-0 mt-3 grid list-none gap-2 p-0">
             {it.unusual.map((remark) => {

@@ -119,8 +119,8 @@ function ChangeList({ changes }: { changes: ReturnType<typeof differences> }) {
             <th scope="row" className="py-1 pr-2 text-left font-normal">
               {change.where}
             </th>
-            <td className="text-quiet py-1 pr-2 text-right font-mono line-through">{change.before}</td>
-            <td className="py-1 text-right font-mono font-semibold">{change.after}</td>
+            <td className="text-quiet py-1 pr-2 text-right line-through">{change.before}</td>
+            <td className="py-1 text-right font-semibold">{change.after}</td>
           </tr>
         ))}
       </tbody>

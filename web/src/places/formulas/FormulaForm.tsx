@@ -1,22 +1,26 @@
 import { useLarder } from '../../api/queries'
 import { Heading } from '../../kit/Note'
+import { useUnits } from '../../kit/session'
 import { SmallNumber } from '../../kit/SmallNumber'
 import { TextField } from '../../kit/TextField'
+import { Pick } from '../../kit/Pick'
 import { reasonAt, type FormProps } from './form'
 import { PartRows } from './PartRows'
 import { ProcedureRows } from './ProcedureRows'
+import type { Dimension } from '../../words/units'
 import { moveShare } from './wish'
 
-const rules: [string, string, string][] = [
-  ['per-kg-bed', 'so much for each kg of bed', 'L/kg'],
+const rules: [string, string, Dimension | undefined][] = [
+  ['per-kg-bed', 'so much for each kg of bed', 'litresPerKg'],
   ['over-the-bed', 'so deep over the bed', 'cm'],
-  ['for-the-yield', 'whatever gives so much for each kg', 'L/kg'],
-  ['to-the-line', 'to the fill line', ''],
+  ['for-the-yield', 'whatever gives so much for each kg', 'litresPerKg'],
+  ['to-the-line', 'to the fill line', undefined],
 ]
 
 /** Everything that a formula is, in the order of work. */
 export function FormulaForm(props: FormProps) {
   const { formula, onFormula, problem, readOnly } = props
+  const units = useUnits()
   const rule = rules.find(([word]) => word === formula.water.rule) ?? rules[0]!
   return (
     <fieldset disabled={readOnly} className="m-0 grid min-w-0 gap-7 border-0 p-0">
@@ -33,29 +37,25 @@ export function FormulaForm(props: FormProps) {
         <BedRows {...props} />
         {formula.bed.length > 0 && (
           <div className="mt-3 flex flex-wrap items-center gap-3">
-            <label className="text-15 flex items-center gap-2">
+            <span className="text-15 flex items-center gap-2">
               Water
-              <select
+              <Pick
+                look="small"
+                label="Water rule"
                 value={formula.water.rule}
-                onChange={(event) => {
-                  const next = event.target.value
+                onValue={(next) => {
                   const start = { 'per-kg-bed': 1.7, 'over-the-bed': 4, 'for-the-yield': 1.3 }[next]
                   onFormula({ ...formula, water: { rule: next, value: start } })
                 }}
-                className="border-rule bg-raised min-h-[44px] rounded-md border-2 px-2"
-              >
-                {rules.map(([word, name]) => (
-                  <option key={word} value={word}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
+                options={rules.map(([word, name]) => ({ value: word, name }))}
+              />
+            </span>
             {formula.water.rule !== 'to-the-line' && (
               <SmallNumber
                 label="Water"
                 value={formula.water.value}
-                unit={rule[2]}
+                dimension={rule[2]}
+                units={units.units}
                 onValue={(value) => onFormula({ ...formula, water: { rule: formula.water.rule, value } })}
                 problem={reasonAt(problem, 'water.value')}
               />
@@ -93,6 +93,7 @@ export function FormulaForm(props: FormProps) {
 
 function BedRows({ formula, onFormula, problem }: FormProps) {
   const larder = useLarder()
+  const units = useUnits()
   if (formula.bed.length === 0) return <p className="text-15 m-0">No bed: a finished stock is drawn.</p>
   const shares = Object.fromEntries(formula.bed.map((b) => [b.kind, b.share]))
   const set = (next: Record<string, number>) =>
@@ -117,8 +118,10 @@ function BedRows({ formula, onFormula, problem }: FormProps) {
           />
           <SmallNumber
             label={`Cut of ${bed.name ?? bed.kind}`}
-            unit="mm cut"
-            value={bed.cutMm ?? 0}
+            dimension="mm"
+            units={units.units}
+            empty="uncut"
+            value={bed.cutMm || undefined}
             onValue={(cutMm) =>
               onFormula({
                 ...formula,
@@ -144,24 +147,16 @@ function BedRows({ formula, onFormula, problem }: FormProps) {
         </li>
       ))}
       <li className="pt-1">
-        <select
-          aria-label="Another kind of bed"
+        <Pick
+          look="small"
+          label="Another kind of bed"
+          empty="Another kind of bed …"
           value=""
-          onChange={(event) => {
-            const kind = event.target.value
-            if (kind) set(moveShare({ ...shares, [kind]: 0 }, kind, 0.25))
-          }}
-          className="border-rule bg-raised text-15 min-h-[44px] rounded-md border-2 px-2"
-        >
-          <option value="">Another kind of bed …</option>
-          {(larder.data?.beds ?? [])
+          onValue={(kind) => set(moveShare({ ...shares, [kind]: 0 }, kind, 0.25))}
+          options={(larder.data?.beds ?? [])
             .filter((b) => !(b.id in shares))
-            .map((b) => (
-              <option key={b.id} value={b.id}>
-                {b.name}
-              </option>
-            ))}
-        </select>
+            .map((b) => ({ value: b.id, name: b.name }))}
+        />
       </li>
     </ul>
   )

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Schemas } from '../../api/client'
 import type { Kitchen } from '../../api/queries'
-import { answer, network, person, problem, visit } from '../../testing/kitchen'
+import { answer, network, person, problem, visit, said } from '../../testing/kitchen'
 import FormulasPlace from './FormulasPlace'
 
 type Shelf = Schemas['ShelfView'][]
@@ -39,14 +39,14 @@ describe('the shelf of formulas', () => {
     for (const family of ['Brown', 'White', 'Fish', 'Shellfish', 'Vegetable', 'Reductions'])
       expect(screen.getByRole('heading', { level: 2, name: family })).toBeTruthy()
     const veal = screen.getByRole('link', { name: /^Brown veal stock/ })
-    await expect.poll(() => veal.textContent).toMatch(/\d+(\.\d+)? kg/)
+    await expect.poll(() => said(veal)).toMatch(/\d+(\.\d+)? kg/)
   })
 
   it('says what a formula contains', async () => {
     open()
     const fumet = await screen.findByRole('link', { name: /^Fish fumet/ })
-    expect(fumet.textContent).toContain('contains')
-    expect(fumet.textContent).toContain('fish')
+    expect(said(fumet)).toContain('contains')
+    expect(said(fumet)).toContain('fish')
   })
 
   it('turns the question around', async () => {

@@ -5,10 +5,10 @@ import { useKitchen, useOverview, useShelf, type ChargeRequest } from '../../api
 import { liquorColour } from '../../graphics/liquor'
 import { Button } from '../../kit/Button'
 import { Choice } from '../../kit/Choice'
+import { MomentField } from '../../kit/MomentField'
 import { Failed, Loading, Note } from '../../kit/Note'
 import { NumberField } from '../../kit/NumberField'
 import { SelectField } from '../../kit/SelectField'
-import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { allergenName, familyName, type Family } from '../../words/en'
 import { instantOf, localOf } from '../../words/time'
@@ -23,6 +23,7 @@ export default function FormulasPlace() {
   const shelf = useShelf()
   const kitchen = useKitchen()
   const may = useMay()
+  const units = useUnits()
   const { now, zone } = useTimes()
   const [params, setParams] = useSearchParams()
   const [reading, setReading] = useState(false)
@@ -75,17 +76,17 @@ export default function FormulasPlace() {
         </span>
       </div>
       <section
-        aria-label="Turn it around"
-        className="ruled mb-6 grid items-end gap-x-6 gap-y-3 pb-4 md:grid-cols-[auto_200px_200px_220px]"
+        aria-label="What have you got?"
+        className="ruled mb-6 grid items-start gap-x-6 gap-y-3 pb-4 md:grid-cols-2 lg:grid-cols-[auto_220px_200px_minmax(300px,1fr)]"
       >
-        <div className="grid gap-1">
-          <span className="text-15 font-semibold">Turn it around</span>
+        <div className="grid content-start gap-1">
+          <span className="text-15 font-semibold">What have you got?</span>
           <Choice<Goal>
-            label="Turn it around"
+            label="What have you got?"
             value={goal}
             onValue={(g) => set({ goal: g })}
             options={[
-              { value: 'LITRES', name: 'I need litres' },
+              { value: 'LITRES', name: `I need ${units.litresWord}` },
               { value: 'BED', name: 'I have a bed' },
               { value: 'VESSEL', name: 'Fill this pot' },
             ]}
@@ -101,12 +102,7 @@ export default function FormulasPlace() {
             ...(kitchen.data?.vessels ?? []).map((v) => ({ value: v.id, name: v.name })),
           ]}
         />
-        <TextField
-          label="Ready by"
-          type="datetime-local"
-          value={by}
-          onValue={(next) => next && set({ by: next })}
-        />
+        <MomentField label="Ready by" value={by} onValue={(next) => set({ by: next })} />
       </section>
       {overview.error && <Note>{overview.error.message}</Note>}
       {families.map((family) => (
@@ -141,7 +137,7 @@ function GoalValue({ goal, value, onValue }: { goal: Goal; value: number; onValu
   const units = useUnits()
   return (
     <NumberField
-      label={goal === 'BED' ? 'Bed in hand' : 'Litres out'}
+      label={goal === 'BED' ? 'Bed in hand' : units.out}
       dimension={goal === 'BED' ? 'kg' : 'litres'}
       units={units.units}
       value={value}
@@ -196,7 +192,7 @@ function Row({
             {formula.allergens.length > 0 && `; contains ${formula.allergens.map(allergenName).join(', ')}`}
           </span>
         </span>
-        <span className="text-right font-mono md:contents">
+        <span className="text-right md:contents">
           <Cell name="out" value={ok ? units.litres(answer.litres) : ''} strong={goal !== 'LITRES'} />
           <Cell
             name={formula.bed.length ? 'bed' : 'stock'}

@@ -1,15 +1,17 @@
 import type { Schemas } from '../../api/client'
 import { useLarder } from '../../api/queries'
 import { Heading } from '../../kit/Note'
+import { useUnits } from '../../kit/session'
 import { SmallNumber } from '../../kit/SmallNumber'
+import { Pick } from '../../kit/Pick'
 import { reasonAt, type FormProps } from './form'
 
 type Part = Schemas['PartJson']
 
 const amounts = [
   ['percentOfBed', '% of the bed'],
-  ['gramsPerKgBed', 'g for each kg of bed'],
-  ['gramsPerLitre', 'g for each litre'],
+  ['gramsPerKgBed', 'g per kg of bed'],
+  ['gramsPerLitre', 'g per litre'],
 ] as const
 const whens = [
   ['withTheBed', 'with the bed'],
@@ -20,6 +22,7 @@ const whens = [
 /** What goes in beside the bed: how much, when, how cut. */
 export function PartRows({ formula, onFormula, problem }: FormProps) {
   const larder = useLarder()
+  const units = useUnits()
   const set = (i: number, part: Part) =>
     onFormula({ ...formula, parts: formula.parts.map((p, at) => (at === i ? part : p)) })
   const there = new Set(formula.parts.map((p) => p.item))
@@ -30,7 +33,7 @@ export function PartRows({ formula, onFormula, problem }: FormProps) {
         {formula.parts.map((part, i) => (
           <li
             key={part.item}
-            className="border-rule grid items-center gap-x-3 gap-y-1 border-t py-1 md:grid-cols-[minmax(0,1fr)_246px_254px_100px_44px]"
+            className="border-rule grid items-center gap-x-3 gap-y-1 border-t py-1 md:grid-cols-[minmax(0,1fr)_auto_auto_132px_44px] lg:grid-cols-[minmax(0,1fr)_226px_266px_122px_44px]"
           >
             <span className="text-15">{part.name ?? part.item}</span>
             <Amount
@@ -45,8 +48,10 @@ export function PartRows({ formula, onFormula, problem }: FormProps) {
             />
             <SmallNumber
               label={`Cut of ${part.name ?? part.item}`}
-              unit="mm"
-              value={part.cutMm ?? 0}
+              dimension="mm"
+              units={units.units}
+              empty="uncut"
+              value={part.cutMm || undefined}
               onValue={(cutMm) => set(i, { ...part, cutMm: cutMm || undefined })}
               problem={reasonAt(problem, `parts[${i}].cutMm`)}
             />
@@ -61,11 +66,14 @@ export function PartRows({ formula, onFormula, problem }: FormProps) {
           </li>
         ))}
       </ul>
-      <select
-        aria-label="Another part"
+      <Pick
+        look="small"
+        className="mt-2"
+        label="Another part"
+        empty="Another part …"
         value=""
-        onChange={(event) => {
-          const item = larder.data?.items.find((x) => x.id === event.target.value)
+        onValue={(id) => {
+          const item = larder.data?.items.find((x) => x.id === id)
           if (item) {
             const liquid = formula.bed.length === 0
             const made: Part = {
@@ -78,17 +86,10 @@ export function PartRows({ formula, onFormula, problem }: FormProps) {
             onFormula({ ...formula, parts: [...formula.parts, made] })
           }
         }}
-        className="border-rule bg-raised text-15 mt-2 min-h-[44px] rounded-md border-2 px-2"
-      >
-        <option value="">Another part …</option>
-        {(larder.data?.items ?? [])
+        options={(larder.data?.items ?? [])
           .filter((item) => !there.has(item.id))
-          .map((item) => (
-            <option key={item.id} value={item.id}>
-              {item.name}
-            </option>
-          ))}
-      </select>
+          .map((item) => ({ value: item.id, name: item.name }))}
+      />
     </section>
   )
 }
@@ -100,25 +101,21 @@ function Amount({ part, onPart, problem }: { part: Part; onPart: (part: Part) =>
   const kind = amounts.find(([k]) => part.amount[k] !== undefined)?.[0] ?? 'percentOfBed'
   const value = part.amount[kind]
   return (
-    <span className="flex items-center gap-2">
+    <span className="flex min-w-0 items-center gap-2">
       <SmallNumber
         label={`How much ${part.name ?? part.item}`}
         value={value}
         onValue={(v) => onPart({ ...part, amount: { [kind]: v } })}
         problem={problem}
       />
-      <select
-        aria-label={`Amount of ${part.name ?? part.item} in`}
+      <Pick
+        look="small"
+        className="min-w-0 flex-1"
+        label={`Amount of ${part.name ?? part.item} in`}
         value={kind}
-        onChange={(event) => onPart({ ...part, amount: { [event.target.value]: value } })}
-        className="border-rule bg-raised text-13 min-h-[44px] rounded-md border-2 px-1"
-      >
-        {amounts.map(([k, name]) => (
-          <option key={k} value={k}>
-            {name}
-          </option>
-        ))}
-      </select>
+        onValue={(next) => onPart({ ...part, amount: { [next]: value } })}
+        options={amounts.map(([k, name]) => ({ value: k, name }))}
+      />
     </span>
   )
 }
@@ -135,21 +132,15 @@ function When({ part, onPart, problem }: { part: Part; onPart: (part: Part) => v
           problem={problem}
         />
       )}
-      <select
-        aria-label={`${part.name ?? part.item} goes in`}
+      <Pick
+        look="small"
+        label={`${part.name ?? part.item} goes in`}
         value={kind}
-        onChange={(event) => {
-          const next = event.target.value
+        onValue={(next) =>
           onPart({ ...part, when: next === 'withTheBed' ? { withTheBed: true } : { [next]: 60 } })
-        }}
-        className="border-rule bg-raised text-13 min-h-[44px] rounded-md border-2 px-1"
-      >
-        {whens.map(([k, name]) => (
-          <option key={k} value={k}>
-            {name}
-          </option>
-        ))}
-      </select>
+        }
+        options={whens.map(([k, name]) => ({ value: k, name }))}
+      />
     </span>
   )
 }

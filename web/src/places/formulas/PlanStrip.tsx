@@ -26,7 +26,7 @@ const tones: Record<string, string> = {
 /** The stages on the clock, backwards from when it is wanted, and the word that freezes them. */
 export function PlanStrip({ charge, call, startNow, onStartNow, busy, problem, onAccept }: Props) {
   const may = useMay()
-  const { day, clock } = useTimes()
+  const { day, time } = useTimes()
   const plan = charge.plan
   if (!plan) return null
   const start = new Date(plan.startAt).getTime()
@@ -42,7 +42,7 @@ export function PlanStrip({ charge, call, startNow, onStartNow, busy, problem, o
       <div
         className="border-ink flex h-[52px] w-full overflow-hidden border-2"
         role="img"
-        aria-label={plan.steps.map((s) => `${stageName[s.stage]} ${clock(s.from)}`).join(', ')}
+        aria-label={plan.steps.map((s) => `${stageName[s.stage]} ${time(s.from)}`).join(', ')}
       >
         {plan.steps.map((step) => {
           const length = new Date(step.to).getTime() - new Date(step.from).getTime()
@@ -61,7 +61,7 @@ export function PlanStrip({ charge, call, startNow, onStartNow, busy, problem, o
               {length / whole > 0.07 && (
                 <>
                   <b className="font-semibold">{stageName[step.stage]}</b>
-                  <span className="font-mono">{clock(step.from)}</span>
+                  <span>{time(step.from)}</span>
                 </>
               )}
             </div>
@@ -71,7 +71,7 @@ export function PlanStrip({ charge, call, startNow, onStartNow, busy, problem, o
       <ul className="text-15 text-quiet m-0 mt-2 flex list-none flex-wrap gap-x-5 gap-y-1 p-0">
         {plan.steps.map((step) => (
           <li key={step.stage}>
-            {stageName[step.stage]} <span className="text-ink font-mono">{clock(step.from)}</span>
+            {stageName[step.stage]} <span className="text-ink">{time(step.from)}</span>
           </li>
         ))}
       </ul>

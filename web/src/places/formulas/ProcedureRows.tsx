@@ -1,6 +1,7 @@
 import { Heading } from '../../kit/Note'
 import { SmallNumber } from '../../kit/SmallNumber'
 import { useUnits } from '../../kit/session'
+import { Pick } from '../../kit/Pick'
 import { reasonAt, type FormProps } from './form'
 import { choiceName, phaseFigureName, phaseName } from '../../words/en'
 import { dimensionOf, fieldsOf, newPhase, phaseNames, type Phase, type PhaseField } from './phases'
@@ -62,22 +63,15 @@ export function ProcedureRows({ formula, onFormula, problem }: FormProps) {
           </li>
         ))}
       </ol>
-      <select
-        aria-label="Another phase"
+      <Pick
+        look="small"
+        className="mt-2"
+        label="Another phase"
+        empty="Another phase …"
         value=""
-        onChange={(event) => {
-          const chosen = phaseNames.find((name) => name === event.target.value)
-          if (chosen) set([...formula.procedure, newPhase(chosen)])
-        }}
-        className="border-rule bg-raised text-15 mt-2 min-h-[44px] rounded-md border-2 px-2"
-      >
-        <option value="">Another phase …</option>
-        {phaseNames.map((name) => (
-          <option key={name} value={name}>
-            {phaseName[name]}
-          </option>
-        ))}
-      </select>
+        onValue={(chosen) => set([...formula.procedure, newPhase(chosen as (typeof phaseNames)[number])])}
+        options={phaseNames.map((name) => ({ value: name, name: phaseName[name] }))}
+      />
     </section>
   )
 }
@@ -112,20 +106,16 @@ function Field({
   }
   if (field.choices.length > 0) {
     return (
-      <label className="text-15 text-quiet flex items-center gap-2">
+      <span className="text-15 text-quiet flex items-center gap-2">
         {label}
-        <select
+        <Pick
+          look="small"
+          label={label}
           value={typeof value === 'string' ? value : ''}
-          onChange={(event) => set(event.target.value)}
-          className="border-rule bg-raised text-ink min-h-[44px] rounded-md border-2 px-1"
-        >
-          {field.choices.map((word) => (
-            <option key={word} value={word}>
-              {choiceName[word]}
-            </option>
-          ))}
-        </select>
-      </label>
+          onValue={set}
+          options={field.choices.map((word) => ({ value: word, name: choiceName[word] ?? word }))}
+        />
+      </span>
     )
   }
   return (

@@ -60,7 +60,7 @@ export function ReadFileSheet({ onClose }: { onClose: () => void }) {
           <Note>
             {Object.entries(problem.fields).map(([field, why]) => (
               <p key={field} className="m-0">
-                <b className="font-mono font-semibold">{field}</b>: {why.reason}
+                <b className="font-semibold">{field}</b>: {why.reason}
                 {why.low !== undefined && `, ${why.low} to ${why.high} ${why.unit ?? ''}`}
               </p>
             ))}

@@ -50,7 +50,7 @@ export function SchoolSwitches({
           )
         }
       >
-        Schools
+        Ways of making it
       </Heading>
       <div className="grid gap-x-10 gap-y-5 md:grid-cols-2 lg:grid-cols-3">
         {schools.map((field) => (
@@ -76,7 +76,7 @@ export function SchoolSwitches({
                   <span className={`text-15 whitespace-nowrap ${effect.chosen ? 'font-bold' : ''}`}>
                     {schoolWord[field]?.[effect.option] ?? effect.option}
                   </span>
-                  <span className="text-13 text-quiet ml-auto text-right font-mono">{words(effect)}</span>
+                  <span className="text-13 text-quiet ml-auto text-right">{words(effect)}</span>
                 </label>
               ))}
           </fieldset>
@@ -98,7 +98,7 @@ function useEffectWords(wish: Wish, body: string) {
       parts.push(`${signed(units.kg(Math.abs(effect.bedKg)), effect.bedKg)} bed`)
     if (effect.body && effect.body !== body) parts.push(bodyName[effect.body])
     else if (Math.abs(effect.gelatinGPerL) >= 0.5)
-      parts.push(`${signed(Math.abs(effect.gelatinGPerL).toFixed(1), effect.gelatinGPerL)} g/L`)
+      parts.push(signed(units.dissolved(Math.abs(effect.gelatinGPerL), 0.1), effect.gelatinGPerL))
     if (Math.abs(effect.clarity) >= 1)
       parts.push(`clarity ${signed(String(Math.abs(Math.round(effect.clarity))), effect.clarity)}`)
     if (Math.abs(effect.minutes) >= 3) parts.push(signed(duration(Math.abs(effect.minutes)), effect.minutes))

@@ -128,7 +128,7 @@ function useWords(charge: Charge) {
       case 'UNUSUAL_RATIO':
         return [
           'An unusual ratio.',
-          `${warning.value.toFixed(2)} L for each kg of bed; the usual end is ${warning.limit.toFixed(1)}.`,
+          `${units.litresPerKg(warning.value)} of bed; the usual end is ${units.litresPerKg(warning.limit)}.`,
         ]
       case 'SLOW_BRING_UP':
         return [

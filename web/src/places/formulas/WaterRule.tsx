@@ -1,6 +1,7 @@
 import type { Charge } from '../../api/queries'
 import { SmallNumber } from '../../kit/SmallNumber'
 import { useUnits } from '../../kit/session'
+import { Pick } from '../../kit/Pick'
 import type { Wish } from './wish'
 
 /** What may decide the water, each with what it starts from where it is taken first. */
@@ -31,32 +32,22 @@ export function WaterRule({
   const deep = standing.rule === 'over-the-bed'
   return (
     <div className="grid gap-1">
-      <span className="text-15 font-semibold" id="water-rule">
-        Water
-      </span>
+      <span className="text-15 font-semibold">Water</span>
       <div className="flex flex-wrap items-center gap-2">
-        <select
-          aria-labelledby="water-rule"
+        <Pick
+          look="small"
+          className="border-ink! min-w-0 flex-1"
+          label="Water rule"
           value={standing.rule}
-          onChange={(event) => {
-            const rule = event.target.value
-            onWish({ ...wish, water: { rule, value: all[rule]?.start } })
-          }}
-          className="border-ink bg-raised text-15 text-ink min-h-[48px] min-w-0 flex-1 rounded-md border-2 px-2"
-        >
-          {Object.entries(all).map(([rule, { name }]) => (
-            <option key={rule} value={rule}>
-              {name}
-            </option>
-          ))}
-        </select>
+          onValue={(rule) => onWish({ ...wish, water: { rule, value: all[rule]?.start } })}
+          options={Object.entries(all).map(([rule, { name }]) => ({ value: rule, name }))}
+        />
         {standing.rule !== 'to-the-line' && (
           <SmallNumber
             label="Of water"
             value={standing.value}
-            dimension={deep ? 'cm' : undefined}
+            dimension={deep ? 'cm' : 'litresPerKg'}
             units={units.units}
-            unit="L/kg"
             onValue={(value) =>
               value !== undefined && onWish({ ...wish, water: { rule: standing.rule, value } })
             }

@@ -1,6 +1,7 @@
 import { useLarder, type Charge } from '../../api/queries'
 import { Heading } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
+import { Pick } from '../../kit/Pick'
 import { duration, plainDay } from '../../words/time'
 import { swapped, type Wish } from './wish'
 
@@ -20,7 +21,7 @@ export function WeighOut({ charge, wish, onWish }: Props) {
     groups.set(part.intoTheSimmerMin, [...(groups.get(part.intoTheSimmerMin) ?? []), part])
   return (
     <section>
-      <Heading aside={`${charge.waterLPerKg.toFixed(2)} L/kg`}>Weigh out</Heading>
+      <Heading aside={units.litresPerKg(charge.waterLPerKg)}>Weigh out</Heading>
       <table className="text-18 w-full">
         <tbody>
           <Group words="Cold, at the start" />
@@ -73,25 +74,18 @@ function PartRow({ part, charge, wish, onWish }: Props & { part: Part }) {
       <tr className={notes.length ? '' : 'border-rule border-b'}>
         <th scope="row" className="py-0 pr-3 text-left font-normal">
           {others.length > 1 ? (
-            <select
-              aria-label={`Instead of ${part.name}`}
+            <Pick
+              look="word"
+              label={`Instead of ${part.name}`}
               value={part.id}
-              onChange={(event) =>
-                onWish({ ...wish, swaps: swapped(wish.swaps, part.id, event.target.value) })
-              }
-              className="text-ink decoration-quiet field-sizing-content min-h-[36px] max-w-[200px] cursor-pointer appearance-none bg-transparent underline decoration-dotted underline-offset-4"
-            >
-              {others.map((item) => (
-                <option key={item.id} value={item.id}>
-                  {item.name}
-                </option>
-              ))}
-            </select>
+              onValue={(item) => onWish({ ...wish, swaps: swapped(wish.swaps, part.id, item) })}
+              options={others.map((item) => ({ value: item.id, name: item.name }))}
+            />
           ) : (
             <span className="inline-block py-1">{part.name}</span>
           )}
         </th>
-        <td className="py-1 text-right font-mono whitespace-nowrap">{units.kg(part.kg)}</td>
+        <td className="py-1 text-right whitespace-nowrap">{units.kg(part.kg)}</td>
       </tr>
       {notes.length > 0 && (
         <tr className="border-rule border-b">
@@ -142,7 +136,7 @@ function Row({ name, value }: { name: string; value: string }) {
       <th scope="row" className="py-1 pr-3 text-left font-normal">
         {name}
       </th>
-      <td className="py-1 text-right font-mono whitespace-nowrap">{value}</td>
+      <td className="py-1 text-right whitespace-nowrap">{value}</td>
     </tr>
   )
 }

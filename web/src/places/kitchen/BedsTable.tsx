@@ -58,7 +58,7 @@ export function BedsTable({ beds }: { beds: Bed[] }) {
                   )}
                 </th>
                 {columns.map((c) => (
-                  <td key={c.name} className="pl-3 text-right font-mono">
+                  <td key={c.name} className="pl-3 text-right">
                     {String(bed[c.name]).replace('-', '−')}
                   </td>
                 ))}

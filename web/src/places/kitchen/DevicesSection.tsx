@@ -6,6 +6,7 @@ import { Heading, Note, ToldOnce } from '../../kit/Note'
 import { SelectField } from '../../kit/SelectField'
 import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits } from '../../kit/session'
+import { Pick } from '../../kit/Pick'
 
 type Kind = Device['kind']
 
@@ -34,8 +35,8 @@ export function DevicesSection({ vessels }: { vessels: Kitchen['vessels'] }) {
       </Heading>
       {all.length === 0 && (
         <p className="text-15 text-quiet mt-0">
-          None yet. A device posts its readings to <code className="font-mono">/api/devices/…/readings</code>{' '}
-          with a token of its own; late and repeated ones do no harm.
+          None yet. A device posts its readings to <code>/api/devices/…/readings</code> with a token of its
+          own; late and repeated ones do no harm.
         </p>
       )}
       <ul className="m-0 list-none p-0">
@@ -49,22 +50,17 @@ export function DevicesSection({ vessels }: { vessels: Kitchen['vessels'] }) {
               <span className="text-quiet">, {kindName[device.kind].toLowerCase()}</span>
             </span>
             <Latest device={device} />
-            <select
-              aria-label={`Vessel of ${device.name}`}
+            <Pick
+              look="small"
+              label={`Vessel of ${device.name}`}
               disabled={!may('ACT')}
               value={device.vesselId ?? ''}
-              onChange={(event) =>
-                change.mutate({ id: device.id, vesselId: event.target.value || undefined })
-              }
-              className="border-rule bg-raised text-ink min-h-[44px] rounded-md border-2 px-2"
-            >
-              <option value="">in no vessel</option>
-              {vessels.map((vessel) => (
-                <option key={vessel.id} value={vessel.id}>
-                  {vessel.name}
-                </option>
-              ))}
-            </select>
+              onValue={(vesselId) => change.mutate({ id: device.id, vesselId: vesselId || undefined })}
+              options={[
+                { value: '', name: 'in no vessel' },
+                ...vessels.map((vessel) => ({ value: vessel.id, name: vessel.name })),
+              ]}
+            />
             {may('SET_UP') && (
               <Button tone="quiet" onClick={() => retire.mutate(device.id)}>
                 Take out
@@ -81,14 +77,14 @@ export function DevicesSection({ vessels }: { vessels: Kitchen['vessels'] }) {
 
 function Latest({ device }: { device: Device }) {
   const units = useUnits()
-  const { clock } = useTimes()
+  const { time } = useTimes()
   if (device.lastAt === undefined || device.lastValue === undefined)
     return <span className="text-quiet">nothing yet</span>
   const value = device.kind === 'PROBE' ? units.celsius(device.lastValue, 0.5) : units.kg(device.lastValue)
   return (
     <span className={device.silent ? 'text-amber font-semibold' : ''}>
-      <b className="font-mono font-semibold">{value}</b>
-      {device.silent && ` silent since ${clock(device.lastAt)}`}
+      <b className="font-semibold">{value}</b>
+      {device.silent && ` silent since ${time(device.lastAt)}`}
     </span>
   )
 }

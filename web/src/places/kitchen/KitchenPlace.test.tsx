@@ -2,7 +2,7 @@ import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Kitchen } from '../../api/queries'
-import { answer, network, person, problem, visit, type Answers } from '../../testing/kitchen'
+import { answer, network, person, problem, visit, type Answers, said } from '../../testing/kitchen'
 import KitchenPlace from './KitchenPlace'
 
 function open({ who = person(), more = {} as Answers } = {}) {
@@ -17,7 +17,7 @@ const changes = (sent: ReturnType<typeof network>) => sent.filter((s) => s.metho
 describe('the kitchen', () => {
   it('says where it is and what water does there', async () => {
     open()
-    expect((await screen.findByRole('heading', { level: 1 })).textContent).toBe('Kestrel Lodge')
+    expect(said(await screen.findByRole('heading', { level: 1 }))).toBe('Kestrel Lodge')
     expect(screen.getByText(/At 1150 m water boils at 96\.\d °C/)).toBeTruthy()
   })
 
@@ -73,7 +73,7 @@ describe('the kitchen', () => {
       target: { value: '900' },
     })
     fireEvent.click(within(sheet).getByRole('button', { name: 'Save' }))
-    expect((await within(sheet).findByRole('alert')).textContent).toContain('Between 5.0 and 150.0 cm')
+    expect(said(await within(sheet).findByRole('alert'))).toContain('Between 5.0 and 150.0 cm')
   })
 
   it('takes a piece out of use', async () => {

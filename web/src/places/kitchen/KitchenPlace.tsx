@@ -38,9 +38,10 @@ export default function KitchenPlace() {
         <div>
           <h1 className="text-24 m-0 font-bold">{it.name}</h1>
           <p className="text-18 text-quiet m-0">
-            At {Math.round(it.altitudeM)} m water boils at {units.celsius(it.boilingC, 0.1)}. Open{' '}
-            {it.opens.slice(0, 5)} to {it.closes.slice(0, 5)}. Air {units.celsius(it.airC, 1)} at{' '}
-            {Math.round(it.humidity * 100)} %; the cold tap runs at {units.celsius(it.tapC, 1)}.
+            At {units.metres(it.altitudeM, units.units === 'us' ? 50 : 1)} water boils at{' '}
+            {units.celsius(it.boilingC, 0.1)}. Open {it.opens.slice(0, 5)} to {it.closes.slice(0, 5)}. Air{' '}
+            {units.celsius(it.airC, 1)} at {Math.round(it.humidity * 100)} %; the cold tap runs at{' '}
+            {units.celsius(it.tapC, 1)}.
           </p>
         </div>
         {setUp && <Button onClick={() => setSettings(true)}>Change</Button>}
@@ -60,7 +61,7 @@ export default function KitchenPlace() {
           rows={it.burners.map((b) => ({
             id: b.id,
             name: b.name,
-            says: `${b.ratedKw} kW, ${Math.round(b.efficiency * 100)} % into the pot`,
+            says: `${units.power(b.ratedKw)}, ${Math.round(b.efficiency * 100)} % into the pot`,
           }))}
         />
         <Things
@@ -126,7 +127,7 @@ function Pots({ it, onEdit }: { it: Kitchen; onEdit?: (id: string) => void }) {
             ) : (
               <b className="font-semibold">{vessel.name}</b>
             )}
-            <span className="text-13 text-quiet block font-mono">
+            <span className="text-13 text-quiet block">
               {units.litres(vessel.brimfulL, units.units === 'us' ? 0.1 : 1)}, {units.cm(vessel.widthCm)} ×{' '}
               {units.cm(vessel.heightCm)}
             </span>
@@ -189,7 +190,7 @@ function Things({
                 <span className="flex min-h-[44px] items-center">{row.name}</span>
               )}
             </dt>
-            <dd className="m-0 text-right font-mono">{row.says}</dd>
+            <dd className="m-0 text-right">{row.says}</dd>
           </div>
         ))}
       </dl>
@@ -199,6 +200,7 @@ function Things({
 
 function Edit({ it, editing, onClose }: { it: Kitchen; editing: Editing; onClose: () => void }) {
   const { kind, id } = editing
+  const units = useUnits()
   const thing = it[kind].find((t) => t.id === id)
   const fields = fieldsOf(it.usual)[kind]
   return (
@@ -207,7 +209,9 @@ function Edit({ it, editing, onClose }: { it: Kitchen; editing: Editing; onClose
       fields={fields}
       start={thing ? valuesOf(kind, thing, fields) : { name: '', ...freshOf(kind, it.usual) }}
       drawing={
-        kind === 'vessels' || kind === 'containers' ? (values) => <Drawing values={values} /> : undefined
+        kind === 'vessels' || kind === 'containers'
+          ? (values) => <Drawing values={values} units={units.units} />
+          : undefined
       }
       save={(values) => saveThing(kind, id, values)}
       retire={id ? () => retireThing(kind, id) : undefined}

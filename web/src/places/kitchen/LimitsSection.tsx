@@ -50,7 +50,7 @@ export function LimitsSection({ limits, shipped }: { limits: Limits; shipped: Li
         {rows.map(([name, value]) => (
           <div key={name} className="border-rule flex justify-between gap-4 border-b py-2">
             <dt>{name}</dt>
-            <dd className="m-0 text-right font-mono">{value}</dd>
+            <dd className="m-0 text-right">{value}</dd>
           </div>
         ))}
       </dl>

@@ -1,6 +1,6 @@
-import { fireEvent, screen, within } from '@testing-library/react'
+import { fireEvent, screen } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { answer, network, person, problem, visit } from '../../testing/kitchen'
+import { answer, listOf, network, person, pick, problem, visit, said } from '../../testing/kitchen'
 import { PeopleSection } from './PeopleSection'
 
 const me = person()
@@ -33,10 +33,10 @@ describe('the people of a kitchen', () => {
     const sent = open()
     fireEvent.click(await screen.findByRole('button', { name: 'Take somebody in' }))
     type('Name', 'Nia Okonkwo')
-    fireEvent.change(screen.getByLabelText('Works as'), { target: { value: 'STATION' } })
-    const stations = await screen.findByLabelText('At the station')
-    const last = within(stations).getAllByRole('option').at(-1) as HTMLOptionElement
-    fireEvent.change(stations, { target: { value: last.value } })
+    await pick(screen.getByRole('button', { name: /^Works as/ }), 'Station')
+    const stations = await screen.findByRole('button', { name: /^At the station/ })
+    const last = (await listOf(stations)).at(-1)!
+    fireEvent.click(screen.getByRole('menuitemradio', { name: last }))
     type('Sign-in name', 'nia')
     type('First password', 'kestrel-nia-1')
     fireEvent.click(screen.getByRole('button', { name: 'Take in' }))
@@ -45,7 +45,9 @@ describe('the people of a kitchen', () => {
       .toMatchObject({
         name: 'Nia Okonkwo',
         role: 'STATION',
-        stationId: last.value,
+        stationId: answer<{ stations: { id: string; name: string }[] }>('kitchen').stations.find(
+          (s) => s.name === last,
+        )!.id,
         signIn: 'nia',
       })
     await expect.poll(() => screen.queryByRole('dialog')).toBeNull()
@@ -62,7 +64,7 @@ describe('the people of a kitchen', () => {
     type('Sign-in name', 'nia')
     type('First password', 'short')
     fireEvent.click(screen.getByRole('button', { name: 'Take in' }))
-    expect((await screen.findByRole('alert')).textContent).toBe(
+    expect(said(await screen.findByRole('alert'))).toBe(
       'Too short or too long. Between 10 and 72 characters.',
     )
   })

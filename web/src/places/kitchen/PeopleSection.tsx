@@ -44,7 +44,7 @@ export function PeopleSection() {
                 {one.id === person.id && ', you'}
               </span>
             </span>
-            <span className="text-13 text-quiet font-mono">{one.signIn}</span>
+            <span className="text-13 text-quiet">{one.signIn}</span>
             {may('SET_UP') && (
               <Button tone="quiet" aria-label={`Change ${one.name}`} onClick={() => setOpen(one)}>
                 Change

@@ -8,7 +8,7 @@ const zones = (Intl as unknown as { supportedValuesOf?: (key: string) => string[
 
 const fields: Field[] = [
   { name: 'name', label: 'Name of the kitchen', kind: 'text' },
-  { name: 'altitudeM', label: 'Height above the sea', kind: 'plain', unit: 'm' },
+  { name: 'altitudeM', label: 'Height above the sea', kind: 'plain', dimension: 'metres' },
   {
     name: 'timeZone',
     label: 'Time zone',
@@ -29,6 +29,7 @@ const fields: Field[] = [
   { name: 'humidity', label: 'Humidity', kind: 'plain', unit: '0 to 1' },
   { name: 'airSpeedMS', label: 'Draught', kind: 'plain', unit: 'm/s; hood on 0.3' },
   { name: 'tapC', label: 'Cold tap', kind: 'plain', dimension: 'celsius' },
+  { name: 'callTolerance', label: 'A call may be short by', kind: 'plain', unit: '0 to 0.2 of it' },
   { name: 'opens', label: 'Opens', kind: 'text' },
   { name: 'closes', label: 'Closes', kind: 'text' },
 ]
@@ -48,6 +49,7 @@ export function SettingsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClose:
         humidity: kitchen.humidity,
         airSpeedMS: kitchen.airSpeedMS,
         tapC: kitchen.tapC,
+        callTolerance: kitchen.callTolerance,
         opens: kitchen.opens.slice(0, 5),
         closes: kitchen.closes.slice(0, 5),
       }}

@@ -1,6 +1,7 @@
 import { api } from '../../api/client'
 import type { Kitchen } from '../../api/queries'
 import { Cutaway } from '../../graphics/Cutaway'
+import { formatters, type Units } from '../../words/units'
 import type { Field, Values } from './EquipmentSheet'
 
 export type Kind = 'vessels' | 'burners' | 'ovens' | 'containers' | 'chillers'
@@ -57,7 +58,7 @@ export const fieldsOf = (usual: Kitchen['usual']): Record<Kind, Field[]> => ({
   ],
   burners: [
     { name: 'name', label: 'Name', kind: 'text' },
-    { name: 'ratedKw', label: 'Power at full', kind: 'plain', unit: 'kW' },
+    { name: 'ratedKw', label: 'Power at full', kind: 'plain', dimension: 'kilowatts' },
     {
       name: 'efficiency',
       label: 'Share that reaches the pot',
@@ -98,7 +99,7 @@ export const fieldsOf = (usual: Kitchen['usual']): Record<Kind, Field[]> => ({
         ['PLASTIC', 'plastic'],
       ],
     },
-    { name: 'wallMm', label: 'Wall', kind: 'plain', unit: 'mm' },
+    { name: 'wallMm', label: 'Wall', kind: 'plain', dimension: 'mm' },
     { name: 'holdsL', label: 'Filled to', kind: 'plain', dimension: 'litres' },
     { name: 'owned', label: 'How many of it', kind: 'plain', unit: 'pieces' },
   ],
@@ -190,7 +191,8 @@ export const retireThing = (kind: Kind, id: string) =>
   api.POST('/api/kitchen/{kind}/{id}/retirement', { params: { path: { kind, id } } })
 
 /** A vessel or container in section while it is typed; nothing while the figures make none. */
-export function Drawing({ values }: { values: Values }) {
+export function Drawing({ values, units }: { values: Values; units: Units }) {
+  const { litres: volume } = formatters(units)
   const number = (name: string) => (typeof values[name] === 'number' ? values[name] : 0)
   const pan = values.shape === 'pan'
   const width = pan ? number('lengthCm') : number('diameterCm')
@@ -219,9 +221,9 @@ export function Drawing({ values }: { values: Values }) {
         levelCm={line}
         colour="var(--water)"
         scale={Math.min(150 / height, 220 / width)}
-        label={`In section, ${Math.round(litres * 10) / 10} litres to the rim`}
+        label={`In section, ${volume(litres)} to the rim`}
       />
-      <span className="text-18 pb-8 font-mono">{Math.round(litres * 10) / 10} L</span>
+      <span className="text-18 pb-8">{volume(litres)}</span>
     </div>
   )
 }

@@ -26,7 +26,7 @@ export function AlarmStrip() {
     >
       <Link to={`/batches/${card.id}`} className="lg:text-15 min-w-0 flex-1 text-inherit no-underline">
         <b className="font-bold">{card.vessel.name}</b> {dueWords(due).toLowerCase()},{' '}
-        <span className="font-mono whitespace-nowrap">{fromNow(due.due, now)}</span>
+        <span className="whitespace-nowrap">{fromNow(due.due, now)}</span>
         <span className="text-15 text-ink ml-3 lg:ml-0 lg:block">
           {costName[due.cost]}
           {alarms.length > 1 && `, and ${alarms.length - 1} more`}

@@ -21,17 +21,17 @@ export function BigFigures({ batches, now }: { batches: Card[]; now: number }) {
           <div className="flex items-baseline justify-between gap-3">
             <h2 className="text-24 m-0 font-bold">
               <Link to={`/batches/${card.id}`} className="text-ink no-underline">
-                <span className="text-18 text-quiet mr-2 font-mono">{i + 1}</span>
+                <span className="text-18 text-quiet mr-2">{i + 1}</span>
                 {card.vessel.name}
               </Link>
             </h2>
             <span className="text-18 text-quiet">{stageName[card.stage]}</span>
           </div>
           <div className="mb-2 grid">
-            <span className="text-60 font-mono leading-tight font-semibold whitespace-nowrap">
+            <span className="text-60 leading-tight font-semibold whitespace-nowrap">
               {litresOf(card) === undefined ? '–' : units.litres(litresOf(card)!)}
             </span>
-            <span className="text-36 font-mono whitespace-nowrap">{clockOf(card, now, units.celsius)}</span>
+            <span className="text-36 whitespace-nowrap">{clockOf(card, now, units.celsius)}</span>
           </div>
           {card.due[0] ? (
             <ActButton key={dueKey(card.due[0])} card={card} due={card.due[0]} now={now} />

@@ -163,7 +163,7 @@ function Give({ batches }: { batches: Card[] }) {
 /** What was handed over, as it stood then. */
 function Sheet({ handOver }: { handOver: HandOver }) {
   const units = useUnits()
-  const { clock, day } = useTimes()
+  const { time, day } = useTimes()
   const { person } = useVisit()
   const sign = useChange(
     () => api.POST('/api/hand-overs/{id}/signature', { params: { path: { id: handOver.id } } }),
@@ -200,12 +200,12 @@ function Sheet({ handOver }: { handOver: HandOver }) {
                 </td>
                 <td className="py-2 pr-4 whitespace-nowrap">
                   {stageName[pot.stage]}
-                  <span className="block font-mono">{pot.litres > 0 && units.litres(pot.litres)}</span>
+                  <span className="block">{pot.litres > 0 && units.litres(pot.litres)}</span>
                 </td>
                 <td className="py-2 pr-4">
                   {pot.pending.map((act, i) => (
                     <span key={i} className={`block ${act.late ? 'text-ember font-semibold' : ''}`}>
-                      <span className="font-mono">{clock(act.due)}</span> {dueWords(act).toLowerCase()}
+                      <span>{time(act.due)}</span> {dueWords(act).toLowerCase()}
                     </span>
                   ))}
                 </td>
@@ -221,7 +221,7 @@ function Sheet({ handOver }: { handOver: HandOver }) {
           if (at)
             return (
               <span key={taker}>
-                {name} signed at <b className="font-mono font-semibold">{clock(at)}</b>
+                {name} signed at <b className="font-semibold">{time(at)}</b>
               </span>
             )
           return taker === person.id ? (

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import type { Schemas } from '../../api/client'
 import type { Card } from '../../api/queries'
+import { useUnits } from '../../kit/session'
 
 export type Place = Schemas['Place']
 
@@ -87,11 +88,12 @@ export function HobMap({
 
 /** A burner with nothing on it. */
 function Free({ place }: { place: Place }) {
+  const units = useUnits()
   return (
     <div className="text-quiet grid justify-items-center gap-1 text-center">
       <Trivet kw={place.ratedKw} />
       <span className="text-15 leading-tight font-semibold">{place.name}</span>
-      <span className="text-13">{place.ratedKw} kW, free</span>
+      <span className="text-13">{units.power(place.ratedKw)}, free</span>
     </div>
   )
 }

@@ -3,7 +3,7 @@ import { dueWords } from '../batch/acts'
 import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Card, Page } from '../../api/queries'
-import { answer, network, person, visit } from '../../testing/kitchen'
+import { answer, network, person, visit, said } from '../../testing/kitchen'
 import { counted, lay, type Place } from './HobMap'
 import { RangePlace } from './RangePlace'
 
@@ -29,7 +29,7 @@ describe('the range', () => {
     const { shown } = open()
     for (const card of shown.batches) {
       const pot = await screen.findByRole('article', { name: new RegExp(`^${card.vessel.name}`) })
-      expect(pot.textContent).toContain(card.formulaName)
+      expect(said(pot)).toContain(card.formulaName)
       expect(within(pot).getByText(/^Ready /)).toBeTruthy()
     }
     const veal = screen.getByRole('article', { name: 'Broad 40, Simmer' })
@@ -42,8 +42,8 @@ describe('the range', () => {
     const { shown } = open()
     const oven = shown.batches.find((card) => card.oven)!.oven!
     const section = (await screen.findByText('In the oven')).closest('section')!
-    expect(section.textContent).toContain(`${oven.oven} at ${oven.ovenC} °C`)
-    expect(section.textContent).toContain(`to shade ${oven.shade}`)
+    expect(said(section)).toContain(`${oven.oven} at ${oven.ovenC} °C`)
+    expect(said(section)).toContain(`to shade ${oven.shade}`)
     expect(within(section).getByRole('img').getAttribute('aria-label')).toMatch(/tray.*% of the roast/)
   })
 
@@ -58,8 +58,8 @@ describe('the range', () => {
     const list = await screen.findByRole('list', { name: 'Both hands at once' })
     const vessel = (id: string) => shown.batches.find((card) => card.id === id)!.vessel.name
     const first = within(list).getAllByRole('listitem')[0]!
-    expect(first.textContent).toContain(vessel(shown.moved[0]!.batchId))
-    expect(first.textContent).toContain(`${vessel(shown.moved[0]!.becauseBatchId)} wants both hands first`)
+    expect(said(first)).toContain(vessel(shown.moved[0]!.batchId))
+    expect(said(first)).toContain(`${vessel(shown.moved[0]!.becauseBatchId)} wants both hands first`)
   })
 
   it('puts every act of the coming hour on the ruler, in the order of the clock', async () => {
@@ -77,7 +77,7 @@ describe('the range', () => {
     const { shown } = open()
     await screen.findByRole('article', { name: 'Broad 40, Simmer' })
     fireEvent.keyDown(document.body, { key: '2' })
-    expect(screen.getByLabelText('address').textContent).toBe(
+    expect(said(screen.getByLabelText('address'))).toBe(
       `/batches/${counted(lay(shown.hob, shown.batches))[1]!.id}`,
     )
   })
@@ -107,9 +107,9 @@ describe('the range', () => {
     fireEvent.click(await screen.findByRole('button', { name: /^Judge the shade/ }))
     const sheet = await screen.findByRole('dialog')
     fireEvent.click(within(sheet).getByRole('radio', { name: /^4 nut/ }))
-    expect(sheet.textContent).toContain('Not there yet')
+    expect(said(sheet)).toContain('Not there yet')
     fireEvent.click(within(sheet).getByRole('radio', { name: /^6 dark/ }))
-    expect(sheet.textContent).toContain('It is there: take it out.')
+    expect(said(sheet)).toContain('It is there: take it out.')
     fireEvent.click(within(sheet).getByRole('button', { name: 'Log' }))
     await expect.poll(() => sent.filter((s) => s.method === 'POST').length).toBe(1)
     expect(sent.find((s) => s.method === 'POST')!.body).toMatchObject({
@@ -129,7 +129,7 @@ describe('the range', () => {
       ),
     }))
     const pot = await screen.findByRole('article', { name: 'Tall 40, Bring up' })
-    expect(pot.textContent).toContain('Foam is boiling in')
+    expect(said(pot)).toContain('Foam is boiling in')
   })
 
   it('lets somebody who may not act read the same, without a button', async () => {
@@ -137,7 +137,7 @@ describe('the range', () => {
     const pot = await screen.findByRole('article', { name: 'Broad 40, Simmer' })
     expect(within(pot).queryByRole('button')).toBeNull()
     const next = shown.batches.find((card) => card.vessel.name === 'Broad 40')!.due[0]!
-    expect(pot.textContent).toContain(dueWords(next))
+    expect(said(pot)).toContain(dueWords(next))
   })
 
   it('teaches where a pot comes from when nothing is on the heat', async () => {
@@ -164,8 +164,8 @@ describe('the range', () => {
   it('speaks US units to whoever wants them', async () => {
     open((r) => r, person({ units: 'us' }))
     const pot = await screen.findByRole('article', { name: 'Broad 40, Simmer' })
-    expect(pot.textContent).toMatch(/\d\.\d\d gal/)
-    expect(pot.textContent).not.toMatch(/\d L\b/)
+    expect(said(pot)).toMatch(/\d\.\d\d gal/)
+    expect(said(pot)).not.toMatch(/\d L\b/)
   })
 })
 
@@ -213,9 +213,9 @@ describe('the vessels on the hob', () => {
       ],
     }))
     const there = await screen.findByRole('article', { name: new RegExp(`^${first.vessel.name}`) })
-    expect(there.textContent).toContain(`on ${burner.name}`)
+    expect(said(there)).toContain(`on ${burner.name}`)
     const waits = screen.getByRole('article', { name: new RegExp(`^${second.vessel.name}`) })
-    expect(waits.textContent).toContain(`waits for ${burner.name}`)
+    expect(said(waits)).toContain(`waits for ${burner.name}`)
     const row = screen.getByRole('list', { name: 'Burners, row 1 from the back' })
     expect(within(row).getByText(hob.find((p) => p.row === 0 && p !== burner)!.name)).toBeTruthy()
     expect(within(row).getAllByText(/kW, free$/).length).toBe(hob.filter((p) => p.row === 0).length - 1)

@@ -119,7 +119,7 @@ function Moved({ moved, batches }: { moved: Schemas['MovedView'][]; batches: Car
 
 /** What is in the ovens, tray by tray, and when it comes out. */
 function Ovens({ batches, now }: { batches: Card[]; now: number }) {
-  const { clock } = useTimes()
+  const { time } = useTimes()
   const units = useUnits()
   const roasting = batches.filter((card) => card.oven)
   if (roasting.length === 0) return null
@@ -139,9 +139,8 @@ function Ovens({ batches, now }: { batches: Card[]; now: number }) {
                   {oven.oven} at {units.celsius(oven.ovenC, 5)}, {card.formulaName}
                 </b>
                 <span className="text-15 text-quiet block">
-                  in since {clock(oven.since)}, out about{' '}
-                  <b className="text-ink font-mono font-semibold">{clock(oven.outAt)}</b>, to shade{' '}
-                  {oven.shade}
+                  in since {time(oven.since)}, out about{' '}
+                  <b className="text-ink font-semibold">{time(oven.outAt)}</b>, to shade {oven.shade}
                   {oven.lastShade !== undefined && `, last ${oven.lastShade}`}
                 </span>
               </span>

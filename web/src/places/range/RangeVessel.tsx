@@ -27,7 +27,7 @@ export function RangeVessel({
   now: number
 }) {
   const units = useUnits()
-  const { clock, day } = useTimes()
+  const { day } = useTimes()
   const next = card.due[0]
   const cooling = card.stage === 'COOL' || card.stage === 'STORE'
   const last = card.cooling.readings[card.cooling.readings.length - 1]
@@ -67,7 +67,7 @@ export function RangeVessel({
         <div className="flex flex-wrap items-baseline justify-between gap-x-3">
           <h2 className="text-18 m-0 font-bold">
             <Link to={`/batches/${card.id}`} className="text-ink no-underline">
-              <span className="text-15 text-quiet mr-2 font-mono">{place}</span>
+              <span className="text-15 text-quiet mr-2">{place}</span>
               {card.vessel.name}
             </Link>
           </h2>
@@ -91,15 +91,15 @@ export function RangeVessel({
         <div
           className={`mt-2 flex gap-x-3 ${crowded ? 'flex-wrap items-baseline' : 'items-end justify-between'}`}
         >
-          <span className="text-36 font-mono font-semibold whitespace-nowrap">
+          <span className="text-36 font-semibold whitespace-nowrap">
             {litres === undefined ? '–' : units.litres(litres)}
           </span>
-          <span className={`font-mono ${crowded ? 'text-18' : 'text-24 text-right'}`}>
+          <span className={`${crowded ? 'text-18' : 'text-24 text-right'}`}>
             {clockOf(card, now, units.celsius)}
           </span>
         </div>
         <p className={`text-15 mt-1 mb-3 ${late ? 'text-ember font-semibold' : 'text-quiet'}`}>
-          Ready {day(card.readyAt)}, wanted {clock(card.readyBy)}
+          Ready {day(card.readyAt)}, wanted {day(card.readyBy)}
           {late && `: ${duration(card.lateMin)} late`}
         </p>
       </div>
@@ -120,16 +120,16 @@ export function RangeVessel({
 /** What the probe in the pot says; a silent one says since when. */
 function ProbeLine({ card }: { card: Card }) {
   const units = useUnits()
-  const { clock } = useTimes()
+  const { time } = useTimes()
   const probe = card.probe
   if (!probe) return null
   return (
     <span className={`text-right ${probe.silent ? 'text-amber font-semibold' : ''}`}>
       {probe.silent ? (
-        `${probe.name} silent since ${clock(probe.at)}`
+        `${probe.name} silent since ${time(probe.at)}`
       ) : (
         <>
-          {probe.name} <b className="text-ink font-mono font-semibold">{units.celsius(probe.celsius, 0.5)}</b>
+          {probe.name} <b className="text-ink font-semibold">{units.celsius(probe.celsius, 0.5)}</b>
         </>
       )}
     </span>

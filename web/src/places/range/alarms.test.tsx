@@ -2,7 +2,7 @@ import { act, fireEvent, renderHook, screen, waitFor } from '@testing-library/re
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Card } from '../../api/queries'
-import { answer, network, visit } from '../../testing/kitchen'
+import { answer, network, visit, said } from '../../testing/kitchen'
 import { alarmsOf, audible, useAlarms, useAlarmSound, useSound } from './alarms'
 import { AlarmStrip } from './AlarmStrip'
 
@@ -96,10 +96,10 @@ describe('the strip of alarms', () => {
   it('names the vessel, the act, how late it is and what that costs, one at a time', async () => {
     open([late(first, 'SKIM', 'CLARITY', 12), late(second, 'READ_COOLING', 'SAFETY', 2)])
     const strip = await screen.findByRole('alert')
-    expect(strip.textContent).toContain(`${second.vessel.name} read the cooling, 12 min late`)
-    expect(strip.textContent).toContain('and 1 more')
+    expect(said(strip)).toContain(`${second.vessel.name} read the cooling, 12 min late`)
+    expect(said(strip)).toContain('and 1 more')
     fireEvent.click(screen.getByRole('button', { name: /^Heard/ }))
-    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain(`${first.vessel.name} skim`))
+    await waitFor(() => expect(said(screen.getByRole('alert'))).toContain(`${first.vessel.name} skim`))
     fireEvent.click(screen.getByRole('button', { name: /^Heard/ }))
     await waitFor(() => expect(screen.queryByRole('alert')).toBeNull())
   })

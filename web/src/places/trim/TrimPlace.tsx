@@ -5,9 +5,9 @@ import { useChange, useLarder, useTrim, type Trim } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Empty, Failed, Heading, Loading, Refused } from '../../kit/Note'
 import { NumberField } from '../../kit/NumberField'
+import { DayField } from '../../kit/MomentField'
 import { SelectField } from '../../kit/SelectField'
 import { Sheet } from '../../kit/Sheet'
-import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { dayOf, plainDay } from '../../words/time'
 
@@ -55,7 +55,7 @@ export default function TrimPlace() {
                     {bag.old && '. Use it or throw it away'}
                   </span>
                 </span>
-                <span className="text-24 font-mono font-semibold">{units.kg(bag.kg)}</span>
+                <span className="text-24 font-semibold">{units.kg(bag.kg)}</span>
                 {act ? <Button onClick={() => setTaking(bag)}>Take out</Button> : <span />}
               </li>
             ))}
@@ -109,13 +109,7 @@ function PutSheet({ onClose }: { onClose: () => void }) {
           options={vegetables.map((i) => ({ value: i.id, name: i.name }))}
         />
         <Weight kg={kg} onKg={setKg} problem={put.error?.fields.kg} />
-        <TextField
-          label="Trimmed on"
-          type="date"
-          value={day}
-          onValue={setDay}
-          problem={put.error?.fields.day}
-        />
+        <DayField label="Trimmed on" value={day} onValue={setDay} problem={put.error?.fields.day} />
         <Refused problem={put.error} />
         <Button tone="act" large type="submit" disabled={put.isPending || kg === undefined}>
           Put it in the box

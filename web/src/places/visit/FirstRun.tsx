@@ -26,15 +26,15 @@ export function FirstRun() {
   const [units, setUnits] = useState<Units>('metric')
   const [texts, setTexts] = useState({ kitchen: '', name: '', signIn: '', password: '', pot: 'Pot 1' })
   const [limits, setLimits] = useState('us-food-code')
-  const [altitude, setAltitude] = useState('0')
+  const [altitude, setAltitude] = useState<number | undefined>(0)
   const [diameter, setDiameter] = useState<number | undefined>(36)
   const [height, setHeight] = useState<number | undefined>(40)
-  const [kw, setKw] = useState('9')
+  const [kw, setKw] = useState<number | undefined>(9)
   const make = useChange(async () => {
     await api.POST('/api/kitchen', {
       body: {
         kitchen: texts.kitchen,
-        altitudeM: Number(altitude.replace(',', '.')),
+        altitudeM: altitude ?? 0,
         timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
         units,
         limits,
@@ -42,7 +42,7 @@ export function FirstRun() {
         signIn: texts.signIn,
         password: texts.password,
         pot: { name: texts.pot, diameterCm: diameter ?? 0, heightCm: height ?? 0 },
-        burnerKw: Number(kw.replace(',', '.')),
+        burnerKw: kw ?? 0,
       },
     })
     await api.POST('/api/session', { body: { signIn: texts.signIn, password: texts.password } })
@@ -88,13 +88,14 @@ export function FirstRun() {
         <section className="ruled grid gap-5 md:grid-cols-2">
           <h2 className="text-18 m-0 font-bold md:col-span-2">The kitchen</h2>
           {field('kitchen', 'Name of the kitchen', { autoFocus: true })}
-          <TextField
-            label="Height above the sea in metres"
+          <NumberField
+            label="Height above the sea"
+            dimension="metres"
+            units={units}
             value={altitude}
             onValue={setAltitude}
-            inputMode="decimal"
+            step={50}
             problem={problem?.fields.altitudeM}
-            hint="It sets where water boils"
           />
           <div className="grid content-start gap-1">
             <span className="text-15 font-semibold">Units</span>
@@ -149,15 +150,17 @@ export function FirstRun() {
               step={1}
               problem={problem?.fields.heightCm}
             />
-            <TextField
-              label="Its burner in kW"
+            <NumberField
+              label="Its burner"
+              dimension="kilowatts"
+              units={units}
               value={kw}
               onValue={setKw}
-              inputMode="decimal"
+              step={0.5}
               problem={problem?.fields.ratedKw ?? problem?.fields.burnerKw}
             />
           </div>
-          <Drawing values={{ shape: 'cylinder', diameterCm: diameter, heightCm: height }} />
+          <Drawing values={{ shape: 'cylinder', diameterCm: diameter, heightCm: height }} units={units} />
         </section>
         {problem && !shown.some((name) => problem.fields[name]) && <Note>{problem.message}</Note>}
         <Button type="submit" tone="act" large disabled={make.isPending}>

@@ -73,7 +73,7 @@ export function SignIn({ session }: { session: Session }) {
                     <b className="font-semibold">{who.name}</b>
                     <span className="text-quiet">, {who.does}</span>
                   </span>
-                  <span className="text-13 text-quiet font-mono">{who.password}</span>
+                  <span className="text-13 text-quiet">{who.password}</span>
                 </button>
               </li>
             ))}

@@ -32,7 +32,7 @@ final class Drag {
                       window.taken = [];
                       let moved = 0;
                       window.addEventListener('pointermove', () => { moved = performance.now(); }, true);
-                      const figures = document.querySelector('[aria-label="The pot"] dl');
+                      const figures = document.querySelector('[aria-label="What comes of it"] dl');
                       new MutationObserver(() => {
                         if (!moved) return;
                         const from = moved;

@@ -48,7 +48,10 @@ class FormulasTest {
             Journey cook = cook(kitchen).open("/formulas");
             cook.page().getByText("I have a bed").click();
             cook.type("Bed in hand", "11").see("11.0 kg").stumblesNobody();
-            cook.follow("Brown veal stock").see("Weigh out").see("Schools").stumblesNobody();
+            cook.follow("Brown veal stock")
+                    .see("Weigh out")
+                    .see("Ways of making it")
+                    .stumblesNobody();
             Locator lid = cook.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Paper lid"));
             lid.waitFor();
             lid.click();

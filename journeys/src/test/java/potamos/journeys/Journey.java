@@ -132,10 +132,27 @@ final class Journey {
         return this;
     }
 
+    /** Picks one of many out of the list behind a field. */
+    Journey pick(String field, String name) {
+        attempt(() -> {
+            button(field).click();
+            page.getByRole(
+                            AriaRole.MENUITEMRADIO,
+                            new Page.GetByRoleOptions().setName(name).setExact(true))
+                    .click();
+        });
+        return this;
+    }
+
+    /** Words with plain spaces where a figure and its unit stand close together. */
+    static String plain(String shown) {
+        return shown.replace('\u202f', ' ');
+    }
+
     /** Reads off the instrument what the open sheet says is expected; a reading is never there by itself. */
     Journey readAsExpected() {
         Locator sheet = page.getByRole(AriaRole.DIALOG);
-        Matcher figure = EXPECTED.matcher(sheet.innerText());
+        Matcher figure = EXPECTED.matcher(plain(sheet.innerText()));
         if (!figure.find()) {
             throw new AssertionError("nothing is expected in " + sheet.innerText());
         }

@@ -1,6 +1,7 @@
 package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.UUID;
@@ -102,6 +103,96 @@ class CallsTest {
         TestBatch.acceptedFor(cook, 11, id);
         assertThat(soup.post("/api/calls/" + id + "/withdrawal", "{}").status()).isEqualTo(409);
         assertThat(cook.get("/api/calls/" + id).at("/status").asString()).isEqualTo("PLANNED");
+    }
+
+    private String asked(double litres) {
+        String id = newId();
+        assertThat(soup.post("/api/calls", ask(id, Double.toString(litres), "")).status())
+                .isEqualTo(200);
+        return id;
+    }
+
+    private String status(String id) {
+        return soup.get("/api/calls/" + id).at("/status").asString();
+    }
+
+    @Test
+    void aPlanForLessKeepsTheRestOpenUntilAnotherOneTakesIt() {
+        String id = asked(20);
+        TestBatch first = TestBatch.acceptedFor(cook, 8.2, id);
+        Visitor.Answer call = soup.get("/api/calls/" + id);
+        assertThat(call.at("/status").asString()).isEqualTo("SHORT");
+        assertThat(call.at("/openL").asDouble()).isCloseTo(11.8, within(0.3));
+        assertThat(first.page().at("/call/openL").asDouble())
+                .isEqualTo(call.at("/openL").asDouble());
+        TestBatch second = TestBatch.acceptedFor(cook, 11.8, id);
+        assertThat(second.page().at("/card/calledL").asDouble())
+                .isEqualTo(call.at("/openL").asDouble());
+        assertThat(status(id)).isEqualTo("PLANNED");
+        Visitor.Answer third =
+                cook.post("/api/batches", TestBatch.acceptance(newId(), TestKitchen.freshPot(cook), 5, id));
+        assertThat(third.status()).isEqualTo(409);
+        // What is given up leaves its litres open again.
+        second.log("abandoned", "\"words\": \"power cut\"");
+        assertThat(soup.get("/api/calls/" + id).at("/openL").asDouble()).isCloseTo(11.8, within(0.3));
+    }
+
+    @Test
+    void aPotThatComesOutShortTellsCookAndStationAtOnce() {
+        String id = asked(12);
+        TestBatch batch = TestBatch.acceptedFor(cook, 12, id).simmering();
+        assertThat(status(id)).isEqualTo("PLANNED");
+        TestBatch.wait(180);
+        batch.log("judged-enough", "");
+        TestBatch.wait(21);
+        Visitor.Answer strained = batch.log("strained", "\"litres\": 10.5, \"passes\": 2");
+        assertThat(strained.at("/call/status").asString()).isEqualTo("SHORT");
+        assertThat(strained.at("/call/openL").asDouble()).isCloseTo(1.5, within(1e-9));
+        assertThat(status(id)).isEqualTo("SHORT");
+        batch.log("dropped", "\"litres\": 2");
+        assertThat(soup.get("/api/calls/" + id).at("/openL").asDouble()).isCloseTo(3.5, within(1e-9));
+    }
+
+    @Test
+    void aCallIsClosedAsMetWithinTheToleranceAndElseShortWithAReason() {
+        TestBatch batch = TestBatch.accepted(cook, 12).stored(10);
+        String nearly = asked(3);
+        deliver(batch, nearly, 2.9);
+        assertThat(status(nearly)).isEqualTo("PARTLY_MET");
+        assertThat(close(nearly, "").at("/status").asString()).isEqualTo("MET");
+
+        String half = asked(4);
+        deliver(batch, half, 2);
+        assertThat(close(half, "").reason("reason")).contains("station is told");
+        Visitor.Answer closed = close(half, "no more bones");
+        assertThat(closed.at("/status").asString()).isEqualTo("CLOSED_SHORT");
+        assertThat(soup.get("/api/calls/" + half).at("/closedAs").asString()).isEqualTo("no more bones");
+        assertThat(soup.delete("/api/calls/" + half + "/closing").status()).isEqualTo(403);
+        assertThat(cook.delete("/api/calls/" + half + "/closing").status()).isEqualTo(200);
+        assertThat(status(half)).isEqualTo("PARTLY_MET");
+    }
+
+    @Test
+    void aCallTakenBackByMistakeIsAskedAgainForAMinute() {
+        String id = asked(6);
+        assertThat(soup.post("/api/calls/" + id + "/withdrawal", "{}").status()).isEqualTo(204);
+        assertThat(status(id)).isEqualTo("WITHDRAWN");
+        assertThat(soup.delete("/api/calls/" + id + "/withdrawal").status()).isEqualTo(204);
+        assertThat(status(id)).isEqualTo("OPEN");
+        soup.post("/api/calls/" + id + "/withdrawal", "{}");
+        TestBatch.wait(2);
+        assertThat(soup.delete("/api/calls/" + id + "/withdrawal").status()).isEqualTo(409);
+        assertThat(status(id)).isEqualTo("WITHDRAWN");
+    }
+
+    private Visitor.Answer close(String id, String reason) {
+        return cook.post("/api/calls/" + id + "/closing", "{\"reason\": \"%s\"}".formatted(reason));
+    }
+
+    private void deliver(TestBatch from, String call, double litres) {
+        from.log(
+                "delivered",
+                "\"stationId\": \"%s\", \"callId\": \"%s\", \"litres\": %s".formatted(station("Soup"), call, litres));
     }
 
     private String station(String name) {

@@ -105,6 +105,40 @@ class LateActsTest {
     }
 
     @Test
+    void aCorrectionMovesTheMomentAndTheRecordSaysSo() {
+        TestBatch batch = TestBatch.accepted(cook, 12).simmering();
+        TestBatch.wait(30);
+        String id = UUID.randomUUID().toString();
+        batch.tryLog(id, "skimmed", "\"litres\": 0.0663172");
+        Instant told = Instant.parse(entry(batch.page(), "skimmed").path("at").asString());
+        TestBatch.wait(10);
+        Instant was = told.minus(Duration.ofMinutes(12));
+        String moves = "\"corrects\": \"%s\", \"happenedAt\": \"%s\", \"reason\": \"the wrong clock\"";
+        batch.log("corrected", moves.formatted(id, was));
+        JsonNode entry = entry(batch.page(), "skimmed");
+        assertThat(Instant.parse(entry.path("at").asString())).isEqualTo(told);
+        assertThat(Instant.parse(entry.path("correctedAt").asString())).isEqualTo(was);
+        assertThat(entry.at("/correctedTo/litres").asDouble())
+                .isEqualTo(entry.at("/figures/litres").asDouble());
+        List<List<String>> rows = csv(batch);
+        List<String> head = rows.get(0);
+        List<String> skim =
+                rows.stream().filter(row -> row.contains("skimmed")).findFirst().orElseThrow();
+        assertThat(skim.get(head.indexOf("litres"))).isEqualTo("0.066");
+        assertThat(skim.get(head.indexOf("corrected_at"))).isEqualTo(was.toString());
+        Visitor.Answer ahead = batch.tryLog(
+                UUID.randomUUID().toString(), "corrected", moves.formatted(id, told.plus(Duration.ofHours(3))));
+        assertThat(ahead.status()).isEqualTo(422);
+        assertThat(ahead.reason("happenedAt")).contains("not come yet");
+    }
+
+    private List<List<String>> csv(TestBatch batch) {
+        String csv = new String(
+                cook.get("/api/batches/" + batch.id() + "/record.csv").raw().body(), StandardCharsets.UTF_8);
+        return csv.lines().map(line -> List.of(line.split(",", -1))).toList();
+    }
+
+    @Test
     void aVerdictOnReadingsFromMemorySaysSoOnTheBatchAndOnTheLot() {
         TestBatch batch = TestBatch.accepted(cook, 12).strained();
         Instant strained = TestBatch.now();

@@ -85,6 +85,10 @@ class PhasesTest {
         String csv =
                 new String(cook.get("/api/batches/" + id + "/record.csv").raw().body(), StandardCharsets.UTF_8);
         assertThat(csv).contains(",began,", ",turned,", ",card-read,", ",finished,");
+        assertThat(csv.lines().filter(line -> line.contains(",finished,")))
+                .singleElement()
+                .asString()
+                .contains(",Done,Roast,");
     }
 
     @Test

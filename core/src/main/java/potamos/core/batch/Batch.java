@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import potamos.core.figure.Figures;
 import potamos.core.quantity.Refusal;
 
 /** The life of a batch: its state is the replay of what happened over what was planned. */
@@ -58,7 +57,7 @@ public final class Batch {
         try {
             Guards.check(plan, events, before, next, now);
         } catch (Refusal asThingsAre) {
-            if (since.isEmpty() || !LateEntry.fits(plan, events, next, now)) {
+            if (since.isEmpty() || !LateEntry.fits(plan, events, (Fact) next, now)) {
                 throw asThingsAre;
             }
         }
@@ -84,12 +83,16 @@ public final class Batch {
      * A correction of an entry: what is not named stays as it is believed now.
      *
      * @param event   the id of the entry
-     * @param changes the figures that are told right
+     * @param change  what is told right
      * @throws Refusal when there is no such entry, it cannot be corrected, or a figure makes no sense
      */
     public static Amendment.Corrected correction(
-            List<? extends BatchEvent> events, String event, Figures changes, BatchEvent.Stamp stamp, String reason) {
+            List<? extends BatchEvent> events,
+            String event,
+            Amendment.Change change,
+            BatchEvent.Stamp stamp,
+            String reason) {
         Fact believed = History.asBelieved(events, Guards.target(events, event));
-        return Amendment.Corrected.of(believed, changes, stamp, reason);
+        return Amendment.Corrected.of(believed, change, stamp, reason);
     }
 }

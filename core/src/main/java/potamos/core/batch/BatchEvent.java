@@ -41,5 +41,10 @@ public sealed interface BatchEvent permits Fact, Amendment {
         public Stamp enteredAt(Instant when) {
             return new Stamp(id, at, by, when);
         }
+
+        /** The same event, at another moment. */
+        public Stamp happenedAt(Instant when) {
+            return new Stamp(id, when, by, entered);
+        }
     }
 }

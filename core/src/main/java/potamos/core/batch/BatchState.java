@@ -34,6 +34,7 @@ import potamos.core.quantity.Volume;
  * @param shelf     litres put away, delivered and thrown away
  * @param added     parts in the pot and when they went in
  * @param takenOut  kinds of the bed lifted out again, and when
+ * @param salted    salt that went in by mistake
  * @param course    the pot as replayed, for a curve
  * @param path      the stages it went through so far, each with when it came there
  * @param happened  when something of a kind happened last
@@ -56,6 +57,7 @@ public record BatchState(
         Shelf shelf,
         Map<String, Instant> added,
         Map<String, Instant> takenOut,
+        Mass salted,
         List<CoursePoint> course,
         List<Entered> path,
         Map<EventKind<?>, Instant> happened) {

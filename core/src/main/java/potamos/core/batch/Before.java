@@ -102,6 +102,17 @@ record Before(Plan plan, BatchState state) {
         return kg / plan.charge().run().bed().kind().trueKgPerL();
     }
 
+    void notPutAway() {
+        require(state.shelf().stored().litres() == 0, "it is put away already; throw litres of the lot away instead");
+    }
+
+    /** Litres of strained stock that are lost, and were there to be lost. */
+    void lostBeforeTheShelf(String field, Volume litres) {
+        strainedFirst();
+        notPutAway();
+        atMost(field, litres, notYetStored(), "more than is left of this batch");
+    }
+
     double notYetStored() {
         return state.out().or(state::strained).orElseThrow().litres()
                 - state.shelf().spoiled().litres()

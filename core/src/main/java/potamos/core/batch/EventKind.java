@@ -120,9 +120,11 @@ public final class EventKind<E extends Fact> {
         return draft.told.of(draft.type.cast(event));
     }
 
-    /** The same event with some figures told right; what is not named stays, and so does its stamp but for when it was told. */
-    Fact corrected(Fact event, Figures changes, Stamp by) {
-        return make(event.stamp().enteredAt(by.entered()), figuresOf(event).with(changes));
+    /** The same event with some figures, or its moment, told right; what is not named stays, and so does its stamp but for when it was told. */
+    Fact corrected(Fact event, Amendment.Change change, Stamp by) {
+        Stamp stamp = event.stamp();
+        Stamp moved = change.happened().map(stamp::happenedAt).orElse(stamp);
+        return make(moved.enteredAt(by.entered()), figuresOf(event).with(change.figures()));
     }
 
     /** @throws Refusal when it makes no sense after what has happened */

@@ -1,9 +1,13 @@
 package potamos.core.batch;
 
 import java.util.List;
+import java.util.Optional;
 import potamos.core.flow.Forecaster;
 import potamos.core.flow.Why;
+import potamos.core.formula.Formula;
+import potamos.core.liquor.Salt;
 import potamos.core.quantity.Band;
+import potamos.core.quantity.Volume;
 
 /** What will come out of a batch, going by what happened so far and by what the plan still has ahead. */
 public final class Expectation {
@@ -21,6 +25,45 @@ public final class Expectation {
         return state.stage().hot()
                 ? state.expected().litres()
                 : plan.charge().forecast().yield();
+    }
+
+    /**
+     * Litres that the batch still has for the call that it is made for: expected until it is strained, then what is there of it.
+     *
+     * @param delivered to that call so far
+     */
+    public static Volume promised(Plan plan, BatchState state, Volume delivered) {
+        double there = state.stage() == Stage.ABANDONED
+                ? 0
+                : state.shelf().stored().litres() > 0
+                        ? state.shelf().left().litres()
+                        : state.out()
+                                .map(out -> out.minus(state.shelf().spoiled()).litres())
+                                .orElseGet(() -> ready(plan, state));
+        double wanted = plan.called().litres() - delivered.litres();
+        return Volume.ofLitres(Math.max(0, Math.min(wanted, there)));
+    }
+
+    /** Litres that will be ready: after a reduction that follows the straining, too. */
+    private static double ready(Plan plan, BatchState state) {
+        boolean afterwards = !plan.charge().run().reduction().beforeStraining();
+        return litresOut(plan, state).mid()
+                * (afterwards ? plan.charge().formula().reducesTo() : 1);
+    }
+
+    /** The salt of the stock when some went in by mistake: what was planned with it, in the litres that are expected, or there. */
+    public static Optional<Salt> salted(Plan plan, BatchState state) {
+        if (state.salted().kg() <= 0) {
+            return Optional.empty();
+        }
+        Formula formula = plan.charge().formula();
+        boolean afterwards = !plan.charge().run().reduction().beforeStraining();
+        double planned = plan.charge().forecast().yield().mid()
+                * (afterwards ? formula.reducesTo() : 1)
+                * plan.charge().character().salt().afterGPerL();
+        double litres = state.out().map(Volume::litres).orElseGet(() -> ready(plan, state));
+        double grams = planned + state.salted().kg() * 1000;
+        return Optional.of(Salt.of(grams, litres / formula.reducesTo(), formula.reducesTo()));
     }
 
     /** Why so many: planned before the heat, and by what has been weighed and read from then on. */

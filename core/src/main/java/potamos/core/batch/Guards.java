@@ -17,7 +17,7 @@ final class Guards {
             throw Refusal.of("at", "before the plan was accepted");
         }
         if (next instanceof Amendment amendment) {
-            checkAmendment(events, amendment);
+            checkAmendment(plan, events, amendment, now);
         } else if (next instanceof Fact fact) {
             Before before = new Before(plan, state);
             boolean remark = fact instanceof LookEvent.Noted;
@@ -26,7 +26,7 @@ final class Guards {
         }
     }
 
-    private static void checkAmendment(List<? extends BatchEvent> events, Amendment amendment) {
+    private static void checkAmendment(Plan plan, List<? extends BatchEvent> events, Amendment amendment, Instant now) {
         Fact target = target(events, amendment.event());
         if (!(amendment instanceof Amendment.Corrected corrected)) {
             return;
@@ -36,6 +36,24 @@ final class Guards {
         }
         if (!target.kind().correctable()) {
             throw Refusal.of("corrects", "a lot or a delivery is part of the record: withdraw it and log it anew");
+        }
+        Instant happened = corrected.replacement().stamp().at();
+        if (!happened.equals(History.asBelieved(events, target).stamp().at())) {
+            checkMoved(plan, events, corrected, happened, now);
+        }
+    }
+
+    private static void checkMoved(
+            Plan plan, List<? extends BatchEvent> events, Amendment.Corrected moved, Instant happened, Instant now) {
+        if (happened.isBefore(plan.accepted())) {
+            throw Refusal.of("happenedAt", "before the plan was accepted");
+        }
+        if (happened.isAfter(now)) {
+            throw Refusal.of("happenedAt", "that time has not come yet");
+        }
+        if (!LateEntry.fits(plan, events, moved, now)) {
+            throw Refusal.of(
+                    "happenedAt", "then something that was told after it would make no sense; put that right first");
         }
     }
 

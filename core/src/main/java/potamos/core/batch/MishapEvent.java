@@ -11,7 +11,8 @@ import potamos.core.quantity.Volume;
 /** What happens in kitchens and in no plan: told as it was, with what it does to the numbers. */
 public sealed interface MishapEvent extends Fact {
 
-    List<EventKind<? extends MishapEvent>> KINDS = List.of(BoiledOver.KIND, LidOn.KIND, LidOff.KIND, PickedOut.KIND);
+    List<EventKind<? extends MishapEvent>> KINDS =
+            List.of(BoiledOver.KIND, LidOn.KIND, LidOff.KIND, PickedOut.KIND, Salted.KIND, Dropped.KIND, WrongPan.KIND);
 
     /** Liquor that ran over the rim; the pot stood at the boil, and goes on boiling until it is turned down. */
     record BoiledOver(Stamp stamp, Volume liquor) implements MishapEvent {
@@ -95,6 +96,72 @@ public sealed interface MishapEvent extends Fact {
 
         @Override
         public EventKind<PickedOut> kind() {
+            return KIND;
+        }
+    }
+
+    /** Salt that the formula does not have: it stays while the water goes, and what is reduced from it is salted the more. */
+    record Salted(Stamp stamp, Mass salt) implements MishapEvent {
+        static final Figure<Mass> SALT = Figure.kg(0.001, 20);
+
+        public static final EventKind<Salted> KIND = EventKind.named("salted", Salted.class)
+                .with(SALT, Salted::salt)
+                .made((stamp, f) -> new Salted(stamp, f.get(SALT)))
+                .when((is, e) -> {
+                    is.require(is.full(), "there is nothing in the pot to be salted");
+                    is.notPutAway();
+                })
+                .then(Replay::salted);
+
+        public Salted {
+            SALT.check(salt);
+        }
+
+        @Override
+        public EventKind<Salted> kind() {
+            return KIND;
+        }
+    }
+
+    /** Strained stock that was dropped or ran away before it was put away. */
+    record Dropped(Stamp stamp, Volume litres) implements MishapEvent {
+        static final Figure<Volume> LITRES = Figure.litres(0.05, Figure.MOST_LITRES);
+
+        public static final EventKind<Dropped> KIND = EventKind.named("dropped", Dropped.class)
+                .with(LITRES, Dropped::litres)
+                .made((stamp, f) -> new Dropped(stamp, f.get(LITRES)))
+                .when((is, e) -> is.lostBeforeTheShelf(LITRES.name(), e.litres))
+                .then((replay, e) -> replay.lostBeforeTheShelf(e.litres));
+
+        public Dropped {
+            LITRES.check(litres);
+        }
+
+        @Override
+        public EventKind<Dropped> kind() {
+            return KIND;
+        }
+    }
+
+    /** Strained stock that was poured to another one: it is no longer this stock, and that pan now has in it what this one has. */
+    record WrongPan(Stamp stamp, Volume litres, String where) implements MishapEvent {
+        static final Figure<Volume> LITRES = Figure.litres(0.05, Figure.MOST_LITRES);
+        static final Figure<String> WHERE = Figure.words();
+
+        public static final EventKind<WrongPan> KIND = EventKind.named("wrong-pan", WrongPan.class)
+                .with(LITRES, WrongPan::litres)
+                .with(WHERE, WrongPan::where)
+                .made((stamp, f) -> new WrongPan(stamp, f.get(LITRES), f.or(WHERE, "")))
+                .when((is, e) -> is.lostBeforeTheShelf(LITRES.name(), e.litres))
+                .then((replay, e) -> replay.lostBeforeTheShelf(e.litres));
+
+        public WrongPan {
+            LITRES.check(litres);
+            WHERE.check(where);
+        }
+
+        @Override
+        public EventKind<WrongPan> kind() {
             return KIND;
         }
     }

@@ -56,6 +56,7 @@ final class Replay {
     private Volume delivered = Volume.ZERO;
     private Volume discarded = Volume.ZERO;
     private Volume spoiled = Volume.ZERO;
+    private Mass salted = Mass.ofKg(0);
     private boolean abandoned;
 
     private Replay(Plan plan, Luck luck) {
@@ -153,6 +154,14 @@ final class Replay {
 
     void pickedOut(MishapEvent.PickedOut e) {
         pot.bed(Mass.ofKg(Math.max(0, pot.bed().mass().kg() - e.mass().kg())));
+    }
+
+    void salted(MishapEvent.Salted e) {
+        salted = salted.plus(e.salt());
+    }
+
+    void lostBeforeTheShelf(Volume litres) {
+        spoiled = spoiled.plus(litres);
     }
 
     void skimmed(PotEvent.Skimmed e) {
@@ -263,7 +272,7 @@ final class Replay {
         if (stored.litres() > 0) {
             discarded = discarded.plus(e.litres());
         } else {
-            spoiled = spoiled.plus(e.litres());
+            lostBeforeTheShelf(e.litres());
         }
     }
 
@@ -393,6 +402,7 @@ final class Replay {
                 new BatchState.Shelf(stored, delivered, discarded, spoiled),
                 added,
                 takenOut,
+                salted,
                 pot.course(),
                 path,
                 last);

@@ -1,5 +1,7 @@
 package potamos.core.figure;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -30,16 +32,16 @@ public final class Figure<T> {
 
     /** What a figure tells, and as what it crosses a wire. */
     public enum Quantity {
-        LITRES(Double.class, "L"),
-        KILOGRAMS(Double.class, "kg"),
-        CELSIUS(Double.class, "°C"),
-        CENTIMETRES(Double.class, "cm"),
+        LITRES(Double.class, "L", 3),
+        KILOGRAMS(Double.class, "kg", 3),
+        CELSIUS(Double.class, "°C", 1),
+        CENTIMETRES(Double.class, "cm", 1),
         MINUTES(Integer.class, "min"),
         /** Minutes and parts of them. */
-        DURATION(Double.class, "min"),
+        DURATION(Double.class, "min", 1),
         COUNT(Integer.class, ""),
         /** A place on a card, or degrees on a refractometer. */
-        MARK(Double.class, ""),
+        MARK(Double.class, "", 1),
         YES(Boolean.class, ""),
         WORDS(String.class, ""),
         /** A part of the formula, a kind of its bed, or the bed. */
@@ -53,10 +55,24 @@ public final class Figure<T> {
 
         private final Class<?> wire;
         private final String unit;
+        private final int places;
 
         Quantity(Class<?> wire, String unit) {
+            this(wire, unit, 0);
+        }
+
+        Quantity(Class<?> wire, String unit, int places) {
             this.wire = wire;
             this.unit = unit;
+            this.places = places;
+        }
+
+        /** A number as finely as anything in a kitchen measures it: a computed amount that was taken as it stood says no more than a measured one. */
+        public BigDecimal measured(double number) {
+            BigDecimal shown = BigDecimal.valueOf(number).setScale(places, RoundingMode.HALF_UP);
+            return shown.signum() == 0
+                    ? BigDecimal.ZERO
+                    : new BigDecimal(shown.stripTrailingZeros().toPlainString());
         }
 
         /** {@code Double}, {@code Integer}, {@code Boolean} or {@code String}. */

@@ -435,4 +435,34 @@ class ConditionedTest {
         assertThat(picked.state().pot().gelatinGPerL())
                 .isCloseTo(0.75 * whole.state().pot().gelatinGPerL(), within(1.5));
     }
+
+    @Test
+    void saltThatWentInByMistakeStaysThroughTheReduction() {
+        Worker worker = simmering(true);
+        assertThat(Expectation.salted(worker.plan, worker.state())).isEmpty();
+        worker.log(new MishapEvent.Salted(worker.stamp(), Mass.ofKg(0.06)));
+        double expected = worker.state().expected().litres().mid();
+        double planned = worker.plan.charge().character().salt().gPerL();
+        double salty =
+                Expectation.salted(worker.plan, worker.state()).orElseThrow().gPerL();
+        assertThat(salty).isCloseTo(60 / expected + planned, within(0.02 * salty));
+        // A second hand in the salt box adds to the first.
+        worker.log(new MishapEvent.Salted(worker.stamp(), Mass.ofKg(0.06)));
+        assertThat(Expectation.salted(worker.plan, worker.state()).orElseThrow().gPerL() - planned)
+                .isCloseTo(2 * (salty - planned), within(0.02 * salty));
+    }
+
+    @Test
+    void whatIsDroppedOrPouredElsewhereCannotBePutAway() {
+        Worker worker = simmering(true).until(Stage.COOL);
+        double out = worker.state().out().orElseThrow().litres();
+        worker.log(new MishapEvent.Dropped(worker.stamp(), Volume.ofLitres(2)));
+        worker.log(new MishapEvent.WrongPan(worker.stamp(), Volume.ofLitres(1.5), "the fumet"));
+        assertThat(worker.state().shelf().spoiled().litres()).isEqualTo(3.5, within(1e-9));
+        double proposed =
+                new Proposals(worker.plan, worker.state()).litresLeft().litres();
+        assertThat(proposed).isCloseTo(out - 3.5, within(1e-9));
+        worker.log(new MishapEvent.Dropped(worker.stamp(), Volume.ofLitres(out - 3.5)));
+        assertThat(worker.state().stage()).isEqualTo(Stage.DONE);
+    }
 }

@@ -81,8 +81,8 @@ class EventKindTest {
     void aCorrectedFigureLeavesEveryOtherOneAsItWas(EventKind<?> kind, String name) {
         Fact first = kind.make(new Stamp("a", AT, "IV"), SampleEvents.figures(kind));
         Object right = SampleEvents.within(figure(kind, name), 0.5);
-        Amendment.Corrected corrected =
-                Batch.correction(List.of(first), "a", new Figures(Map.of(name, right)), LATER, "misread");
+        Amendment.Corrected corrected = Batch.correction(
+                List.of(first), "a", Amendment.Change.of(new Figures(Map.of(name, right))), LATER, "misread");
         Map<String, Object> expected = new LinkedHashMap<>(first.figures().byName());
         expected.put(name, right);
         assertThat(corrected.replacement().figures().byName()).isEqualTo(expected);
@@ -116,8 +116,8 @@ class EventKindTest {
     @Test
     void anotherWeightKeepsTheLot() {
         Fact weighed = new ChoreEvent.WeighedIn(new Stamp("a", AT, "IV"), BatchEvent.BED, Mass.ofKg(12), "KL-217");
-        Amendment.Corrected corrected =
-                Batch.correction(List.of(weighed), "a", new Figures(Map.of("kg", 12.6)), LATER, "wrong scale");
+        Amendment.Corrected corrected = Batch.correction(
+                List.of(weighed), "a", Amendment.Change.of(new Figures(Map.of("kg", 12.6))), LATER, "wrong scale");
         assertThat(corrected.replacement())
                 .isEqualTo(new ChoreEvent.WeighedIn(
                         weighed.stamp().enteredAt(LATER.entered()), BatchEvent.BED, Mass.ofKg(12.6), "KL-217"));
@@ -126,8 +126,8 @@ class EventKindTest {
     @Test
     void otherLitresKeepThePassesAndThePressing() {
         Fact strained = new FinishEvent.Strained(new Stamp("a", AT, "IV"), Volume.ofLitres(14), 4, true);
-        Amendment.Corrected corrected =
-                Batch.correction(List.of(strained), "a", new Figures(Map.of("litres", 13.5)), LATER, "misread");
+        Amendment.Corrected corrected = Batch.correction(
+                List.of(strained), "a", Amendment.Change.of(new Figures(Map.of("litres", 13.5))), LATER, "misread");
         assertThat(corrected.replacement())
                 .isEqualTo(new FinishEvent.Strained(
                         strained.stamp().enteredAt(LATER.entered()), Volume.ofLitres(13.5), 4, true));
@@ -136,10 +136,10 @@ class EventKindTest {
     @Test
     void aSecondCorrectionStartsFromTheFirst() {
         Fact strained = new FinishEvent.Strained(new Stamp("a", AT, "IV"), Volume.ofLitres(14), 4, true);
-        Amendment.Corrected once =
-                Batch.correction(List.of(strained), "a", new Figures(Map.of("litres", 13.5)), LATER, "misread");
-        Amendment.Corrected twice =
-                Batch.correction(List.of(strained, once), "a", new Figures(Map.of("passes", 3)), LATER, "misread");
+        Amendment.Corrected once = Batch.correction(
+                List.of(strained), "a", Amendment.Change.of(new Figures(Map.of("litres", 13.5))), LATER, "misread");
+        Amendment.Corrected twice = Batch.correction(
+                List.of(strained, once), "a", Amendment.Change.of(new Figures(Map.of("passes", 3))), LATER, "misread");
         assertThat(twice.replacement().figures().byName())
                 .containsEntry("litres", 13.5)
                 .containsEntry("passes", 3)
@@ -150,11 +150,12 @@ class EventKindTest {
     void aCorrectionSaysWhatAndWhy() {
         Fact skimmed = new PotEvent.Skimmed(new Stamp("a", AT, "IV"), Volume.ofLitres(0.2));
         assertThatExceptionOfType(Refusal.class)
-                .isThrownBy(() -> Batch.correction(List.of(skimmed), "a", Figures.NONE, LATER, "misread"))
+                .isThrownBy(() ->
+                        Batch.correction(List.of(skimmed), "a", Amendment.Change.of(Figures.NONE), LATER, "misread"))
                 .withMessageContaining("changes a figure");
         assertThatExceptionOfType(Refusal.class)
-                .isThrownBy(
-                        () -> Batch.correction(List.of(skimmed), "a", new Figures(Map.of("litres", 0.3)), LATER, " "))
+                .isThrownBy(() -> Batch.correction(
+                        List.of(skimmed), "a", Amendment.Change.of(new Figures(Map.of("litres", 0.3))), LATER, " "))
                 .satisfies(refusal -> assertThat(refusal.field()).isEqualTo("reason"));
     }
 

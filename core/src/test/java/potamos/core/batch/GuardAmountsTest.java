@@ -145,10 +145,12 @@ class GuardAmountsTest {
         Figures fourteen = new Figures(Map.of("litres", 14.0));
         assertThat(catchThrowableOfType(
                                 Refusal.class,
-                                () -> Batch.correction(events, "nobody's", fourteen, stamp(97), "misread"))
+                                () -> Batch.correction(
+                                        events, "nobody's", Amendment.Change.of(fourteen), stamp(97), "misread"))
                         .field())
                 .isEqualTo("corrects");
-        Amendment.Corrected corrected = Batch.correction(events, "filled95", fourteen, stamp(97), "misread");
+        Amendment.Corrected corrected =
+                Batch.correction(events, "filled95", Amendment.Change.of(fourteen), stamp(97), "misread");
         assertThat(accept(events, corrected).pot().contents().litres())
                 .isCloseTo(state(events, 97).pot().contents().litres() - 1, within(1e-6));
         events.add(corrected);
@@ -169,8 +171,8 @@ class GuardAmountsTest {
     @Test
     void aLotIsTakenBackAndNotCorrectedAndNotUnderWhatWentOutOfIt() {
         List<BatchEvent> events = upTo("stored");
-        Amendment.Corrected less =
-                Batch.correction(events, "stored785", new Figures(Map.of("litres", 4.0)), stamp(786), "misread");
+        Amendment.Corrected less = Batch.correction(
+                events, "stored785", Amendment.Change.of(new Figures(Map.of("litres", 4.0))), stamp(786), "misread");
         assertThat(refused(events, less).getMessage()).contains("withdraw it");
         accept(events, new Amendment.Withdrawn(stamp(786), "stored785", "wrong shelf"));
         Refusal gone = refused(upTo("gone"), new Amendment.Withdrawn(stamp(791), "stored785", "wrong shelf"));

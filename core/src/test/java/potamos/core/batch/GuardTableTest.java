@@ -75,6 +75,9 @@ class GuardTableTest {
             Map.entry("reduced", Map.of("litres", 5.0)),
             Map.entry("boiled-over", Map.of("litres", 0.5)),
             Map.entry("picked-out", Map.of("kg", 0.5)),
+            Map.entry("salted", Map.of("kg", 0.1)),
+            Map.entry("dropped", Map.of("litres", 0.5)),
+            Map.entry("wrong-pan", Map.of("litres", 0.5, "words", "the fumet")),
             Map.entry("cooling-read", Map.of("celsius", 30.0)),
             Map.entry("reheated", Map.of("celsius", 76.0)),
             Map.entry("stored", Map.of("litres", 1.0)),
@@ -175,6 +178,15 @@ class GuardTableTest {
             picked-out axxxxxxxbbbbbbbbbbbbbbbb
               a weigh the bed in first
               b it is in the pot already
+            salted aaaaaaaaxxxxxxxxxxxxxxbb
+              a there is nothing in the pot to be salted
+              b it is put away already; throw litres of the lot away instead
+            dropped aaaaaaaaaaaaaaxxxxxxxxbb
+              a strain it first
+              b it is put away already; throw litres of the lot away instead
+            wrong-pan aaaaaaaaaaaaaaxxxxxxxxbb
+              a strain it first
+              b it is put away already; throw litres of the lot away instead
             stored aaaaaaaaaaaaaabccdcccxee
               a strain it first
               b reduce it to its mark first, or log what it was reduced to

@@ -160,4 +160,64 @@ class LateEntryTest {
         log(new Amendment.Corrected(new BatchEvent.Stamp("c", later, "IV"), "read 405", right, "misread"), 900);
         assertThat(verdictAt(900)).isEqualTo(Outcome.PASSED_ON_LATE_ENTRIES);
     }
+
+    private void moved(String entry, int minute, int nowMinute) {
+        Instant now = Samples.EIGHT.plus(Duration.ofMinutes(nowMinute));
+        Instant happened = Samples.EIGHT.plus(Duration.ofMinutes(minute));
+        BatchEvent.Stamp stamp = new BatchEvent.Stamp("moved " + entry + minute, now, "MR");
+        log(Batch.correction(events, entry, Amendment.Change.of(happened), stamp, "the clock on the wall"), nowMinute);
+    }
+
+    private String idAt(int minute) {
+        return Samples.at(minute).id();
+    }
+
+    @Test
+    void anEntryIsMovedToWhenItReallyWas() {
+        strained();
+        moved(idAt(60), 75, 300);
+        BatchState state = Batch.replay(plan, events, Samples.EIGHT.plus(Duration.ofMinutes(300)));
+        assertThat(state.simmer().reached()).contains(Samples.EIGHT.plus(Duration.ofMinutes(75)));
+        // What was not named stays: it is still the entry of the same person.
+        Fact reached = Batch.believed(events).get(4);
+        assertThat(reached).isInstanceOf(PotEvent.SimmerReached.class);
+        assertThat(reached.stamp().by()).isEqualTo(Samples.at(60).by());
+        assertThat(reached.stamp().late()).isTrue();
+    }
+
+    @Test
+    void anEntryIsNotMovedPastWhatFollowsFromIt() {
+        strained();
+        assertThatExceptionOfType(Refusal.class)
+                .isThrownBy(() -> moved(idAt(12), 55, 300))
+                .satisfies(refusal -> assertThat(refusal.field()).isEqualTo("happenedAt"))
+                .withMessageContaining("told after it");
+        assertThatExceptionOfType(Refusal.class)
+                .isThrownBy(() -> moved(idAt(60), 250, 300))
+                .withMessageContaining("told after it");
+        assertThatExceptionOfType(Refusal.class)
+                .isThrownBy(() -> moved(idAt(60), 11, 300))
+                .withMessageContaining("light the burner first");
+        assertThatExceptionOfType(Refusal.class)
+                .isThrownBy(() -> moved(idAt(60), 310, 300))
+                .withMessageContaining("not come yet");
+        assertThatExceptionOfType(Refusal.class)
+                .isThrownBy(() -> moved(idAt(5), -10, 300))
+                .withMessageContaining("before the plan");
+    }
+
+    @Test
+    void aReadingMovedHoursAfterwardsIsFromMemory() {
+        strained();
+        asItHappens(272, new ColdEvent.CoolingBegan(Samples.at(272)));
+        int[] minutes = {273, 290, 310, 416, 420, 500};
+        double[] celsius = {85, 57, 35, 21, 10, 4.5};
+        for (int i = 0; i < minutes.length; i++) {
+            readLater(minutes[i], celsius[i], minutes[i]);
+        }
+        Outcome asTold = verdictAt(520);
+        moved("read 416", 330, 900);
+        assertThat(asTold).isNotEqualTo(Outcome.PASSED);
+        assertThat(verdictAt(900)).isEqualTo(Outcome.PASSED_ON_LATE_ENTRIES);
+    }
 }

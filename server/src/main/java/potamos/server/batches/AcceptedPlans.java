@@ -4,8 +4,11 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.Batch;
+import potamos.core.batch.BatchState;
+import potamos.core.batch.Expectation;
 import potamos.core.batch.Plan;
 import potamos.core.charge.Warning;
+import potamos.core.figure.Figure;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.server.Json;
@@ -87,17 +90,16 @@ public class AcceptedPlans {
                 : proposed.charge().forecast().yield().mid();
         if (callId != null) {
             Calls.Call call = calls.of(person, callId);
-            if (call.status() == Calls.Status.WITHDRAWN || call.status() == Calls.Status.MET) {
-                throw new Conflict(
-                        "callId",
-                        "That call is " + call.status().name().toLowerCase(java.util.Locale.ROOT) + " already.");
+            if (call.status().ended()) {
+                throw new Conflict("callId", "That call is " + Figure.word(call.status()) + " already.");
             }
-            if (call.batchId().isPresent()) {
+            called = call.owed().open().litres();
+            if (called == 0) {
                 throw new Conflict("callId", "That call is being made already.");
             }
-            called = call.litres();
         }
         Plan plan = planning.plan(proposed, request.readyBy(), Volume.ofLitres(called));
+        BatchState begins = Batch.replay(plan, List.of(), plan.accepted());
         mapper.insert(new BatchMapper.BatchRow(
                 id,
                 kitchenId,
@@ -108,7 +110,11 @@ public class AcceptedPlans {
                 json.write(plan),
                 person.id(),
                 plan.accepted(),
-                Batch.replay(plan, List.of(), plan.accepted()).stage().name()));
+                begins.stage().name()));
+        mapper.stands(
+                id,
+                begins.stage().name(),
+                Expectation.promised(plan, begins, Volume.ZERO).litres());
         changes.note(kitchenId, "batches", id);
         if (callId != null) {
             changes.note(kitchenId, "calls", callId);

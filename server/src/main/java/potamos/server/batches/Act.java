@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import potamos.core.batch.Amendment;
 import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
@@ -29,6 +30,7 @@ import potamos.core.quantity.Refusal;
  *                 off. Nothing: {@code at} stands as it is
  * @param corrects the id of the entry that a {@code corrected} or {@code withdrawn} names
  * @param reason   why, of these two
+ * @param happenedAt of a {@code corrected}: when the entry that it names really happened; nothing when that was told right
  * @param figures  by name
  */
 public record Act(
@@ -40,6 +42,7 @@ public record Act(
         Instant sentAt,
         @Size(max = 36) String corrects,
         @Size(max = 500) String reason,
+        Instant happenedAt,
         @JsonAnySetter @Schema(hidden = true) Map<String, Object> figures) {
 
     /** So long may an act be under way; what is further off than that is a clock. */
@@ -62,7 +65,7 @@ public record Act(
         Stamp stamp = new Stamp(id, happened(now), by, now);
         Figures told = new Figures(figures);
         return switch (kind) {
-            case Amendment.Corrected.NAME -> Batch.correction(logged, named(), told, stamp, why());
+            case Amendment.Corrected.NAME -> Batch.correction(logged, named(), change(told), stamp, why());
             case Amendment.Withdrawn.NAME -> new Amendment.Withdrawn(stamp, named(), why());
             default ->
                 EventKind.of(kind)
@@ -75,6 +78,10 @@ public record Act(
     private Instant happened(Instant now) {
         Duration off = sentAt == null ? Duration.ZERO : Duration.between(sentAt, now);
         return off.abs().compareTo(ON_ITS_WAY) < 0 ? at : at.plus(off);
+    }
+
+    private Amendment.Change change(Figures told) {
+        return new Amendment.Change(told, Optional.ofNullable(happenedAt));
     }
 
     private String named() {

@@ -87,8 +87,8 @@ interface BatchMapper {
     @Update("UPDATE batch SET burner_id = #{burnerId} WHERE id = #{id} AND kitchen_id = #{kitchenId}")
     int moveTo(String id, String kitchenId, String burnerId);
 
-    @Update("UPDATE batch SET stage = #{stage} WHERE id = #{id}")
-    void setStage(String id, String stage);
+    @Update("UPDATE batch SET stage = #{stage}, promised_l = #{promisedL} WHERE id = #{id}")
+    void stands(String id, String stage, double promisedL);
 
     @Insert("""
             INSERT INTO batch_event (batch_id, seq, id, kind, payload, happened_at, recorded_at, account_id)

@@ -35,7 +35,8 @@ class BatchPages {
     private Page of(Person person, Batches.Loaded loaded, Optional<InsertedView> inserted) {
         Optional<Page.CallRef> call = Optional.ofNullable(loaded.row().callId())
                 .map(callId -> calls.of(person, callId))
-                .map(c -> new Page.CallRef(c.id(), c.stationName(), c.litres()));
+                .map(c -> new Page.CallRef(
+                        c.id(), c.stationName(), c.litres(), c.owed().open().litres(), c.status()));
         Optional<String> lot = loaded.events().stream()
                 .map(Logged::event)
                 .filter(ShelfEvent.Stored.class::isInstance)

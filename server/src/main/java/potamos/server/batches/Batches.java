@@ -13,11 +13,15 @@ import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
+import potamos.core.batch.ChoreEvent;
+import potamos.core.batch.Expectation;
 import potamos.core.batch.Fact;
+import potamos.core.batch.LookEvent;
 import potamos.core.batch.Plan;
 import potamos.core.batch.ShelfEvent;
 import potamos.core.figure.Figure;
 import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Volume;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
@@ -174,7 +178,15 @@ public class Batches {
         if (event instanceof ShelfEvent.Delivered delivered && !delivered.call().isEmpty()) {
             changes.note(person.kitchenId(), "calls", delivered.call());
         }
+        if (row.callId() != null && tellsOfLitres(event)) {
+            changes.note(person.kitchenId(), "calls", row.callId());
+        }
         return accepted.before().map(before -> new Inserted(at, before, accepted.state()));
+    }
+
+    /** Whether a call may have become short, or whole again, by it: whoever waits is told at once. */
+    private static boolean tellsOfLitres(BatchEvent event) {
+        return !(event instanceof LookEvent || event instanceof ChoreEvent) || event instanceof ChoreEvent.WeighedIn;
     }
 
     /** A delivery goes to a station of this kitchen, against a call of that station, and never brings what the call leaves out. */
@@ -199,9 +211,23 @@ public class Batches {
     /** Everything that the tables tell of a batch beside its events. */
     private void project(BatchMapper.BatchRow row, Plan plan, List<BatchEvent> events, BatchState state) {
         List<Fact> believed = Batch.believed(events);
-        mapper.setStage(row.id(), state.stage().name());
+        mapper.stands(
+                row.id(),
+                state.stage().name(),
+                Expectation.promised(plan, state, delivered(believed, row.callId()))
+                        .litres());
         shelf.rebuild(
                 row.kitchenId(), kitchens.of(row.kitchenId()).zone(), row.id(), row.number(), plan, believed, state);
+    }
+
+    /** Litres that went to a call. */
+    private static Volume delivered(List<Fact> believed, String callId) {
+        return believed.stream()
+                .filter(ShelfEvent.Delivered.class::isInstance)
+                .map(ShelfEvent.Delivered.class::cast)
+                .filter(delivered -> delivered.call().equals(callId))
+                .map(ShelfEvent.Delivered::litres)
+                .reduce(Volume.ZERO, Volume::plus);
     }
 
     /** Makes everything that can be rebuilt from the events anew. */

@@ -19,6 +19,7 @@ import potamos.core.figure.Figures;
  * @param seq         order of arrival
  * @param by          initials
  * @param correctedTo the figures that now count
+ * @param correctedAt the moment that now counts, where a correction moved it
  * @param reason      why it was corrected or withdrawn, the last time; of a correction or a withdrawal, its own
  * @param late        entered from memory, more than a quarter of an hour after it happened
  * @param corrects    the number of the entry that a correction or a withdrawal names
@@ -34,6 +35,7 @@ record EventView(
         @NotNull String byName,
         @NotNull @Schema(ref = FIGURES) Figures figures,
         @Schema(ref = FIGURES) Optional<Figures> correctedTo,
+        Optional<Instant> correctedAt,
         boolean withdrawn,
         Optional<String> reason,
         boolean late,
@@ -48,6 +50,7 @@ record EventView(
      *
      * @param seq     the number of the correction itself
      * @param figures what it says instead; empty for a withdrawal
+     * @param at      when it says that it was, if it moves the moment
      */
     record CorrectionView(
             int seq,
@@ -55,7 +58,8 @@ record EventView(
             @NotNull String by,
             @NotNull String byName,
             @NotNull String reason,
-            @Schema(ref = FIGURES) Optional<Figures> figures) {}
+            @Schema(ref = FIGURES) Optional<Figures> figures,
+            Optional<Instant> at) {}
 
     static List<EventView> all(List<Logged> logged) {
         Map<String, Integer> numbers = new HashMap<>();
@@ -89,6 +93,9 @@ record EventView(
                 entry.byName(),
                 figures(event),
                 corrected.map(c -> figures(c.replacement())),
+                corrected
+                        .map(c -> c.replacement().stamp().at())
+                        .filter(at -> !at.equals(event.stamp().at())),
                 withdrawn.isPresent(),
                 reason(event)
                         .or(() -> withdrawn.map(Amendment.Withdrawn::reason))
@@ -96,7 +103,7 @@ record EventView(
                         .filter(reason -> !reason.isEmpty()),
                 event.stamp().late(),
                 corrects,
-                corrections.stream().map(EventView::correction).toList());
+                corrections.stream().map(each -> correction(event, each)).toList());
     }
 
     /** What a correction or a withdrawal says of itself. */
@@ -115,16 +122,20 @@ record EventView(
         return event instanceof Amendment.Withdrawn withdrawn ? Optional.of(withdrawn.event()) : Optional.empty();
     }
 
-    private static CorrectionView correction(Logged entry) {
+    private static CorrectionView correction(BatchEvent corrected, Logged entry) {
+        Optional<Fact> replacement = Optional.of(entry.event())
+                .filter(Amendment.Corrected.class::isInstance)
+                .map(event -> ((Amendment.Corrected) event).replacement());
         return new CorrectionView(
                 entry.seq(),
                 entry.recordedAt(),
                 entry.event().stamp().by(),
                 entry.byName(),
                 reason(entry.event()).orElse(""),
-                Optional.of(entry.event())
-                        .filter(Amendment.Corrected.class::isInstance)
-                        .map(EventView::figures));
+                replacement.map(Fact::figures),
+                replacement
+                        .map(fact -> fact.stamp().at())
+                        .filter(at -> !at.equals(corrected.stamp().at())));
     }
 
     private static <T> Optional<T> last(List<Logged> all, Class<T> kind) {

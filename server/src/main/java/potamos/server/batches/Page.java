@@ -22,6 +22,7 @@ import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
 import potamos.server.charges.CoolingView;
 import potamos.server.charges.ForecastView;
+import potamos.server.stations.Calls;
 
 /** Everything about a batch. */
 @RecordBuilder
@@ -60,6 +61,7 @@ record Page(
         double deliveredL,
         double discardedL,
         @NotNull List<EventView> events,
+        Optional<SaltView> salted,
         Optional<String> lotId,
         Optional<InsertedView> inserted) {
 
@@ -110,7 +112,16 @@ record Page(
             double gelatinGPerL,
             boolean fits) {}
 
-    record CallRef(@NotNull String id, @NotNull String stationName, double litres) {}
+    /** The call that it is made for; {@code openL} is what nobody has planned of it. */
+    record CallRef(
+            @NotNull String id,
+            @NotNull String stationName,
+            double litres,
+            double openL,
+            @NotNull Calls.Status status) {}
+
+    /** Salt that went in by mistake, and what it makes of the stock. */
+    record SaltView(double addedKg, double gPerL, double afterGPerL, boolean tooMuch) {}
 
     record CoursePoint(
             @NotNull Instant at,
@@ -181,6 +192,9 @@ record Page(
                 .discardedL(
                         state.shelf().discarded().plus(state.shelf().spoiled()).litres())
                 .events(EventView.all(loaded.events()))
+                .salted(Expectation.salted(plan, state)
+                        .map(salt ->
+                                new SaltView(state.salted().kg(), salt.gPerL(), salt.afterGPerL(), salt.tooMuch())))
                 .lotId(lotId)
                 .inserted(inserted)
                 .build();

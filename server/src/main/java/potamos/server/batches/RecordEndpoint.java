@@ -53,7 +53,7 @@ class RecordEndpoint {
     ResponseEntity<String> csv(@AuthenticationPrincipal Person person, @PathVariable String id) {
         Page page = pages.of(person, id);
         StringWriter out = new StringWriter();
-        RecordCsv.write(page.events(), out);
+        RecordCsv.write(page, out);
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment(page.card().number(), "csv"))
                 .body(out.toString());

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import potamos.core.quantity.Temperature;
 import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
@@ -242,7 +244,7 @@ final class RecordSheet {
                 continue;
             }
             room(ROW * (1 + event.corrections().size()) + 4);
-            ink.text(false, BODY, MARGIN, y - ROW + 4, clock(event.at()));
+            ink.text(false, BODY, MARGIN, y - ROW + 4, clock(event.correctedAt().orElse(event.at())));
             ink.text(true, BODY, MARGIN + 40, y - ROW + 4, event.by());
             float x = MARGIN + 72;
             x = entry(x, event.withdrawn(), Words.ENGLISH.event(event.kind()));
@@ -269,7 +271,10 @@ final class RecordSheet {
         y -= ROW - 2;
         String says = correction
                 .figures()
-                .map(f -> "corrected to " + words.figures(kind, f))
+                .map(f -> "corrected to "
+                        + Stream.of(correction.at().map(this::clock).orElse(""), words.figures(kind, f))
+                                .filter(word -> !word.isEmpty())
+                                .collect(Collectors.joining(", ")))
                 .orElse("withdrawn");
         String line = clock(correction.recordedAt()) + " " + correction.byName() + ": " + says
                 + (correction.reason().isEmpty() ? "" : ", " + correction.reason());

@@ -25,6 +25,7 @@ import potamos.core.quantity.Length;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.safety.LimitProfile;
+import potamos.core.schedule.Owed;
 import potamos.core.vessel.BedKind;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
@@ -62,6 +63,7 @@ class EquipmentEndpoint {
             double humidity,
             double airSpeedMS,
             Double tapC,
+            Double callTolerance,
             @NotNull LocalTime opens,
             @NotNull LocalTime closes) {}
 
@@ -244,6 +246,7 @@ class EquipmentEndpoint {
                         body.humidity(),
                         body.airSpeedMS()),
                 body.tapC() == null ? old.tap() : Temperature.ofCelsius(body.tapC()),
+                body.callTolerance() == null ? old.callTolerance() : Owed.checked(body.callTolerance()),
                 body.opens(),
                 body.closes(),
                 old.limits()));
@@ -280,6 +283,7 @@ class EquipmentEndpoint {
                 old.zone(),
                 old.air(),
                 old.tap(),
+                old.callTolerance(),
                 old.opens(),
                 old.closes(),
                 limits.asOf(old.name(), old.limits())));

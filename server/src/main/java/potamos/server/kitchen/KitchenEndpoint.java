@@ -153,6 +153,7 @@ class KitchenEndpoint {
             double humidity,
             double airSpeedMS,
             double tapC,
+            double callTolerance,
             @NotNull LimitsView limits,
             @NotNull List<LimitsView> shipped,
             @NotNull List<Drawn> vessels,
@@ -188,6 +189,7 @@ class KitchenEndpoint {
                 kitchen.air().humidity(),
                 kitchen.air().speedMS(),
                 kitchen.tap().celsius(),
+                kitchen.callTolerance(),
                 LimitsView.of(kitchen.limits()),
                 LimitProfile.shipped().stream().map(LimitsView::of).toList(),
                 kitchens.vessels(id).stream()

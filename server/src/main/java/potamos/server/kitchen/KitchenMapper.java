@@ -23,6 +23,7 @@ interface KitchenMapper {
             double humidity,
             double airSpeedMs,
             double tapC,
+            double callTolerance,
             LocalTime opens,
             LocalTime closes,
             String limits) {}
@@ -39,15 +40,16 @@ interface KitchenMapper {
     int count();
 
     @Insert("""
-            INSERT INTO kitchen (id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, opens, closes,
-                                 limits)
+            INSERT INTO kitchen (id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, call_tolerance,
+                                 opens, closes, limits)
             VALUES (#{id}, #{name}, #{altitudeM}, #{timeZone}, #{units}, #{airC}, #{humidity}, #{airSpeedMs}, #{tapC},
-                    #{opens}, #{closes}, #{limits})
+                    #{callTolerance}, #{opens}, #{closes}, #{limits})
             """)
     void insert(KitchenRow kitchen);
 
     @Select("""
-            SELECT id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, opens, closes, limits
+            SELECT id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, call_tolerance, opens, closes,
+                   limits
             FROM kitchen WHERE id = #{id}
             """)
     Optional<KitchenRow> byId(String id);
@@ -99,7 +101,8 @@ interface KitchenMapper {
 
     @Update("""
             UPDATE kitchen SET name = #{name}, altitude_m = #{altitudeM}, time_zone = #{timeZone}, units = #{units},
-                   air_c = #{airC}, humidity = #{humidity}, air_speed_ms = #{airSpeedMs}, tap_c = #{tapC}, opens = #{opens},
+                   air_c = #{airC}, humidity = #{humidity}, air_speed_ms = #{airSpeedMs}, tap_c = #{tapC},
+                   call_tolerance = #{callTolerance}, opens = #{opens},
                    closes = #{closes}, limits = #{limits}
             WHERE id = #{id}
             """)

@@ -18,6 +18,7 @@ import potamos.core.quantity.Length;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.safety.LimitProfile;
+import potamos.core.schedule.Owed;
 import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Vessel;
 import potamos.server.Json;
@@ -45,6 +46,7 @@ public class Kitchens {
             ZoneId zone,
             Air air,
             Temperature tap,
+            double callTolerance,
             LocalTime opens,
             LocalTime closes,
             LimitProfile limits) {}
@@ -111,6 +113,7 @@ public class Kitchens {
                 air.humidity(),
                 air.speedMS(),
                 Pot.BOOK_TAP.celsius(),
+                Owed.TOLERANCE,
                 opens,
                 closes,
                 json.write(limits)));
@@ -133,6 +136,7 @@ public class Kitchens {
                         row.humidity(),
                         row.airSpeedMs()),
                 Temperature.ofCelsius(row.tapC()),
+                row.callTolerance(),
                 row.opens(),
                 row.closes(),
                 named(json.read(row.limits(), LimitProfile.class), row.name()));
@@ -304,6 +308,7 @@ public class Kitchens {
                 kitchen.air().humidity(),
                 kitchen.air().speedMS(),
                 Refusal.unlessWithin("tapC", kitchen.tap().celsius(), 1, 35, "°C"),
+                kitchen.callTolerance(),
                 kitchen.opens(),
                 kitchen.closes(),
                 json.write(kitchen.limits())));

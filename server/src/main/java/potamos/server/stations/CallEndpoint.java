@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -30,6 +31,15 @@ import potamos.server.kitchen.Kitchens;
 @RequestMapping("/api/calls")
 class CallEndpoint {
 
+    /**
+     * A call.
+     *
+     * @param promisedL what is being made, or stands on the shelf, for it, and is not handed over yet
+     * @param openL     what nobody has planned
+     * @param dueL      what is still to be handed over
+     * @param nearlyMet whether it may be closed as met
+     * @param closedAs  why it was closed short
+     */
     record CallView(
             @NotNull String id,
             @NotNull String stationId,
@@ -43,7 +53,12 @@ class CallEndpoint {
             @NotNull String askedBy,
             @NotNull Instant askedAt,
             double deliveredL,
+            double promisedL,
+            double openL,
+            double dueL,
+            boolean nearlyMet,
             Optional<String> batchId,
+            Optional<String> closedAs,
             @NotNull Calls.Status status) {}
 
     /** What may be asked for, and by whom. */
@@ -65,6 +80,8 @@ class CallEndpoint {
             @NotNull Instant readyBy,
             Set<Allergen> without,
             @Size(max = 300) String note) {}
+
+    record Closing(@Size(max = 300) String reason) {}
 
     private final Calls calls;
     private final Formulas formulas;
@@ -125,6 +142,27 @@ class CallEndpoint {
         calls.withdraw(person, id);
     }
 
+    @Operation(summary = "Asks again for what was taken back a moment ago")
+    @DeleteMapping("/{id}/withdrawal")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void askAgain(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        calls.askAgain(person, id);
+    }
+
+    @Operation(summary = "Closes a call: as met when it nearly is, else short and with a reason")
+    @PostMapping("/{id}/closing")
+    CallView close(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Closing body) {
+        calls.close(person, id, body.reason() == null ? "" : body.reason());
+        return view(calls.of(person, id));
+    }
+
+    @Operation(summary = "Opens a call that was closed by mistake")
+    @DeleteMapping("/{id}/closing")
+    CallView open(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        calls.open(person, id);
+        return view(calls.of(person, id));
+    }
+
     private static CallView view(Calls.Call call) {
         return new CallView(
                 call.id(),
@@ -138,8 +176,13 @@ class CallEndpoint {
                 call.note(),
                 call.askedBy(),
                 call.askedAt(),
-                call.deliveredL(),
+                call.owed().delivered().litres(),
+                call.owed().promised().litres(),
+                call.owed().open().litres(),
+                call.owed().due().litres(),
+                call.owed().nearlyMet(),
                 call.batchId(),
+                call.closedAs(),
                 call.status());
     }
 }

@@ -26,9 +26,13 @@ interface CallMapper {
             String askedBy,
             Instant askedAt,
             Instant withdrawnAt,
+            Instant closedAt,
+            boolean closedShort,
+            String closedReason,
             double deliveredL,
-            String batchId,
-            String batchStage) {}
+            double promisedL,
+            double tolerance,
+            String batchId) {}
 
     /** The latest batch for a call that was not given up stands for it. */
     String CALLS = """
@@ -36,10 +40,14 @@ interface CallMapper {
                    (SELECT f.name FROM formula f WHERE f.kitchen_id = c.kitchen_id AND f.slug = c.formula_slug
                     ORDER BY f.version DESC LIMIT 1) AS formula_name,
                    c.litres, c.ready_by, c.without, c.note, a.name AS asked_by, c.asked_at, c.withdrawn_at,
+                   c.closed_at, c.closed_short, c.closed_reason,
                    COALESCE((SELECT SUM(d.litres) FROM delivery d WHERE d.call_id = c.id), 0) AS delivered_l,
-                   b.id AS batch_id, b.stage AS batch_stage
+                   COALESCE((SELECT SUM(COALESCE(m.promised_l, c.litres)) FROM batch m
+                             WHERE m.call_id = c.id AND m.stage NOT IN ('DONE', 'ABANDONED')), 0) AS promised_l,
+                   k.call_tolerance AS tolerance, b.id AS batch_id
             FROM station_call c
             JOIN station s ON s.id = c.station_id
+            JOIN kitchen k ON k.id = c.kitchen_id
             JOIN account a ON a.id = c.asked_by
             LEFT JOIN batch b ON b.id = (
               SELECT l.id FROM batch l WHERE l.call_id = c.id AND l.stage <> 'ABANDONED' ORDER BY l.number DESC LIMIT 1)
@@ -76,4 +84,13 @@ interface CallMapper {
 
     @Update("UPDATE station_call SET withdrawn_at = #{at} WHERE id = #{id} AND withdrawn_at IS NULL")
     void withdraw(String id, Instant at);
+
+    @Update("UPDATE station_call SET withdrawn_at = NULL WHERE id = #{id}")
+    void askAgain(String id);
+
+    @Update("""
+            UPDATE station_call SET closed_at = #{at}, closed_by = #{by}, closed_short = #{isShort}, closed_reason = #{reason}
+            WHERE id = #{id}
+            """)
+    void close(String id, Instant at, String by, boolean isShort, String reason);
 }

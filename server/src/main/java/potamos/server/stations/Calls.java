@@ -11,7 +11,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
+import potamos.core.schedule.Owed;
 import potamos.core.schedule.Planner;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
@@ -30,8 +32,8 @@ public class Calls {
     private static final double LEAST_L = 0.5;
     private static final double MOST_L = 300;
 
-    /** A jug is not read finer than this, so a call short by less is met. */
-    private static final double NEAR_L = 0.05;
+    /** So long a call that was taken back by mistake can be asked for again as it was. */
+    private static final Duration SECOND_THOUGHTS = Duration.ofMinutes(1);
 
     private final CallMapper mapper;
     private final Formulas formulas;
@@ -51,12 +53,26 @@ public class Calls {
     public enum Status {
         OPEN,
         PLANNED,
+        /** Being made, and less than was asked for will come of it. */
+        SHORT,
         PARTLY_MET,
         MET,
-        WITHDRAWN
+        CLOSED_SHORT,
+        WITHDRAWN;
+
+        /** Nothing more comes of it. */
+        public boolean ended() {
+            return this == MET || this == CLOSED_SHORT || this == WITHDRAWN;
+        }
     }
 
-    /** A call. */
+    /**
+     * A call.
+     *
+     * @param owed     litres asked for, handed over and promised
+     * @param batchId  the latest batch for it
+     * @param closedAs why it was closed, if it was closed short
+     */
     public record Call(
             String id,
             String stationId,
@@ -69,15 +85,10 @@ public class Calls {
             String note,
             String askedBy,
             Instant askedAt,
-            double deliveredL,
+            Owed owed,
             Optional<String> batchId,
-            Status status) {
-
-        /** Litres still owed. */
-        public double openL() {
-            return Math.max(0, litres - deliveredL);
-        }
-    }
+            Optional<String> closedAs,
+            Status status) {}
 
     /**
      * Asks for litres.
@@ -167,11 +178,60 @@ public class Calls {
         changes.note(person.kitchenId(), "calls", id);
     }
 
+    /** Asks again for what was taken back a moment ago. */
+    @Transactional
+    public void askAgain(Person person, String id) {
+        person.require(Role.Right.ASK);
+        of(person, id);
+        Instant withdrawn = mapper.byId(id, person.kitchenId())
+                .map(CallMapper.CallRow::withdrawnAt)
+                .orElse(null);
+        if (withdrawn != null && withdrawn.plus(SECOND_THOUGHTS).isBefore(clock.instant())) {
+            throw new Conflict("call", "It was taken back more than a minute ago. Ask anew.");
+        }
+        mapper.askAgain(id);
+        changes.note(person.kitchenId(), "calls", id);
+    }
+
+    /**
+     * Closes a call that gets no more: as met when it nearly is, else short and with a reason.
+     *
+     * @throws Refusal when it is short and no reason is given
+     */
+    @Transactional
+    public void close(Person person, String id, String reason) {
+        person.require(Role.Right.DELIVER);
+        Call call = of(person, id);
+        if (call.status().ended()) {
+            return;
+        }
+        boolean isShort = !call.owed().nearlyMet();
+        if (isShort && reason.isBlank()) {
+            throw Refusal.of("reason", "is needed here: the station is told");
+        }
+        mapper.close(id, clock.instant(), person.id(), isShort, reason.trim());
+        changes.note(person.kitchenId(), "calls", id);
+    }
+
+    /** Opens a call that was closed by mistake. */
+    @Transactional
+    public void open(Person person, String id) {
+        person.require(Role.Right.DELIVER);
+        of(person, id);
+        mapper.close(id, null, null, false, "");
+        changes.note(person.kitchenId(), "calls", id);
+    }
+
     private static Call call(CallMapper.CallRow row) {
         Set<Allergen> without = Arrays.stream(row.without().split(","))
                 .filter(word -> !word.isEmpty())
                 .map(Allergen::valueOf)
                 .collect(Collectors.toSet());
+        Owed owed = new Owed(
+                Volume.ofLitres(row.litres()),
+                Volume.ofLitres(row.deliveredL()),
+                Volume.ofLitres(row.promisedL()),
+                row.tolerance());
         return new Call(
                 row.id(),
                 row.stationId(),
@@ -184,21 +244,28 @@ public class Calls {
                 row.note(),
                 row.askedBy(),
                 row.askedAt(),
-                row.deliveredL(),
+                owed,
                 Optional.ofNullable(row.batchId()),
-                status(row));
+                Optional.of(row.closedReason()).filter(reason -> !reason.isEmpty()),
+                status(row, owed));
     }
 
-    private static Status status(CallMapper.CallRow row) {
+    private static Status status(CallMapper.CallRow row, Owed owed) {
         if (row.withdrawnAt() != null) {
             return Status.WITHDRAWN;
         }
-        if (row.deliveredL() >= row.litres() - NEAR_L) {
+        if (row.closedAt() != null) {
+            return row.closedShort() ? Status.CLOSED_SHORT : Status.MET;
+        }
+        if (owed.met()) {
             return Status.MET;
         }
         if (row.deliveredL() > 0) {
             return Status.PARTLY_MET;
         }
-        return row.batchId() == null ? Status.OPEN : Status.PLANNED;
+        if (row.promisedL() == 0) {
+            return Status.OPEN;
+        }
+        return owed.open().litres() > 0 ? Status.SHORT : Status.PLANNED;
     }
 }
