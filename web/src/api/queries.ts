@@ -201,6 +201,21 @@ export const useEffects = (request: ChargeRequest | undefined) =>
     retry: false,
   })
 
+/** What figures are opened of: a charge, or a batch. */
+export type GroundsOf = { charge: ChargeRequest } | { batch: string }
+
+/** What the figures of a charge or of a batch rest on. */
+export const useGrounds = (of: GroundsOf) =>
+  useQuery<Schemas['GroundsView'], Problem>({
+    queryKey: ['batch' in of ? 'course' : 'charge', 'batch' in of ? of.batch : 'grounds', 'grounds', of],
+    queryFn: ({ signal }) =>
+      'batch' in of
+        ? data(api.GET('/api/batches/{id}/grounds', { params: { path: { id: of.batch } }, signal }))
+        : data(api.POST('/api/charges/grounds', { body: of.charge, signal })),
+    gcTime: 10_000,
+    retry: false,
+  })
+
 /** Litres over several free vessels. */
 export const useSplit = (request: ChargeRequest) =>
   useQuery<Schemas['SplitView'][], Problem>({

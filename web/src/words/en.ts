@@ -24,6 +24,7 @@ export const causeName: Record<Cause, string> = words.cause
 export const bodyName: Record<Schemas['PotView']['body'], string> = words.body
 export const outcomeName: Record<Schemas['CoolView']['overall'], string> = words.outcome
 /** What a reason for a figure rests on. */
+export const groundName: Record<Schemas['GroundView']['term'], string> = words.ground
 export const basisName: Record<Schemas['WhyView']['basis'], string> = words.basis
 /** How a shade stands to the one that is wanted. */
 export const shadeWords: Record<Schemas['ShadeView']['stands'], string> = words.shadeStands
@@ -55,7 +56,7 @@ export const shadeName = words.shade
 export const setName = words.set
 export const ladleName = words.ladle
 export const tasteWords = words.taste
-export const spentSigns = words.spent
+export const spentName: Record<Schemas['Page']['spentSigns'][number], string> = words.spent
 export const limitsNote = words.limitsNote
 
 const allergens: Record<NonNullable<Schemas['Ask']['without']>[number], string> = words.allergen

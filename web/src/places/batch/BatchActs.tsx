@@ -99,7 +99,7 @@ function Later({
       </span>
       <span className="text-18 flex-1">
         {dueWords(due)} <span className="text-15">{amountWords(due, units)}</span>
-        {due.kind === 'ADD' && (
+        {due.parts.length > 0 && ['ADD', 'BEGIN', 'END'].includes(due.kind) && (
           <span className="text-13 text-quiet block">
             {due.parts.map((part) => `${part.name.toLowerCase()} ${units.kg(part.kg)}`).join(', ')}
           </span>

@@ -4,6 +4,7 @@ import type { Page } from '../../api/queries'
 import { Wedge } from '../../graphics/Wedge'
 import { Heading, Note } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
+import { WhyOf } from '../../kit/Why'
 import { limitsNote, outcomeName, reasonWords, wayName } from '../../words/en'
 import { duration } from '../../words/time'
 
@@ -42,7 +43,12 @@ export function BatchCooling({ page }: { page: Page }) {
   return (
     <div>
       <Heading aside={`${cooling.profile}, ${cooling.source}`}>
-        Cooling: <span className={tone}>{outcomeName[cooling.overall]}</span>
+        <span className="inline-flex items-center gap-2">
+          <span>
+            Cooling: <span className={tone}>{outcomeName[cooling.overall]}</span>
+          </span>
+          <WhyOf of="The time to cold" figure="cooling" from={{ batch: page.card.id }} />
+        </span>
       </Heading>
       <Wedge
         readings={readings}

@@ -25,7 +25,9 @@ describe('a batch against its plan', () => {
       expect(within(figure).getByText(name)).toBeTruthy()
     }
     expect(within(figure).getByText(/^\d+\sg\/L$/, { selector: '[font-size="22"]' })).toBeTruthy()
-    expect(figure.getAttribute('aria-label')).toMatch(/cm below the rim, \d+(\.\d)? °C, \d+ g\/L gelatin$/)
+    expect(figure.getAttribute('aria-label')).toMatch(
+      /\scm below the rim, \d+(\.\d)?\s°C, \d+\sg\/L gelatin$/,
+    )
   })
 
   it('leaves gelatin out where nothing gives any', async () => {

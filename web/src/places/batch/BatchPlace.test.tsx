@@ -102,6 +102,29 @@ describe('a batch at its simmer', () => {
     })
   })
 
+  it('swaps with the pot that stands on the other burner, once it was asked', async () => {
+    const hob = answer<{ burnerId: string; name: string }[]>('hob')
+    const range = answer<{ batches: Page['card'][] }>('range')
+    const other = hob.find((place) => place.burnerId !== answer<Page>('batch-simmer').card.burnerId)!
+    range.batches = range.batches.map((card) =>
+      card.stage === 'BRING_UP' ? { ...card, burnerId: other.burnerId } : card,
+    )
+    const tall = range.batches.find((card) => card.burnerId === other.burnerId && card.onTheHob)!
+    const { sent } = openBatch('batch-simmer', (p) => p, person(), {
+      '/api/kitchen/hob': hob,
+      '/api/range': range,
+    })
+    await pick(
+      await screen.findByRole('button', { name: /^Stands on/ }),
+      new RegExp(`^${other.name}.*${tall.vessel.name} is on it`),
+    )
+    expect(sent.filter((s) => s.method === 'PUT')).toEqual([])
+    fireEvent.click(screen.getByRole('button', { name: 'Swap the two' }))
+    await expect
+      .poll(() => sent.find((s) => s.method === 'PUT')?.body)
+      .toEqual({ burnerId: other.burnerId, swap: true })
+  })
+
   it('keeps every button its act when one before it is done, so that no finger finds another one under it', async () => {
     const before = answer<Page>('batch-simmer')
     const [, second, ...rest] = before.card.due

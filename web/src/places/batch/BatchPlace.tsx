@@ -5,6 +5,7 @@ import { liquorColour } from '../../graphics/liquor'
 import { Mouths } from '../../graphics/Mouths'
 import { useKeys } from '../../kit/keys'
 import { Failed, Heading, Loading, Note } from '../../kit/Note'
+import { Opened } from '../../kit/Opened'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { stageName } from '../../words/en'
 import { duration } from '../../words/time'
@@ -18,6 +19,7 @@ import { BatchPhotos } from './BatchPhotos'
 import { BatchPot } from './BatchPot'
 import { BatchRecord } from './BatchRecord'
 import { BatchStream } from './BatchStream'
+import { BatchWeighOut } from './BatchWeighOut'
 import { BatchWeighing } from './BatchWeighing'
 import { ChoreLine } from './ChoreLine'
 import { Steps } from './Steps'
@@ -64,10 +66,13 @@ function Batch({ page }: { page: Page }) {
           {['ON_SHELF', 'DONE', 'ABANDONED'].includes(card.stage) ? (
             <b className="font-semibold">{stageName[card.stage]}</b>
           ) : (
-            <b className={`font-semibold ${late ? 'text-ember' : ''}`}>
-              Ready {day(card.readyAt)}
-              {late ? `, ${duration(card.lateMin)} late` : ''}
-            </b>
+            <span className="inline-flex items-center gap-2">
+              <b className={`font-semibold ${late ? 'text-ember' : ''}`}>
+                Ready {day(card.readyAt)}
+                {late ? `, ${duration(card.lateMin)} late` : ''}
+              </b>
+              <WhyReady page={page} />
+            </span>
           )}
         </p>
       </div>
@@ -82,6 +87,7 @@ function Batch({ page }: { page: Page }) {
         </section>
         <BatchActs page={page} onAsk={setAsked} />
       </div>
+      <BatchWeighOut page={page} />
       <section className="mt-8">
         <Heading aside="planned dashed, happened filled; temperature below">The stream</Heading>
         <BatchStream page={page} colour={colour} />
@@ -119,6 +125,34 @@ function Batch({ page }: { page: Page }) {
         />
       )}
     </>
+  )
+}
+
+/** When it is ready: what is still ahead of it, and how long each takes. */
+function WhyReady({ page }: { page: Page }) {
+  const { now, time, day } = useTimes()
+  const ahead = page.outlook.filter((step) => new Date(step.to).getTime() > now)
+  return (
+    <Opened of="When it is ready" says={`${day(page.card.readyAt)}, wanted ${day(page.card.readyBy)}.`}>
+      <table className="text-15 mt-2 w-full">
+        <tbody>
+          {ahead.map((step) => {
+            const from = Math.max(now, new Date(step.from).getTime())
+            return (
+              <tr key={step.stage} className="border-rule border-t">
+                <th scope="row" className="py-1 text-left font-normal">
+                  {stageName[step.stage]}
+                </th>
+                <td className="text-right whitespace-nowrap">
+                  {duration((new Date(step.to).getTime() - from) / 60_000)}
+                </td>
+                <td className="w-[110px] text-right whitespace-nowrap">to {time(step.to)}</td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+    </Opened>
   )
 }
 

@@ -2,8 +2,9 @@ import type { ReactNode } from 'react'
 import type { Page } from '../../api/queries'
 import { Cutaway, type Mark } from '../../graphics/Cutaway'
 import { useTimes, useUnits } from '../../kit/session'
-import { Why } from '../../kit/Why'
+import { Why, WhyOf } from '../../kit/Why'
 import { bodyName } from '../../words/en'
+import { tells } from '../../words/units'
 
 /** The pot as it should stand now, with the figures to read off from two metres. */
 export function BatchPot({ page, colour }: { page: Page; colour: string }) {
@@ -49,8 +50,25 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
                 value={units.celsius(card.probe.celsius, 0.5)}
               />
             )}
-            <Figure name="Steam" value={`${units.litres(pot.steamLPerH)}/h`} />
-            <Figure name="When cold" value={bodyName[pot.body]} />
+            <Figure
+              name="Steam"
+              value={`${units.litres(pot.steamLPerH)}/h`}
+              why={<WhyOf of="Steam" figure="steam" from={{ batch: card.id }} />}
+            />
+            <Figure
+              name="When cold"
+              value={bodyName[pot.body]}
+              why={
+                tells(page.forecast.gelatinGPerL) && (
+                  <WhyOf
+                    of="When cold, at its end"
+                    says={`${units.dissolved(pot.gelatinGPerL)} now, about ${units.dissolved(page.forecast.gelatinGPerL)} at the end.`}
+                    figure="gelatin"
+                    from={{ batch: card.id }}
+                  />
+                )
+              }
+            />
             {brix && (
               <Figure
                 name={`Refractometer ${time(brix.at)}`}

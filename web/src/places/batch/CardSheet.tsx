@@ -6,7 +6,7 @@ import { LadleCard, SetCard, ShadeCard } from '../../graphics/Cards'
 import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { Sheet } from '../../kit/Sheet'
-import { shadeWords, spentSigns, tasteWords } from '../../words/en'
+import { shadeWords, spentName, tasteWords } from '../../words/en'
 import { logAll, type Due } from './acts'
 import { Ticks } from './Ticks'
 
@@ -79,7 +79,14 @@ export function TasteSheet({ page, onClose }: Props) {
     <Sheet title="Taste it" open onClose={onClose}>
       <div className="grid gap-4">
         <Ticks label="It tastes" options={tasteWords} value={words} onValue={setWords} />
-        <Ticks label="The bones" options={spentSigns} value={words} onValue={setWords} />
+        {page.spentSigns.length > 0 && (
+          <Ticks
+            label="The bed"
+            options={page.spentSigns.map((sign) => spentName[sign])}
+            value={words}
+            onValue={setWords}
+          />
+        )}
         <Button
           tone="act"
           large

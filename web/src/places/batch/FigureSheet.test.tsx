@@ -173,3 +173,33 @@ describe('an act that moves litres', () => {
     expect(await first(sent)).toMatchObject({ kind: 'skimmed', litres: skim.becomes[0]!.figures.litres })
   })
 })
+
+describe('filling past what was not logged', () => {
+  const unfinished = (page: Page): Page => ({
+    ...page,
+    chores: [
+      { step: 1, phase: 'roast', finished: page.acceptedAt },
+      { step: 2, phase: 'brown' },
+    ],
+  })
+
+  it('asks once what became of it, and closes it when it was done', async () => {
+    const { sent } = open('filled', unfinished)
+    type('Water drawn', '15')
+    expect(screen.getByText(/Not logged as done: brown\./)).toBeTruthy()
+    expect(screen.getByRole('button', { name: 'Log' })).toHaveProperty('disabled', true)
+    fireEvent.click(screen.getByRole('radio', { name: 'It was done' }))
+    press('Log')
+    await expect
+      .poll(() => sent.filter((s) => s.method === 'POST').map((s) => (s.body as { kind: string }).kind))
+      .toEqual(['finished', 'filled'])
+  })
+
+  it('leaves it open when it was left out', async () => {
+    const { sent } = open('filled', unfinished)
+    type('Water drawn', '15')
+    fireEvent.click(screen.getByRole('radio', { name: 'Left out' }))
+    press('Log')
+    expect(((await first(sent)) as unknown as { kind: string }).kind).toBe('filled')
+  })
+})

@@ -3,12 +3,13 @@ import type { Problem } from '../../api/client'
 import { act } from '../../api/outbox'
 import type { Page } from '../../api/queries'
 import { Button } from '../../kit/Button'
+import { Choice } from '../../kit/Choice'
 import { Note } from '../../kit/Note'
 import { NumberField } from '../../kit/NumberField'
 import { useTimes, useUnits } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
-import { eventName, figureName } from '../../words/en'
+import { eventName, figureName, phaseName } from '../../words/en'
 import { amount, type Dimension } from '../../words/units'
 import { likely, logAll, moves, question, type Due, type ProposedName } from './acts'
 import { Advice } from './Advice'
@@ -63,9 +64,12 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
   const [words, setWords] = useState(kind === 'stored' ? 'Cold store' : '')
   const [doubted, setDoubted] = useState<number>()
   const [problem, setProblem] = useState<Problem>()
+  const [skips, setSkips] = useState<'done' | 'left' | ''>('')
   const [busy, setBusy] = useState(false)
   if (!asked) return null
   const range = likely(asked, page)
+  // Whoever fills the pot is past what comes before its water: what is not told as done is asked about once.
+  const skipped = kind === 'filled' ? page.chores.filter((chore) => !chore.finished) : []
   const odd = value !== undefined && range !== undefined && (value < range.low || value > range.high)
   const doubt = odd && doubted === value
   const submit = async (event: FormEvent) => {
@@ -79,7 +83,9 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
     setProblem(undefined)
     // Foam is seen before it is skimmed: what an act becomes beside its litres goes with them.
     const first = (due?.becomes ?? []).filter((one) => one.kind !== kind && moves(due!) > 0)
+    const done = skips === 'done' ? skipped : []
     const outcome = await logAll(page.card.id, [
+      ...done.map((chore) => act('finished', { step: chore.step, ...happened(ago, now) })),
       ...first.map((one) => act(one.kind, { ...one.figures, ...happened(ago, now) })),
       act(kind, {
         ...asked.beside,
@@ -147,13 +153,29 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
         )}
         {kind === 'weighed-in' && (
           <TextField
-            label="Lot of the bones"
+            label={`Lot of the ${page.bedName}`}
             value={words}
             onValue={setWords}
             hint="As on the delivery; may stay empty"
           />
         )}
         {kind === 'stored' && <TextField label="Where" value={words} onValue={setWords} />}
+        {skipped.length > 0 && (
+          <div className="border-amber bg-amber-ground grid gap-2 border-l-4 px-3 py-2">
+            <p className="text-18 m-0">
+              Not logged as done: {skipped.map((chore) => phaseName[chore.phase].toLowerCase()).join(', ')}.
+            </p>
+            <Choice<'done' | 'left' | ''>
+              label="What became of it"
+              value={skips}
+              onValue={setSkips}
+              options={[
+                { value: 'done', name: 'It was done' },
+                { value: 'left', name: 'Left out' },
+              ]}
+            />
+          </div>
+        )}
         {!noReheat && <WhenField minutes={ago} onMinutes={setAgo} />}
         {other && <Note>{other}.</Note>}
         {doubt && (
@@ -163,7 +185,12 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
             it once more; if it stands, log it as it is.
           </Note>
         )}
-        <Button type="submit" tone="act" large disabled={busy || value === undefined || noReheat}>
+        <Button
+          type="submit"
+          tone="act"
+          large
+          disabled={busy || value === undefined || noReheat || (skipped.length > 0 && !skips)}
+        >
           {busy ? 'Logging …' : doubt ? 'It stands: log it' : 'Log'}
         </Button>
         {kind === 'reheated' && <DiscardInstead page={page} onClose={onClose} />}

@@ -7,15 +7,13 @@ import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
-import { bodyName, spentSigns, tasteWords } from '../../words/en'
+import { bodyName, spentName, tasteWords } from '../../words/en'
 import { duration } from '../../words/time'
 import type { Formatters } from '../../words/units'
 import { logAll } from './acts'
 import { Ticks } from './Ticks'
 
 type Choice = Schemas['ChoiceView']
-
-const LONGER_MIN = [15, 30, 60]
 
 /** Judging the end: enough, or not yet, with what each does to stock, call and burner said before it is accepted. */
 export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void }) {
@@ -46,8 +44,13 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
       </p>
       <div className="mb-5 grid gap-4">
         <Ticks label="It tastes" options={tasteWords} value={words} onValue={setWords} />
-        {page.plannedBedKg > 0 && (
-          <Ticks label="The bed" options={spentSigns} value={words} onValue={setWords} />
+        {page.spentSigns.length > 0 && (
+          <Ticks
+            label="The bed"
+            options={page.spentSigns.map((sign) => spentName[sign])}
+            value={words}
+            onValue={setWords}
+          />
         )}
       </div>
       <div className="grid gap-3">
@@ -58,7 +61,7 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
           </span>
         </Button>
         <p className="text-15 mt-3 mb-0 font-semibold">Not yet</p>
-        {LONGER_MIN.map((longer) => (
+        {page.longerMin.map((longer) => (
           <Button
             key={longer}
             large

@@ -107,7 +107,14 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
       </div>
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,330px)_minmax(0,1fr)_minmax(0,320px)] lg:grid-rows-[auto_1fr]">
         <ChargeControls charge={it} wish={wish} onWish={setWish} problem={charge.error ?? undefined} />
-        <ChargePot charge={it} behind={charge.behind} colour={colour} onWish={setWish} wish={wish} />
+        <ChargePot
+          charge={it}
+          behind={charge.behind}
+          colour={colour}
+          onWish={setWish}
+          wish={wish}
+          request={standing}
+        />
         <div className="grid content-start gap-4 lg:col-start-3 lg:row-span-2 lg:row-start-1">
           <CalmWeighOut charge={calm} wish={calmWish} onWish={setWish} />
           <ChargePapers request={request} slug={slug} />

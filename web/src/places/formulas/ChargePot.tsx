@@ -1,4 +1,4 @@
-import type { Charge } from '../../api/queries'
+import type { Charge, ChargeRequest } from '../../api/queries'
 import { Cutaway } from '../../graphics/Cutaway'
 import { useUnits } from '../../kit/session'
 import { bodyName } from '../../words/en'
@@ -6,7 +6,7 @@ import { duration, durationSpread, handStep } from '../../words/time'
 import { tells } from '../../words/units'
 import { Figure } from '../batch/BatchPot'
 import { Scrubber } from '../../kit/Scrubber'
-import { Why } from '../../kit/Why'
+import { Why, WhyOf } from '../../kit/Why'
 import type { Wish } from './wish'
 
 /** The pot in section with a water line that can be dragged; what follows from it stands beside. */
@@ -15,6 +15,7 @@ export function ChargePot({
   behind,
   colour,
   wish,
+  request,
   onWish,
 }: {
   charge: Charge
@@ -22,10 +23,12 @@ export function ChargePot({
   behind: boolean
   colour: string
   wish: Wish
+  request: ChargeRequest
   onWish: (wish: Wish) => void
 }) {
   const units = useUnits()
   const { vessel, levels, forecast } = charge
+  const from = { charge: request }
   const drag = (cm: number) =>
     onWish({ ...wish, goal: 'LEVEL', value: Math.round(cm * 10) / 10, vessel: vessel.id })
   const bare = forecast.bedBareAtMin
@@ -90,12 +93,23 @@ export function ChargePot({
           )}
           <Figure
             name="Bring-up"
+            why={
+              <WhyOf of="Bring-up" says={`${duration(forecast.bringUpMin)}.`} figure="bringUp" from={from} />
+            }
             value={duration(forecast.bringUpMin)}
             note={durationSpread(forecast.spread.bringUpMin.p10, forecast.spread.bringUpMin.p90)}
           />
           <Figure name="Simmer at" value={units.celsius(forecast.simmerC, 1)} />
           <Figure
             name="Steam, all"
+            why={
+              <WhyOf
+                of="Steam, all"
+                says={`${units.litres(forecast.evaporatedL)}.`}
+                figure="steam"
+                from={from}
+              />
+            }
             value={units.litres(forecast.evaporatedL)}
             note={units.spread(forecast.spread.evaporatedL)}
           />
@@ -109,6 +123,16 @@ export function ChargePot({
           />
           <Figure
             name="When cold"
+            why={
+              tells(forecast.gelatinGPerL) && (
+                <WhyOf
+                  of="When cold"
+                  says={`${units.dissolved(forecast.gelatinGPerL)} gelatin: ${bodyName[forecast.body]}.`}
+                  figure="gelatin"
+                  from={from}
+                />
+              )
+            }
             value={bodyName[forecast.body]}
             note={
               tells(forecast.gelatinGPerL) ? units.dissolvedSpread(forecast.spread.gelatinGPerL) : undefined
@@ -116,6 +140,7 @@ export function ChargePot({
           />
           <Figure
             name={`Down to ${units.celsius(charge.cooling.cold.celsius, 1)}`}
+            why={<WhyOf of="The time to cold" figure="cooling" from={from} />}
             value={charge.cooling.cold.minute === undefined ? 'never' : duration(charge.cooling.cold.minute)}
             note={
               charge.cooling.cold.earliest === undefined

@@ -2,9 +2,10 @@ import { useMemo } from 'react'
 import type { Schemas } from '../../api/client'
 import { useEffects, type ChargeRequest } from '../../api/queries'
 import { Heading } from '../../kit/Note'
+import { Opened } from '../../kit/Opened'
 import { useUnits } from '../../kit/session'
 import { useSettled } from '../../kit/settled'
-import { bodyName, schoolName, schoolWord } from '../../words/en'
+import { bodyName, causeName, schoolName, schoolWord } from '../../words/en'
 import { duration } from '../../words/time'
 import type { SchoolName } from '../../api/kinds'
 import { schoolFields, type Wish } from './wish'
@@ -77,12 +78,39 @@ export function SchoolSwitches({
                     {schoolWord[field]?.[effect.option] ?? effect.option}
                   </span>
                   <span className="text-13 text-quiet ml-auto text-right">{words(effect)}</span>
+                  {effect.why.length > 0 && <Difference effect={effect} field={field} />}
                 </label>
               ))}
           </fieldset>
         ))}
       </div>
     </section>
+  )
+}
+
+/** Where the litres of another way go, or come from. */
+function Difference({ effect, field }: { effect: Effect; field: SchoolName }) {
+  const units = useUnits()
+  return (
+    <Opened
+      of={`${schoolName[field]}: ${schoolWord[field]?.[effect.option] ?? effect.option}`}
+      says={`${effect.litres < 0 ? '−' : '+'}${units.litres(Math.abs(effect.litres))} out against how it stands.`}
+    >
+      <table className="text-15 mt-2 w-full">
+        <tbody>
+          {effect.why.map((delta) => (
+            <tr key={delta.term} className="border-rule border-t">
+              <th scope="row" className="py-1 text-left font-normal">
+                {causeName[delta.term]}
+              </th>
+              <td className="text-right whitespace-nowrap">
+                {units.litres(Math.abs(delta.litres))} {delta.litres < 0 ? 'less' : 'more'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Opened>
   )
 }
 

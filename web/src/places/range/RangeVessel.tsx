@@ -3,6 +3,7 @@ import type { Card } from '../../api/queries'
 import { Cutaway } from '../../graphics/Cutaway'
 import { liquorColour } from '../../graphics/liquor'
 import { useTimes, useUnits } from '../../kit/session'
+import { WhyOf } from '../../kit/Why'
 import { stageName } from '../../words/en'
 import { duration, fromNow } from '../../words/time'
 import { ActButton } from '../batch/ActButton'
@@ -94,6 +95,16 @@ export function RangeVessel({
           <span className="text-36 font-semibold whitespace-nowrap">
             {litres === undefined ? '–' : units.litres(litres)}
           </span>
+          {card.pot.filled && !cooling && (
+            <span className={crowded ? '' : 'order-last'}>
+              <WhyOf
+                of={`${units.estimate(card.expectedL)} expected out`}
+                says={`Likely ${units.spread(card.expectedL)}; called for ${units.litres(card.calledL)}.`}
+                figure="litres"
+                from={{ batch: card.id }}
+              />
+            </span>
+          )}
           <span className={`${crowded ? 'text-18' : 'text-24 text-right'}`}>
             {clockOf(card, now, units.celsius)}
           </span>

@@ -257,4 +257,38 @@ class BatchesTest {
                 - page.at("/ledger/yieldL").asDouble()
                 - page.at("/ledger/unexplainedL").asDouble();
     }
+
+    @Test
+    void aPotGoesToATakenBurnerOnlyBySwapping() {
+        TestBatch one = TestBatch.accepted(cook, 8).simmering();
+        TestBatch two = TestBatch.accepted(cook, 8).simmering();
+        String mine = burner(one);
+        String free = Visitor.signedIn("ilse")
+                .get("/api/kitchen")
+                .at("/burners")
+                .valueStream()
+                .map(b -> b.path("id").asString())
+                .filter(id -> !id.equals(mine))
+                .findFirst()
+                .orElseThrow();
+        // Others may stand there; whoever swaps stands there in the end.
+        assertThat(onto(two, free, true).status()).isEqualTo(200);
+        Visitor.Answer refused = onto(one, free, false);
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.reason("burnerId")).contains("Swap the two");
+        assertThat(burner(one)).isEqualTo(mine);
+        assertThat(onto(one, free, true).status()).isEqualTo(200);
+        assertThat(burner(one)).isEqualTo(free);
+        assertThat(burner(two)).isEqualTo(mine);
+    }
+
+    private Visitor.Answer onto(TestBatch batch, String burner, boolean swap) {
+        return cook.put(
+                "/api/batches/" + batch.id() + "/burner",
+                "{\"burnerId\": \"%s\", \"swap\": %s}".formatted(burner, swap));
+    }
+
+    private static String burner(TestBatch batch) {
+        return batch.page().at("/card/burnerId").asString();
+    }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -177,6 +178,9 @@ class FormulasTest {
                 .body());
         assertThat(table.lines().findFirst()).hasValue("section,name,value,unit,note");
         assertThat(table).contains("yield,expected,12.0000,L");
+        // Others may have taken the kitchen's own pots.
+        TestKitchen.freshPot(cook);
+        TestKitchen.freshPot(cook);
         Visitor.Answer split =
                 cook.post("/api/charges/split", "{\"formula\": \"white-veal\", \"goal\": \"LITRES\", \"value\": 48}");
         double sum = split.body().findValues("litres").stream()
@@ -184,6 +188,29 @@ class FormulasTest {
                 .sum();
         assertThat(split.body().size()).isGreaterThan(1);
         assertThat(sum).isCloseTo(48, within(1e-4));
+    }
+
+    @Test
+    void everyFigureOpensToWhatItRestsOn() {
+        Visitor.Answer answer = cook.post("/api/charges/grounds", charge("white-chicken", ""));
+        assertThat(answer.status()).as("%s", answer.body()).isEqualTo(200);
+        JsonNode grounds = answer.body();
+        for (String figure : List.of("litres", "gelatin", "bringUp", "steam", "cooling")) {
+            double known = grounds.path(figure)
+                    .valueStream()
+                    .mapToDouble(ground -> ground.path("bandShare").asDouble())
+                    .sum();
+            assertThat(known).as(figure).isBetween(0.5, 1 + 1e-9);
+        }
+        assertThat(grounds.at("/bringUp/0/measure").asString()).isEqualTo("LITRES");
+        TestBatch batch = TestBatch.accepted(cook, 12).strained();
+        batch.log("cooling-read", "\"celsius\": 80");
+        TestBatch.wait(15);
+        batch.log("cooling-read", "\"celsius\": 60");
+        JsonNode cooling =
+                cook.get("/api/batches/" + batch.id() + "/grounds").body().path("cooling");
+        assertThat(cooling.valueStream().map(ground -> ground.path("basis").asString()))
+                .contains("MEASURED");
     }
 
     @Test

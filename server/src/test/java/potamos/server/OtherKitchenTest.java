@@ -35,7 +35,7 @@ class OtherKitchenTest {
         String lot = batch.page().at("/lotId").asString();
         String vessel = batch.page().at("/card/vessel/id").asString();
         assertThat(stranger.get("/api/batches/" + batch.id()).status()).isEqualTo(404);
-        for (String of : new String[] {"record.csv", "record.json", "record.pdf", "course"}) {
+        for (String of : new String[] {"record.csv", "record.json", "record.pdf", "course", "grounds"}) {
             assertThat(stranger.get("/api/batches/" + batch.id() + "/" + of).status())
                     .as(of)
                     .isEqualTo(404);

@@ -3,9 +3,12 @@ package potamos.core.batch;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import potamos.core.charge.Charge;
+import potamos.core.charge.Measure;
 import potamos.core.charge.Roasting;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Part;
 import potamos.core.formula.Phase;
 import potamos.core.formula.PhaseKind.Chore;
 import potamos.core.formula.PotPhase;
@@ -46,6 +49,14 @@ public final class Chores {
         return of(charge.formula()).stream()
                 .map(step -> takes(charge, charge.formula().procedure().get(step)))
                 .reduce(Duration.ZERO, Duration::plus);
+    }
+
+    /** What goes into the pan, or over the flame, in a phase: the parts of the kinds that it handles. */
+    public static List<Measure> handles(Charge charge, Phase phase) {
+        Set<Part.Kind> kinds = phase.kind().handles();
+        return charge.measures().stream()
+                .filter(measure -> kinds.contains(measure.part().kind()))
+                .toList();
     }
 
     /** How long one takes; a roast as long as its oven and its trays make it. */

@@ -29,6 +29,20 @@ public record NotYet(
 
     private static final String SUPPOSED = "supposed";
 
+    /** A simmer of minutes is judged in minutes. */
+    private static final Duration SHORT_SIMMER = Duration.ofMinutes(60);
+
+    private static final List<Duration> BY_MINUTES =
+            List.of(Duration.ofMinutes(5), Duration.ofMinutes(10), Duration.ofMinutes(15));
+    private static final List<Duration> BY_THE_HOUR =
+            List.of(Duration.ofMinutes(15), Duration.ofMinutes(30), Duration.ofMinutes(60));
+
+    /** For how much longer a cook might let it go on: minutes for a fumet, up to an hour for bones. */
+    public static List<Duration> longer(Plan plan) {
+        boolean brief = plan.charge().run().simmer().usual().compareTo(SHORT_SIMMER) < 0;
+        return brief ? BY_MINUTES : BY_THE_HOUR;
+    }
+
     /** The same events with the end judged so, at this moment. */
     public static NotYet of(Plan accepted, List<? extends BatchEvent> events, Instant now, Duration longer) {
         Plan plan = Batch.standing(accepted, events);

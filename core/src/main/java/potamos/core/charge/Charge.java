@@ -5,6 +5,7 @@ import java.util.Optional;
 import potamos.core.flow.Forecast;
 import potamos.core.flow.Run;
 import potamos.core.formula.Formula;
+import potamos.core.formula.PrepPhase;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Volume;
 
@@ -46,6 +47,13 @@ public record Charge(
 
     public Volume water() {
         return run.water();
+    }
+
+    /** Water or wine to have at hand for deglazing. */
+    public Volume deglazing() {
+        return formula.phases(PrepPhase.Deglaze.class).stream()
+                .map(deglaze -> deglaze.poured(run.raw()))
+                .reduce(Volume.ZERO, Volume::plus);
     }
 
     /** Litres that its cooling is planned for; what gives next to nothing is still cooled in something. */

@@ -265,7 +265,7 @@ public final class ChargeSolver {
             }
         }
         for (PrepPhase.Deglaze deglaze : formula.phases(PrepPhase.Deglaze.class)) {
-            litres += deglaze.litresPerKgBed() * raw.kg() * deglaze.toFraction() * deglaze.times();
+            litres += deglaze.poured(raw).litres() * deglaze.toFraction();
         }
         return Volume.ofLitres(litres);
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import potamos.core.formula.PotPhase;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Refusal;
@@ -67,19 +68,59 @@ public final class Forecaster {
 
     /** Why so many litres are foretold: where they go, what each figure rests on, and which of them makes the band. */
     public static List<Why> why(Run run, Forecast forecast) {
-        Forecaster forecaster = new Forecaster(run, POINT_MIN);
-        double mid = forecast.yield().mid();
-        List<Double> effects = Luck.ofTheYield(run.vessel().kappa()).stream()
-                .map(luck -> forecaster.drive(luck, Purpose.VARIANT).litresOut() - mid)
-                .toList();
+        Doubts doubts = doubts(run);
         return Why.of(
                 forecast.ledger(),
                 Map.of(
-                        Ledger.Cause.EVAPORATED, effects.get(0),
-                        Ledger.Cause.UPTAKE, effects.get(1),
-                        Ledger.Cause.SKIMMED, effects.get(2),
-                        Ledger.Cause.STRAINERS, effects.get(3)),
+                        Ledger.Cause.EVAPORATED, doubts.steam().litres(),
+                        Ledger.Cause.UPTAKE, doubts.uptake().litres(),
+                        Ledger.Cause.SKIMMED, doubts.skims().litres(),
+                        Ledger.Cause.STRAINERS, doubts.strainers().litres()),
                 cause -> basis(run, cause));
+    }
+
+    /**
+     * What each uncertain factor does to the end of a run when it is off by one standard deviation, alone.
+     *
+     * @param liquorL  at the end, reduced as planned
+     * @param ofTheBed gelatin that its bed gave, g/L
+     */
+    record Doubts(
+            double liquorL,
+            double ofTheBed,
+            Effect steam,
+            Effect uptake,
+            Effect skims,
+            Effect strainers,
+            Effect extraction) {
+
+        /** On the litres out, and on the gelatin in a litre. */
+        record Effect(double litres, double gelatin) {}
+
+        /** On the gelatin, by all that makes more or less liquor of it. */
+        double thinning() {
+            return Math.sqrt(Stream.of(steam, uptake, skims, strainers)
+                    .mapToDouble(effect -> effect.gelatin * effect.gelatin)
+                    .sum());
+        }
+    }
+
+    static Doubts doubts(Run run) {
+        Forecaster forecaster = new Forecaster(run, POINT_MIN);
+        Course main = forecaster.drive(Luck.BOOK, Purpose.VARIANT);
+        List<Doubts.Effect> effects = Luck.ofTheYield(run.vessel().kappa()).stream()
+                .map(luck -> forecaster.drive(luck, Purpose.VARIANT))
+                .map(off -> new Doubts.Effect(off.litresOut() - main.litresOut(), off.gelatinGPerL - main.gelatinGPerL))
+                .toList();
+        double liquor = Math.max(0.1, main.pot.liquor()) * run.reduction().toFraction();
+        return new Doubts(
+                liquor,
+                main.gelatinOfBedGPerL,
+                effects.get(0),
+                effects.get(1),
+                effects.get(2),
+                effects.get(3),
+                effects.get(4));
     }
 
     private static Why.Basis basis(Run run, Ledger.Cause cause) {

@@ -47,10 +47,11 @@ public final class PhaseKind<P extends Phase> {
 
     /** A kind of which nothing is told but how long it lasts. */
     static <P extends Phase> PhaseKind<P> lasting(
-            String name, Class<P> type, Function<Duration, P> of, Duration usually, Chore chore) {
+            String name, Class<P> type, Function<Duration, P> of, Duration usually, Chore chore, Part.Kind... handles) {
         return named(name, type)
                 .with(Phase.MIN, Phase::takes, usually)
                 .isChore(chore)
+                .handles(handles)
                 .made(f -> of.apply(f.get(Phase.MIN)));
     }
 
@@ -87,6 +88,11 @@ public final class PhaseKind<P extends Phase> {
 
     public Chore chore() {
         return draft.chore;
+    }
+
+    /** Kinds of parts that it is done with. */
+    public Set<Part.Kind> handles() {
+        return draft.handles;
     }
 
     public List<Figure<?>> figures() {
@@ -130,6 +136,7 @@ public final class PhaseKind<P extends Phase> {
         private final Set<String> left = new LinkedHashSet<>();
         private Figures usual = Figures.NONE;
         private Chore chore = Chore.NONE;
+        private Set<Part.Kind> handles = Set.of();
 
         private Draft(String name, Class<P> type) {
             this.name = name;
@@ -151,6 +158,11 @@ public final class PhaseKind<P extends Phase> {
 
         Draft<P> isChore(Chore what) {
             chore = what;
+            return this;
+        }
+
+        Draft<P> handles(Part.Kind... kinds) {
+            handles = Set.of(kinds);
             return this;
         }
 

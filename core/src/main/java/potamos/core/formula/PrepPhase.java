@@ -5,7 +5,9 @@ import java.util.List;
 import potamos.core.figure.Figure;
 import potamos.core.formula.PhaseKind.Chore;
 import potamos.core.heat.Browning;
+import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
 
 /** What is done to the bed and its company before the water. */
 public sealed interface PrepPhase extends Phase {
@@ -181,8 +183,14 @@ public sealed interface PrepPhase extends Phase {
 
     /** Vegetables softened without colour. */
     record Sweat(Duration takes) implements PrepPhase {
-        public static final PhaseKind<Sweat> KIND =
-                PhaseKind.lasting("sweat", Sweat.class, Sweat::new, Duration.ofMinutes(10), Chore.FOR_A_WHILE);
+        public static final PhaseKind<Sweat> KIND = PhaseKind.lasting(
+                "sweat",
+                Sweat.class,
+                Sweat::new,
+                Duration.ofMinutes(10),
+                Chore.FOR_A_WHILE,
+                Part.Kind.VEGETABLE,
+                Part.Kind.FAT);
 
         public Sweat {
             MIN.check(takes);
@@ -197,7 +205,13 @@ public sealed interface PrepPhase extends Phase {
     /** Vegetables or shells coloured on the stove. */
     record Brown(Duration takes) implements PrepPhase {
         public static final PhaseKind<Brown> KIND = PhaseKind.lasting(
-                "brown", Brown.class, Brown::new, Duration.ofMinutes(14), Chore.FOR_A_WHILE_AND_BURNS);
+                "brown",
+                Brown.class,
+                Brown::new,
+                Duration.ofMinutes(14),
+                Chore.FOR_A_WHILE_AND_BURNS,
+                Part.Kind.VEGETABLE,
+                Part.Kind.FAT);
 
         public Brown {
             MIN.check(takes);
@@ -212,7 +226,12 @@ public sealed interface PrepPhase extends Phase {
     /** Tomato cooked to brick red. */
     record CookTomato(Duration takes) implements PrepPhase {
         public static final PhaseKind<CookTomato> KIND = PhaseKind.lasting(
-                "cook-tomato", CookTomato.class, CookTomato::new, Duration.ofMinutes(8), Chore.FOR_A_WHILE_AND_BURNS);
+                "cook-tomato",
+                CookTomato.class,
+                CookTomato::new,
+                Duration.ofMinutes(8),
+                Chore.FOR_A_WHILE_AND_BURNS,
+                Part.Kind.TOMATO);
 
         public CookTomato {
             MIN.check(takes);
@@ -271,6 +290,11 @@ public sealed interface PrepPhase extends Phase {
         public Duration takes() {
             return ONCE.multipliedBy(times);
         }
+
+        /** Liquid that is poured on in all, for so much bed as it was weighed. */
+        public Volume poured(Mass bed) {
+            return Volume.ofLitres(litresPerKgBed * bed.kg() * times);
+        }
     }
 
     /** The wine among the parts, cooked down to a fraction before it meets the water. */
@@ -280,6 +304,7 @@ public sealed interface PrepPhase extends Phase {
         public static final PhaseKind<WineDown> KIND = PhaseKind.named("wine-down", WineDown.class)
                 .with(TO_FRACTION, WineDown::toFraction, 0.5)
                 .isChore(Chore.AT_A_GO)
+                .handles(Part.Kind.WINE)
                 .made(f -> new WineDown(f.get(TO_FRACTION)));
 
         public WineDown {

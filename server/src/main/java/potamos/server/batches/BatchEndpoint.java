@@ -51,7 +51,7 @@ class BatchEndpoint {
             @NotNull List<Hob.Place> hob,
             @NotNull List<MovedView> moved) {}
 
-    record Onto(@NotNull String burnerId) {}
+    record Onto(@NotNull String burnerId, Boolean swap) {}
 
     /** An act that gives way to another one that wants the same hands; {@code from} is when it is done instead. */
     record MovedView(
@@ -187,7 +187,7 @@ class BatchEndpoint {
     @Operation(summary = "Moves a pot to another burner")
     @PutMapping("/api/batches/{id}/burner")
     Page moveTo(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Onto onto) {
-        batches.moveTo(person, id, onto.burnerId());
+        batches.moveTo(person, id, onto.burnerId(), Boolean.TRUE.equals(onto.swap()));
         return pages.of(person, id);
     }
 }

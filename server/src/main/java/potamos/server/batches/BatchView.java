@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.LongStream;
 import potamos.core.batch.BatchState;
+import potamos.core.batch.Chores;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
 import potamos.core.batch.Expectation;
@@ -224,13 +225,16 @@ final class BatchView {
     }
 
     private static DueView due(Plan plan, DueAct act) {
-        List<PartDue> parts = act.parts().stream()
-                .map(id -> plan.charge().measures().stream()
-                        .filter(m -> m.part().id().equals(id))
-                        .findFirst()
-                        .map(m -> new PartDue(id, m.part().name(), m.mass().kg()))
-                        .orElseGet(() -> new PartDue(id, bedName(plan, id), act.amount())))
-                .toList();
+        List<PartDue> parts = act.step() >= 0
+                ? handled(plan, act.step())
+                : act.parts().stream()
+                        .map(id -> plan.charge().measures().stream()
+                                .filter(m -> m.part().id().equals(id))
+                                .findFirst()
+                                .map(m -> new PartDue(
+                                        id, m.part().name(), m.mass().kg()))
+                                .orElseGet(() -> new PartDue(id, bedName(plan, id), act.amount())))
+                        .toList();
         return new DueView(
                 act.kind(),
                 act.step(),
@@ -243,6 +247,13 @@ final class BatchView {
                 act.cost(),
                 act.kind().asks(),
                 act.becomes().stream().map(ProposalView::of).toList());
+    }
+
+    /** What goes into the pan in a phase before the water. */
+    private static List<PartDue> handled(Plan plan, int step) {
+        return Chores.handles(plan.charge(), plan.charge().formula().procedure().get(step)).stream()
+                .map(m -> new PartDue(m.part().id(), m.part().name(), m.mass().kg()))
+                .toList();
     }
 
     /** The name of one kind of the bed, or of all of it. */

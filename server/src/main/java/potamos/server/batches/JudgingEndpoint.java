@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -22,8 +23,6 @@ import potamos.server.charges.BandView;
 /** What judging the end one way or the other would do: to the stock, to its call, and to whoever waits for the burner. */
 @RestController
 class JudgingEndpoint {
-
-    private static final List<Integer> LONGER_MIN = List.of(0, 15, 30, 60);
 
     private final Batches batches;
     private final KitchenClock clock;
@@ -63,8 +62,8 @@ class JudgingEndpoint {
         List<BatchEvent> events = Logged.events(loaded.events());
         Instant now = clock.instant();
         Optional<Next> next = next(person, loaded);
-        return LONGER_MIN.stream()
-                .map(min -> NotYet.of(loaded.plan(), events, now, Duration.ofMinutes(min)))
+        return Stream.concat(Stream.of(Duration.ZERO), NotYet.longer(loaded.plan()).stream())
+                .map(longer -> NotYet.of(loaded.plan(), events, now, longer))
                 .map(choice -> new ChoiceView(
                         (int) choice.longer().toMinutes(),
                         choice.ends(),

@@ -11,9 +11,11 @@ import potamos.core.batch.BatchState;
 import potamos.core.batch.Expectation;
 import potamos.core.batch.JudgingCard;
 import potamos.core.batch.Likely;
+import potamos.core.batch.NotYet;
 import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
 import potamos.core.batch.Proposals;
+import potamos.core.batch.SpentSign;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Weighing;
 import potamos.core.formula.PrepPhase;
@@ -62,6 +64,9 @@ record Page(
         double discardedL,
         @NotNull List<EventView> events,
         Optional<SaltView> salted,
+        double deglazeL,
+        @NotNull List<Integer> longerMin,
+        @NotNull List<SpentSign> spentSigns,
         Optional<String> lotId,
         Optional<InsertedView> inserted) {
 
@@ -195,6 +200,11 @@ record Page(
                 .salted(Expectation.salted(plan, state)
                         .map(salt ->
                                 new SaltView(state.salted().kg(), salt.gPerL(), salt.afterGPerL(), salt.tooMuch())))
+                .deglazeL(plan.charge().deglazing().litres())
+                .longerMin(NotYet.longer(plan).stream()
+                        .map(longer -> (int) longer.toMinutes())
+                        .toList())
+                .spentSigns(SpentSign.of(plan.charge().formula().family()))
                 .lotId(lotId)
                 .inserted(inserted)
                 .build();

@@ -11,7 +11,10 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.batch.ColdGrounds;
+import potamos.core.batch.Expectation;
 import potamos.server.accounts.Person;
+import potamos.server.charges.GroundsView;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.photos.Photos;
 
@@ -36,6 +39,17 @@ class RecordEndpoint {
     @GetMapping("/course")
     CourseView course(@AuthenticationPrincipal Person person, @PathVariable String id) {
         return CourseView.of(batches.whole(person, id));
+    }
+
+    @Operation(summary = "What the figures of a batch rest on")
+    @GetMapping("/grounds")
+    GroundsView grounds(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        Batches.Standing standing = batches.load(person, id);
+        return GroundsView.of(
+                standing.plan().charge(),
+                Expectation.why(standing.plan(), standing.state()),
+                ColdGrounds.of(
+                        standing.plan().cooling(), standing.state().cooling().projection()));
     }
 
     /** As it was recorded: exported again, also from another copy of the store, it is the same to the byte until something is entered. */

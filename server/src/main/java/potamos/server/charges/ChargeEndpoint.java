@@ -12,7 +12,9 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.batch.ColdGrounds;
 import potamos.core.charge.Charge;
+import potamos.core.flow.Forecaster;
 import potamos.core.schedule.Planner;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
@@ -124,6 +126,18 @@ class ChargeEndpoint {
         return planning.split(person.kitchenId(), request).stream()
                 .map(SplitView::of)
                 .toList();
+    }
+
+    @Operation(summary = "What the figures of a charge rest on")
+    @PostMapping("/api/charges/grounds")
+    GroundsView grounds(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
+        person.require(Role.Right.READ);
+        Planning.Proposed proposed = planning.glance(person.kitchenId(), request);
+        Charge charge = proposed.charge();
+        return GroundsView.of(
+                charge,
+                Forecaster.why(charge.run(), charge.forecast()),
+                ColdGrounds.of(proposed.cooling().slowest().plan(), Optional.empty()));
     }
 
     @Operation(summary = "Solves a formula for a goal in a vessel of the kitchen")

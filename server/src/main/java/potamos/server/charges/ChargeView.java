@@ -48,6 +48,7 @@ public record ChargeView(
         double mostOutL,
         @NotNull CharacterView character,
         double boilDownMin,
+        double deglazeL,
         Optional<RoastView> roast,
         @NotNull List<ShareView> bed,
         double bedInPotKg,
@@ -249,6 +250,7 @@ public record ChargeView(
                 .mostOutL(proposed.mostOutL())
                 .character(CharacterView.of(charge))
                 .boilDownMin(charge.boilDownMin())
+                .deglazeL(charge.deglazing().litres())
                 .roast(charge.roasting().map(RoastView::of))
                 .bed(formula.bed().stream()
                         .map(b -> new ShareView(

@@ -6,8 +6,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import potamos.core.charge.Charge;
 import potamos.core.figure.Figures;
+import potamos.core.flow.Ledger;
 import potamos.core.formula.Formula;
 import potamos.core.formula.School;
 import potamos.core.formula.Schools;
@@ -25,6 +27,7 @@ final class Effects {
      * @param option  its word; {@code true} and {@code false} for switches
      * @param chosen  whether it stands now
      * @param refusal why it cannot be chosen; the differences are 0 then
+     * @param why     where the litres of the difference go, or come from
      */
     record EffectView(
             @NotNull String school,
@@ -36,7 +39,21 @@ final class Effects {
             Optional<Body> body,
             double clarity,
             double minutes,
-            Optional<String> refusal) {}
+            Optional<String> refusal,
+            @NotNull List<DeltaView> why) {}
+
+    /** So many litres more, or less, by one cause. */
+    record DeltaView(@NotNull Ledger.Cause term, double litres) {
+        private static final double LEAST_L = 0.05;
+
+        static List<DeltaView> between(Ledger now, Ledger then) {
+            return Stream.of(Ledger.Cause.values())
+                    .map(cause -> new DeltaView(
+                            cause, then.of(cause).litres() - now.of(cause).litres()))
+                    .filter(delta -> Math.abs(delta.litres) >= LEAST_L)
+                    .toList();
+        }
+    }
 
     /** A charge and how long it takes until it can be cooled. */
     record Timed(Charge charge, double minutes) {}
@@ -45,7 +62,8 @@ final class Effects {
 
     private record Option(School<?> school, Object word) {
         EffectView view(boolean chosen, Optional<String> refusal) {
-            return new EffectView(school.name(), word.toString(), chosen, 0, 0, 0, Optional.empty(), 0, 0, refusal);
+            return new EffectView(
+                    school.name(), word.toString(), chosen, 0, 0, 0, Optional.empty(), 0, 0, refusal, List.of());
         }
     }
 
@@ -91,7 +109,8 @@ final class Effects {
                     Optional.of(b.forecast().body()),
                     b.character().clarity().index() - a.character().clarity().index(),
                     then.minutes() - now.minutes(),
-                    Optional.empty());
+                    Optional.empty(),
+                    DeltaView.between(a.forecast().ledger(), b.forecast().ledger()));
         } catch (Refusal refusal) {
             return option.view(false, Optional.of(refusal.getMessage()));
         }

@@ -1,0 +1,76 @@
+import type { Page } from '../../api/queries'
+import { Heading } from '../../kit/Note'
+import { useUnits } from '../../kit/session'
+import { duration } from '../../words/time'
+
+/** Everything that goes in, at hand until all of it is in: how much, when, and what of it is in already. */
+export function BatchWeighOut({ page }: { page: Page }) {
+  const units = useUnits()
+  const { card } = page
+  const waiting = page.parts.some((part) => !isIn(page, part))
+  if (card.strainedL !== undefined || card.stage === 'ABANDONED' || (card.pot.filled && !waiting)) return null
+  const groups = new Map<number, Page['parts']>()
+  for (const part of page.parts)
+    groups.set(part.intoTheSimmerMin, [...(groups.get(part.intoTheSimmerMin) ?? []), part])
+  return (
+    <section className="mt-8">
+      <Heading aside="ticked when it is in">Weigh out</Heading>
+      <ul className="m-0 grid list-none gap-x-10 gap-y-4 p-0 md:grid-cols-2 lg:grid-cols-3">
+        <li>
+          <h3 className="text-13 text-quiet m-0 font-normal">At the start</h3>
+          {page.plannedBedKg > 0 && (
+            <Line
+              name={page.bedName}
+              amount={units.kg(page.weighedKg['bed'] ?? page.plannedBedKg)}
+              done={card.pot.filled}
+            />
+          )}
+          {page.deglazeL > 0 && (
+            <Line
+              name="for deglazing, water or wine"
+              amount={units.jug(page.deglazeL)}
+              done={page.chores.some((chore) => chore.phase === 'deglaze' && chore.finished)}
+            />
+          )}
+          <Line name="cold water" amount={units.litres(page.plannedWaterL)} done={card.pot.filled} />
+        </li>
+        {[...groups.entries()]
+          .sort(([a], [b]) => a - b)
+          .map(([minutes, parts]) => (
+            <li key={minutes}>
+              <h3 className="text-13 text-quiet m-0 font-normal">
+                {minutes === 0 ? 'With the bed' : `${duration(minutes)} into the simmer`}
+              </h3>
+              {parts.map((part) => (
+                <Line
+                  key={part.id}
+                  name={part.name.toLowerCase()}
+                  amount={units.kg(page.weighedKg[part.id] ?? part.kg)}
+                  done={isIn(page, part)}
+                />
+              ))}
+            </li>
+          ))}
+      </ul>
+    </section>
+  )
+}
+
+/** What goes in with the bed is in when the pot is filled. */
+const isIn = (page: Page, part: Page['parts'][number]) =>
+  page.addedAt[part.id] !== undefined || (part.intoTheSimmerMin === 0 && page.card.pot.filled)
+
+function Line({ name, amount, done }: { name: string; amount: string; done: boolean }) {
+  return (
+    <p className="border-rule text-18 m-0 flex min-h-[40px] items-center gap-3 border-t">
+      <span className={`w-5 shrink-0 ${done ? 'text-river' : 'text-rule'}`} aria-hidden>
+        {done ? '✓' : '○'}
+      </span>
+      <span className={`min-w-0 flex-1 ${done ? 'text-quiet' : ''}`}>
+        {name}
+        {done && <span className="sr-only">, in</span>}
+      </span>
+      <span className="whitespace-nowrap">{amount}</span>
+    </p>
+  )
+}
