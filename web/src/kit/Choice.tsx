@@ -23,7 +23,7 @@ export function Choice<T extends string>({ label, value, options, onValue }: Pro
           value={option.value}
           disabled={option.disabled}
           title={option.title}
-          className="border-ink bg-raised text-15 disabled:text-quiet data-[state=on]:bg-ink data-[state=on]:text-surface -ml-[2px] min-h-[48px] border-2 px-3 font-semibold whitespace-nowrap first:ml-0 first:rounded-l-md last:rounded-r-md disabled:opacity-60"
+          className="border-ink bg-raised text-15 disabled:text-quiet data-[state=on]:bg-ink data-[state=on]:text-surface -ml-[2px] min-h-[48px] border-2 px-2.5 font-semibold whitespace-nowrap first:ml-0 first:rounded-l-md last:rounded-r-md disabled:opacity-60"
         >
           {option.name}
         </ToggleGroup.Item>

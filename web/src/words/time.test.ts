@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { clockTime, dayTime, duration, durationSpread, fromNow, instantOf, localOf } from './time'
+import { clockTime, dayTime, duration, durationSpread, fromNow, instantOf, localOf, shortTime } from './time'
 
 const zone = 'Europe/Zurich'
 const now = new Date('2026-03-03T10:10:00Z').getTime()
@@ -27,6 +27,11 @@ describe('time', () => {
     expect(duration(45)).toBe('45\u202fmin')
     expect(duration(180)).toBe('3 h')
     expect(duration(185)).toBe('3 h 05')
+    expect(duration(26 * 60 + 20)).toBe('1 day 2 h')
+    expect(duration(96 * 60 + 39)).toBe('4 days')
+    expect(shortTime('2026-03-03T13:00:00Z', now, zone)).toBe('14:00')
+    expect(shortTime('2026-03-05T21:10:00Z', now, zone)).toBe('Thu 22:10')
+    expect(shortTime('2026-02-14T21:10:00Z', now, zone)).toBe('14 Feb 22:10')
     expect(fromNow(new Date(now + 12 * 60_000).toISOString(), now)).toBe('in 12\u202fmin')
     expect(fromNow(new Date(now).toISOString(), now)).toBe('now')
     expect(fromNow(new Date(now - 8 * 60_000).toISOString(), now)).toBe('8\u202fmin late')

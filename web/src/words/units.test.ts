@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { digitsOf, figure, formatters, scaleOf, stepFor, weight } from './units'
+import { digitsOf, figure, formatters, numberTyped, scaleOf, stepFor, weight } from './units'
 
 describe('units', () => {
   it('rounds to the step and never shows minus nothing', () => {
@@ -38,5 +38,34 @@ describe('units', () => {
     expect(weight(0.0023, 'metric')).toBe('2.3\u202fg')
     expect(weight(0.4536, 'us')).toBe('1.0\u202flb')
     expect(weight(0.1, 'us')).toBe('3.5\u202foz')
+  })
+
+  it('says everything in the measures of a kitchen in the United States', () => {
+    const us = formatters('us')
+    expect(us.litres(12)).toBe('3.15\u202fgal')
+    expect(us.jug(2)).toBe('2.1\u202fqt')
+    expect(us.jug(0.5)).toBe('2.00\u202fcups')
+    expect(us.jug(0.08)).toBe('2.5\u202ffl oz')
+    expect(us.litres(0.08)).toBe('2.5\u202ffl oz')
+    expect(us.power(5)).toBe('17,100\u202fBTU/h')
+    expect(us.metres(1150)).toBe('3,750\u202fft')
+    expect(us.litresPerKg(1.7)).toBe('0.80\u202fqt/lb')
+    expect(us.dissolved(10)).toBe('1.3\u202foz/gal')
+    expect(us.out).toBe('Gallons out')
+    expect(formatters('metric').jug(0.08)).toBe('80\u202fmL')
+    expect(formatters('metric').metres(1150)).toBe('1150\u202fm')
+  })
+
+  it.each([
+    ['1,250', 'us', 1250],
+    ['1,250.5', 'us', 1250.5],
+    ['1,25', 'us', 1.25],
+    ['0,8', 'metric', 0.8],
+    ['−4', 'metric', -4],
+    ['.5', 'us', 0.5],
+    ['1,2,3', 'us', undefined],
+    ['twelve', 'metric', undefined],
+  ] as const)('reads «%s» in %s as %s', (typed, units, meant) => {
+    expect(numberTyped(typed, units)).toBe(meant)
   })
 })

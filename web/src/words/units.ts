@@ -96,6 +96,9 @@ export function digitsOf(step: number): number {
   return point < 0 ? 0 : text.length - point - 1
 }
 
+/** 17,100: from a thousand on digits part in threes, as they are written in the United States. */
+const parted = (digits: string) => digits.replace(/\B(?=(\d{3})+$)/, ',')
+
 /** A figure at a step, without unit. A minus sign is a real one; nothing is ever shown as minus nothing. */
 export function figure(value: number, step: number): string {
   const rounded = Math.round(value / step) * step
@@ -153,7 +156,8 @@ export function spread(band: { p10: number; p90: number }, finest: number): stri
 /** A metric figure in the reader's unit, with the unit. */
 export function amount(value: number, dimension: Dimension, units: Units, step?: number): string {
   const scale = scaleOf(units, dimension)
-  return joined(figure(scale.to(value), step ?? scale.step), scale.unit)
+  const shown = figure(scale.to(value), step ?? scale.step)
+  return joined(units === 'us' && /^.?\d{4,}$/.test(shown) ? parted(shown) : shown, scale.unit)
 }
 
 /** Whether there is enough of something in a litre to speak of. */

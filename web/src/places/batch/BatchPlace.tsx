@@ -112,10 +112,10 @@ function Batch({ page }: { page: Page }) {
             colour={colour}
             yieldName={yieldName(card, units.out)}
           />
+          <BatchPhotos page={page} />
         </section>
         <BatchRecord page={page} />
       </div>
-      <BatchPhotos page={page} />
       {asked && (
         <ActSheet
           page={page}

@@ -1,7 +1,8 @@
 import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
+import type { Page } from '../../api/queries'
 import { logged, openBatch } from '../../testing/batch'
-import { person, said } from '../../testing/kitchen'
+import { answer, person, said } from '../../testing/kitchen'
 
 describe('the record of a batch', () => {
   it('tells every entry with its time and initials, the latest first', async () => {
@@ -44,6 +45,29 @@ describe('the record of a batch', () => {
     expect(said(list)).toContain('counted jugs')
     expect(said(list)).toContain('misread the jug')
     expect(said(list)).toContain('from memory')
+  })
+
+  it('shows a photo beside the entry that it shows', async () => {
+    const page = answer<Page>('batch-simmer')
+    const entry = page.events.find((event) => event.kind === 'skimmed')!
+    const at = new Date(new Date(entry.at).getTime() + 20_000).toISOString()
+    const photo = {
+      id: 'ph',
+      subject: 'CLARITY',
+      at,
+      by: 'IV',
+      byName: 'Ilse Varga',
+      width: 400,
+      height: 300,
+    }
+    openBatch(
+      'batch-simmer',
+      (p) => ({ ...p, events: p.events.filter((event) => event.kind === 'skimmed') }),
+      person(),
+      { [`/api/batches/${page.card.id}/photos`]: [photo] },
+    )
+    const picture = await screen.findByRole('img', { name: 'Clarity at this entry' })
+    expect(said(picture.closest('li'))).toContain('Skimmed')
   })
 
   it('corrects an entry by another one that names it', async () => {

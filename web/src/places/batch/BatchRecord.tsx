@@ -1,10 +1,10 @@
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
-import type { Page } from '../../api/queries'
+import { usePhotos, type Page, type Photo } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Heading } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
-import { eventName, ladleName, phaseName, setName, shadeName } from '../../words/en'
+import { eventName, ladleName, phaseName, setName, shadeName, subjectName } from '../../words/en'
 import { duration } from '../../words/time'
 import { CorrectSheet } from './CorrectSheet'
 
@@ -17,14 +17,19 @@ const ofAnother = new Set(['corrected', 'withdrawn'])
 /** So many of the latest entries are in view at once; the rest are a tap away. */
 const LATEST = 12
 
+/** A photo is taken, and then it is logged what it shows. */
+const A_MOMENT_LATER_MS = 3 * 60_000
+
 /** Every entry with its time and initials; what was corrected is struck through, never gone. */
 export function BatchRecord({ page }: { page: Page }) {
+  const photos = usePhotos(page.card.id)
   const may = useMay()
   const { time } = useTimes()
   const words = useFigureWords(page)
   const [correcting, setCorrecting] = useState<Event>()
   const [all, setAll] = useState(false)
   const shown = page.events.filter((e) => e.corrects === undefined)
+  const beside = photosBeside(shown, photos.data ?? [])
   return (
     <section>
       <Heading
@@ -76,6 +81,22 @@ export function BatchRecord({ page }: { page: Page }) {
                     entered {time(event.recordedAt)}, from memory
                   </span>
                 )}
+                {(beside.get(event.id) ?? []).map((photo) => (
+                  <a
+                    key={photo.id}
+                    href={`/api/batches/${page.card.id}/photos/${photo.id}`}
+                    target="_blank"
+                    rel="noreferrer"
+                    className="mt-1 mr-2 inline-block"
+                  >
+                    <img
+                      src={`/api/batches/${page.card.id}/photos/${photo.id}`}
+                      alt={`${subjectName[photo.subject]} at this entry`}
+                      className="h-16 w-24 rounded-md object-cover"
+                      loading="lazy"
+                    />
+                  </a>
+                ))}
                 {event.corrections.map((correction) => (
                   <span key={correction.seq} className="text-13 text-quiet block">
                     {time(correction.recordedAt)} {correction.byName}:{' '}
@@ -107,6 +128,20 @@ export function BatchRecord({ page }: { page: Page }) {
       {correcting && <CorrectSheet page={page} event={correcting} onClose={() => setCorrecting(undefined)} />}
     </section>
   )
+}
+
+/** Each photo with the entry that it shows: the last one made before it was taken, or a few minutes after. */
+function photosBeside(events: Event[], photos: Photo[]): Map<string, Photo[]> {
+  const beside = new Map<string, Photo[]>()
+  const moment = (at: string) => new Date(at).getTime()
+  for (const photo of photos.filter((one) => !one.withdrawn)) {
+    const until = moment(photo.at) + A_MOMENT_LATER_MS
+    const entry = events
+      .filter((event) => moment(event.correctedAt ?? event.at) <= until)
+      .sort((a, b) => moment(b.correctedAt ?? b.at) - moment(a.correctedAt ?? a.at))[0]
+    if (entry) beside.set(entry.id, [...(beside.get(entry.id) ?? []), photo])
+  }
+  return beside
 }
 
 function cardWords(card: string, value: number): string {

@@ -5,12 +5,12 @@ import { Pick } from '../../kit/Pick'
 import type { Wish } from './wish'
 
 /** What may decide the water, each with what it starts from where it is taken first. */
-const rules = (charge: Charge): Record<string, { name: string; start?: number }> => ({
-  'per-kg-bed': { name: 'for each kg of bed', start: round(charge.waterLPerKg) },
+const rules = (charge: Charge, bed: string): Record<string, { name: string; start?: number }> => ({
+  'per-kg-bed': { name: `for each ${bed} of bed`, start: round(charge.waterLPerKg) },
   'over-the-bed': { name: 'so deep over the bed', start: Math.max(0, Math.round(charge.levels.coverCm)) },
   'to-the-line': { name: 'to the fill line' },
   'for-the-yield': {
-    name: 'whatever gives, for each kg',
+    name: `whatever gives, for each ${bed}`,
     start: round(charge.forecast.yieldL.p50 / Math.max(0.1, charge.bedKg)),
   },
 })
@@ -28,7 +28,7 @@ export function WaterRule({
   const units = useUnits()
   const standing = wish.water ?? charge.schools.water
   if (!standing || charge.bed.length === 0) return null
-  const all = rules(charge)
+  const all = rules(charge, units.units === 'us' ? 'pound' : 'kg')
   const deep = standing.rule === 'over-the-bed'
   return (
     <div className="grid gap-1">

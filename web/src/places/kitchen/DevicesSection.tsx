@@ -29,7 +29,7 @@ export function DevicesSection({ vessels }: { vessels: Kitchen['vessels'] }) {
   )
   const all = devices.data ?? []
   return (
-    <section className="mt-8 max-w-[860px]">
+    <section className="max-w-[860px]">
       <Heading aside={all.length > 0 && `${all.filter((d) => !d.silent).length} of ${all.length} reporting`}>
         Probes and scales
       </Heading>

@@ -5,10 +5,10 @@ import type { Kitchen } from '../../api/queries'
 import { answer, network, person, problem, visit, type Answers, said } from '../../testing/kitchen'
 import KitchenPlace from './KitchenPlace'
 
-function open({ who = person(), more = {} as Answers } = {}) {
+function open({ who = person(), more = {} as Answers, room = 'range' } = {}) {
   setServerTime(answer<{ now: string }>('range').now)
   const sent = network({ '/api/kitchen': answer('kitchen'), '/api/tokens': answer('tokens'), ...more })
-  visit(<KitchenPlace />, { at: '/kitchen', path: '/kitchen', who })
+  visit(<KitchenPlace />, { at: `/kitchen?room=${room}`, path: '/kitchen', who })
   return sent
 }
 
@@ -33,8 +33,19 @@ describe('the kitchen', () => {
     const height = (name: string) =>
       Number(screen.getByRole('img', { name: new RegExp(`^${name},`) }).getAttribute('height'))
     expect(height('Tall 40')).toBeGreaterThan(height('Pot 12'))
-    for (const thing of [...kitchen.burners, ...kitchen.ovens, ...kitchen.chillers, ...kitchen.containers])
+    for (const thing of [...kitchen.burners, ...kitchen.ovens])
       expect(screen.getAllByText(thing.name).length).toBeGreaterThan(0)
+  })
+
+  it('leads from its plan to each part of it, and keeps that in the address', async () => {
+    open()
+    const kitchen = answer<Kitchen>('kitchen')
+    const plan = await screen.findByRole('navigation', { name: 'The kitchen from above' })
+    expect(screen.queryByText(kitchen.chillers[0]!.name)).toBeNull()
+    fireEvent.click(within(plan).getByRole('link', { name: /^Baths and stores/ }))
+    for (const thing of [...kitchen.chillers, ...kitchen.containers])
+      expect((await screen.findAllByText(thing.name)).length).toBeGreaterThan(0)
+    expect(within(plan).getByRole('link', { current: true }).textContent).toContain('Baths and stores')
   })
 
   it('draws a vessel while it is typed, and adds it', async () => {
@@ -96,7 +107,7 @@ describe('the kitchen', () => {
   })
 
   it('quotes the limits that it works to, and where they were published', async () => {
-    open()
+    open({ room: 'rules' })
     const limits = answer<Kitchen>('kitchen').limits
     await screen.findByRole('heading', { level: 1 })
     expect(

@@ -1,9 +1,11 @@
 import { useState } from 'react'
+import { useSearchParams } from 'react-router'
 import { useKitchen, type Kitchen } from '../../api/queries'
 import { Cutaway } from '../../graphics/Cutaway'
 import { Button } from '../../kit/Button'
 import { Failed, Heading, Loading } from '../../kit/Note'
 import { useMay, useUnits } from '../../kit/session'
+import { KitchenPlan, rooms } from './KitchenPlan'
 import { BedsTable } from './BedsTable'
 import { Drawing, fieldsOf, freshOf, nameOf, retireThing, saveThing, valuesOf, type Kind } from './equipment'
 import { DevicesSection } from './DevicesSection'
@@ -24,6 +26,7 @@ export default function KitchenPlace() {
   const kitchen = useKitchen()
   const units = useUnits()
   const may = useMay()
+  const [params] = useSearchParams()
   const [editing, setEditing] = useState<Editing>()
   const [settings, setSettings] = useState(false)
   if (kitchen.isPending) return <Loading what="the kitchen" />
@@ -31,6 +34,7 @@ export default function KitchenPlace() {
     return <Failed what="The kitchen" error={kitchen.error} onRetry={() => void kitchen.refetch()} />
   const it = kitchen.data
   const setUp = may('SET_UP')
+  const room = rooms.find((one) => one === params.get('room')) ?? 'range'
   const edit = (kind: Kind, id?: string) => setEditing({ kind, id })
   return (
     <>
@@ -46,62 +50,83 @@ export default function KitchenPlace() {
         </div>
         {setUp && <Button onClick={() => setSettings(true)}>Change</Button>}
       </div>
-      <Heading aside="all to one scale">Vessels</Heading>
-      <Pots it={it} onEdit={setUp ? (id) => edit('vessels', id) : undefined} />
-      {setUp && (
-        <p className="mt-4">
-          <Button onClick={() => edit('vessels')}>Add a vessel</Button>
-        </p>
+      <KitchenPlan it={it} room={room} />
+      {room === 'range' && (
+        <>
+          <Heading aside="all to one scale">Vessels</Heading>
+          <Pots it={it} onEdit={setUp ? (id) => edit('vessels', id) : undefined} />
+          {setUp && (
+            <p className="mt-4">
+              <Button onClick={() => edit('vessels')}>Add a vessel</Button>
+            </p>
+          )}
+          <div className="mt-8 grid gap-x-10 gap-y-8 md:grid-cols-2">
+            <Things
+              title="Burners"
+              onAdd={setUp ? () => edit('burners') : undefined}
+              onEdit={setUp ? (id) => edit('burners', id) : undefined}
+              rows={it.burners.map((b) => ({
+                id: b.id,
+                name: b.name,
+                says: `${units.power(b.ratedKw)}, ${Math.round(b.efficiency * 100)} % into the pot`,
+              }))}
+            />
+            <Things
+              title="Ovens"
+              onAdd={setUp ? () => edit('ovens') : undefined}
+              onEdit={setUp ? (id) => edit('ovens', id) : undefined}
+              rows={it.ovens.map((o) => ({
+                id: o.id,
+                name: o.name,
+                says: `${o.trays} trays, ${o.convection ? 'fan' : 'still'}, × ${o.factor}`,
+              }))}
+            />
+          </div>
+          <HobSection />
+        </>
       )}
-      <div className="mt-8 grid gap-x-10 gap-y-8 md:grid-cols-2 lg:grid-cols-3">
-        <Things
-          title="Burners"
-          onAdd={setUp ? () => edit('burners') : undefined}
-          onEdit={setUp ? (id) => edit('burners', id) : undefined}
-          rows={it.burners.map((b) => ({
-            id: b.id,
-            name: b.name,
-            says: `${units.power(b.ratedKw)}, ${Math.round(b.efficiency * 100)} % into the pot`,
-          }))}
-        />
-        <Things
-          title="Ovens"
-          onAdd={setUp ? () => edit('ovens') : undefined}
-          onEdit={setUp ? (id) => edit('ovens', id) : undefined}
-          rows={it.ovens.map((o) => ({
-            id: o.id,
-            name: o.name,
-            says: `${o.trays} trays, ${o.convection ? 'fan' : 'still'}, × ${o.factor}`,
-          }))}
-        />
-        <Things
-          title="Chilling"
-          onAdd={setUp ? () => edit('chillers') : undefined}
-          onEdit={setUp ? (id) => edit('chillers', id) : undefined}
-          rows={it.chillers.map((c) => ({
-            id: c.id,
-            name: c.name,
-            says: `${units.litres(c.litres, 1)} at ${units.celsius(c.airC, 1)}${c.iceKg ? `, ${units.kg(c.iceKg)} ice` : ''}`,
-          }))}
-        />
-        <Things
-          title="Containers"
-          onAdd={setUp ? () => edit('containers') : undefined}
-          onEdit={setUp ? (id) => edit('containers', id) : undefined}
-          rows={it.containers.map((c) => ({
-            id: c.id,
-            name: c.name,
-            says: `${c.owned} × ${units.litres(c.holdsL)}, ${c.material.toLowerCase()}`,
-          }))}
-        />
-        <Things title="Stations" rows={it.stations.map((s) => ({ id: s.id, name: s.name, says: '' }))} />
-        <LimitsSection limits={it.limits} shipped={it.shipped} />
-      </div>
-      <HobSection />
-      <BedsTable beds={it.beds} />
-      <DevicesSection vessels={it.vessels} />
-      <PeopleSection />
-      {setUp && <TokensSection />}
+      {room === 'cold' && (
+        <div className="grid gap-x-10 gap-y-8 md:grid-cols-2">
+          <Things
+            title="Chilling"
+            onAdd={setUp ? () => edit('chillers') : undefined}
+            onEdit={setUp ? (id) => edit('chillers', id) : undefined}
+            rows={it.chillers.map((c) => ({
+              id: c.id,
+              name: c.name,
+              says: `${units.litres(c.litres, 1)} at ${units.celsius(c.airC, 1)}${c.iceKg ? `, ${units.kg(c.iceKg)} ice` : ''}`,
+            }))}
+          />
+          <Things
+            title="Containers"
+            onAdd={setUp ? () => edit('containers') : undefined}
+            onEdit={setUp ? (id) => edit('containers', id) : undefined}
+            rows={it.containers.map((c) => ({
+              id: c.id,
+              name: c.name,
+              says: `${c.owned} × ${units.litres(c.holdsL)}, ${c.material.toLowerCase()}`,
+            }))}
+          />
+        </div>
+      )}
+      {room === 'stations' && (
+        <div className="grid gap-x-10 gap-y-8 md:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
+          <Things title="Stations" rows={it.stations.map((s) => ({ id: s.id, name: s.name, says: '' }))} />
+          <PeopleSection />
+        </div>
+      )}
+      {room === 'rules' && (
+        <>
+          <LimitsSection limits={it.limits} shipped={it.shipped} />
+          <BedsTable beds={it.beds} />
+        </>
+      )}
+      {room === 'wires' && (
+        <>
+          <DevicesSection vessels={it.vessels} />
+          {setUp && <TokensSection />}
+        </>
+      )}
       {editing && <Edit it={it} editing={editing} onClose={() => setEditing(undefined)} />}
       {settings && <SettingsSheet kitchen={it} onClose={() => setSettings(false)} />}
     </>

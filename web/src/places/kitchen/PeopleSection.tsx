@@ -28,7 +28,7 @@ export function PeopleSection() {
   const [open, setOpen] = useState<Member>()
   const station = (id?: string) => menu.data?.stations.find((s) => s.id === id)?.name
   return (
-    <section className="mt-8 max-w-[720px]">
+    <section className="max-w-[720px]">
       <Heading aside="each act carries its person">People</Heading>
       <ul className="m-0 list-none p-0">
         {(people.data ?? []).map((one) => (

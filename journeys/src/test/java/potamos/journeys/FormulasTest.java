@@ -146,8 +146,9 @@ class FormulasTest {
             cook.tap("Tall 40").stumblesNobody();
             cook.type("Inside height", "4000").tap("Save").see("Between");
             cook.type("Inside height", "42").tap("Save").see("36.0 cm × 42.0 cm");
+            cook.follow("Probes and programs").stumblesNobody();
             cook.type("What it is for", "the till").tap("Make a token").see("it is not shown again");
-            cook.tap("Change the limits").type("Name", "Our plan").tap("Save").see("Limits: Our plan");
+            cook.follow("Limits and beds").tap("Change the limits").type("Name", "Our plan").tap("Save").see("Limits: Our plan");
         }
     }
 }

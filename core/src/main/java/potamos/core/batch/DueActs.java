@@ -5,10 +5,12 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.cooling.CoolingVerdict;
 import potamos.core.formula.FinishPhase;
+import potamos.core.quantity.Temperature;
 
 /** What a batch needs next, in the order in which it is lost by waiting. */
 public final class DueActs {
@@ -21,6 +23,12 @@ public final class DueActs {
     private static final Duration SOON = Duration.ofMinutes(10);
 
     private static final double WARM_C = 21;
+
+    /** A probe hangs in one place of a pot that is not stirred; further off than this one of the two is wrong. */
+    private static final double CONTRADICTS_K = 6;
+
+    /** Whoever has just read it has answered. */
+    private static final Duration JUST_READ = Duration.ofMinutes(10);
 
     private final Plan plan;
     private final BatchState state;
@@ -47,12 +55,43 @@ public final class DueActs {
     public static List<DueAct> of(Plan plan, BatchState state) {
         DueActs due = new DueActs(plan, state);
         due.collect();
+        return inOrder(due.acts, state.now());
+    }
+
+    /**
+     * The same beside a probe: one that contradicts what the pot is reckoned at is asked about, for one of the two is wrong, and what is due goes by them.
+     *
+     * @param probe what it shows now; nothing when there is none, or it is silent
+     */
+    public static List<DueAct> of(Plan plan, BatchState state, Optional<Temperature> probe) {
+        List<DueAct> acts = of(plan, state);
+        boolean onTheFire = state.stage() == Stage.BRING_UP || state.stage() == Stage.SIMMER;
         Instant now = state.now();
-        due.acts.sort(Comparator.comparing((DueAct act) -> act.due().isAfter(now))
-                .thenComparing(act -> !act.due().isAfter(now) && act.kind().measures())
-                .thenComparing(act -> act.due().isAfter(now) ? Cost.SAFETY : act.cost())
-                .thenComparing(DueAct::due));
-        return List.copyOf(due.acts);
+        boolean justRead = state.pot()
+                .temperatureRead()
+                .filter(read -> read.isAfter(now.minus(JUST_READ)))
+                .isPresent();
+        double reckoned = state.pot().temperature().celsius();
+        boolean contradicts = probe.filter(shows -> Math.abs(shows.celsius() - reckoned) > CONTRADICTS_K)
+                .isPresent();
+        if (!onTheFire || justRead || !contradicts) {
+            return acts;
+        }
+        Proposal read = new Proposals(plan, state).temperature();
+        List<DueAct> asked = new ArrayList<>();
+        asked.add(DueAct.of(Kind.READ_TEMPERATURE, now, Duration.ZERO, Cost.CLARITY, List.of(read)));
+        acts.stream().filter(act -> act.kind() != Kind.READ_TEMPERATURE).forEach(asked::add);
+        return inOrder(asked, now);
+    }
+
+    private static List<DueAct> inOrder(List<DueAct> acts, Instant now) {
+        return acts.stream()
+                .sorted(Comparator.comparing((DueAct act) -> act.due().isAfter(now))
+                        .thenComparing(
+                                act -> !act.due().isAfter(now) && act.kind().measures())
+                        .thenComparing(act -> act.due().isAfter(now) ? Cost.SAFETY : act.cost())
+                        .thenComparing(DueAct::due))
+                .toList();
     }
 
     private void collect() {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -464,5 +465,27 @@ class ConditionedTest {
         assertThat(proposed).isCloseTo(out - 3.5, within(1e-9));
         worker.log(new MishapEvent.Dropped(worker.stamp(), Volume.ofLitres(out - 3.5)));
         assertThat(worker.state().stage()).isEqualTo(Stage.DONE);
+    }
+
+    @Test
+    void aProbeThatContradictsThePotIsAskedAboutUntilItIsRead() {
+        Worker worker = simmering(true);
+        double reckoned = worker.state().pot().temperature().celsius();
+        Optional<Temperature> near = Optional.of(Temperature.ofCelsius(reckoned - 3));
+        assertThat(kinds(DueActs.of(worker.plan, worker.state(), near)))
+                .isEqualTo(kinds(DueActs.of(worker.plan, worker.state())));
+        Optional<Temperature> cold = Optional.of(Temperature.ofCelsius(reckoned - 12));
+        DueAct asked = DueActs.of(worker.plan, worker.state(), cold).stream()
+                .filter(act -> act.kind() == Kind.READ_TEMPERATURE)
+                .findFirst()
+                .orElseThrow();
+        assertThat(asked.due()).isEqualTo(worker.state().now());
+        worker.log(new PotEvent.TemperatureRead(worker.stamp(), Temperature.ofCelsius(reckoned)));
+        assertThat(kinds(DueActs.of(worker.plan, worker.state(), cold)))
+                .isEqualTo(kinds(DueActs.of(worker.plan, worker.state())));
+    }
+
+    private static List<Kind> kinds(List<DueAct> acts) {
+        return acts.stream().map(DueAct::kind).toList();
     }
 }

@@ -23,6 +23,7 @@ import potamos.core.formula.PrepPhase;
 import potamos.core.heat.Cover;
 import potamos.core.liquor.Body;
 import potamos.core.probe.Sample;
+import potamos.core.quantity.Temperature;
 import potamos.server.charges.BandView;
 import potamos.server.devices.Devices;
 import potamos.server.kitchen.Drawn;
@@ -132,7 +133,11 @@ final class BatchView {
         Plan plan = loaded.plan();
         BatchState state = loaded.state();
         Outlook outlook = Outlook.of(plan, state);
-        List<DueAct> due = DueActs.of(plan, state);
+        Optional<Temperature> shows = loaded.probe()
+                .filter(probe -> !probe.silent())
+                .flatMap(Devices.Device::latest)
+                .map(latest -> Temperature.ofCelsius(latest.value()));
+        List<DueAct> due = DueActs.of(plan, state, shows);
         return BatchViewCardBuilder.builder()
                 .id(loaded.row().id())
                 .number(loaded.row().number())
