@@ -470,6 +470,9 @@ class ConditionedTest {
     @Test
     void aProbeThatContradictsThePotIsAskedAboutUntilItIsRead() {
         Worker worker = simmering(true);
+        for (int i = 0; i < 3; i++) {
+            worker.passToNext(Duration.ofMinutes(10));
+        }
         double reckoned = worker.state().pot().temperature().celsius();
         Optional<Temperature> near = Optional.of(Temperature.ofCelsius(reckoned - 3));
         assertThat(kinds(DueActs.of(worker.plan, worker.state(), near)))
