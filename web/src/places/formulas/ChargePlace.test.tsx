@@ -238,10 +238,12 @@ describe('a charge that would not do', () => {
   it('says that containers are missing, and that cooling would be too slow', async () => {
     const charge = answer<Charge>('charge-white')
     charge.cooling.enough = false
+    charge.cooling.iceShortKg = 4
     charge.cooling.verdict = 'FAIL'
     open('charge-white', undefined, { more: { '/api/charges': charge } })
     const warnings = await screen.findByRole('list', { name: 'Warnings' })
-    expect(said(warnings)).toContain('Not enough containers.')
+    expect(said(warnings)).toContain('Not enough containers are free.')
+    expect(said(warnings)).toContain('Not enough ice.')
     expect(said(warnings)).toContain('It would not be cold in time.')
   })
 

@@ -106,4 +106,46 @@ class CoolingChoiceTest {
         assertThat(charge.at("/character/clarityBand/p10").asDouble())
                 .isLessThan(charge.at("/character/clarity").asDouble());
     }
+
+    @Test
+    void whatOtherPotsAreGoingToNeedIsNotThereForThisOne() {
+        Visitor cook = TestKitchen.cookOfAnotherKitchen();
+        made(cook, "burners", "\"name\": \"Front\", \"ratedKw\": 9, \"efficiency\": 0.5");
+        made(
+                cook,
+                "containers",
+                "\"name\": \"Pan\", \"shape\": \"pan\", \"lengthCm\": 50, \"breadthCm\": 30, \"heightCm\": 10,"
+                        + " \"material\": \"STEEL\", \"wallMm\": 1, \"holdsL\": 12, \"owned\": 2");
+        made(
+                cook,
+                "chillers",
+                "\"name\": \"Sink\", \"kind\": \"ICE_BATH\", \"litres\": 120, \"airC\": 1, \"iceKg\": 20");
+        TestKitchen.freshPot(cook);
+        JsonNode before = cooling(cook);
+        assertThat(before.path("enough").asBoolean()).isTrue();
+        assertThat(before.path("iceShortKg").asDouble()).isZero();
+        TestBatch batch = TestBatch.accepted(cook, 12);
+        JsonNode after = cooling(cook);
+        double wants = after.path("iceKg").asDouble();
+        assertThat(after.path("iceShortKg").asDouble()).isCloseTo(2 * wants - 20, within(0.05 * wants));
+        // Of two pans the other pot is going to need one or both.
+        assertThat(after.path("into").get(0).path("count").asInt()
+                        + batch.page().at("/coolingPlan/into/0/count").asInt())
+                .isGreaterThanOrEqualTo(2);
+        batch.log("abandoned", "\"words\": \"power cut\"");
+        assertThat(cooling(cook).path("iceShortKg").asDouble()).isZero();
+    }
+
+    private static JsonNode cooling(Visitor cook) {
+        Visitor.Answer answer = cook.post("/api/charges", """
+                {"formula": "white-chicken", "goal": "LITRES", "value": 12}
+                """);
+        assertThat(answer.status()).as("%s", answer.body()).isEqualTo(200);
+        return answer.body().path("cooling");
+    }
+
+    private static void made(Visitor cook, String kind, String fields) {
+        Visitor.Answer answer = cook.post("/api/kitchen/" + kind, "{" + fields + "}");
+        assertThat(answer.status()).as("%s", answer.body()).isBetween(200, 204);
+    }
 }

@@ -107,7 +107,7 @@ class HobTest {
         batch.simmering();
         assertThat(card(batch).path("onTheHob").asBoolean()).isTrue();
         String path = "/api/batches/" + batch.id() + "/burner";
-        assertThat(cook.put(path, "{\"burnerId\": \"" + other + "\"}")
+        assertThat(cook.put(path, "{\"swap\": true, \"burnerId\": \"" + other + "\"}")
                         .at("/card/burnerId")
                         .asString())
                 .isEqualTo(other);

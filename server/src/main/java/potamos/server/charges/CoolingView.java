@@ -11,6 +11,7 @@ import potamos.core.cooling.CoolingCurve;
 import potamos.core.cooling.CoolingPlan;
 import potamos.core.cooling.Crossing;
 import potamos.core.cooling.Foreseen;
+import potamos.core.cooling.Medium;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.LimitProfile;
 
@@ -21,7 +22,8 @@ public record CoolingView(
         @NotNull List<CurvePointView> curve,
         @NotNull ColdView cold,
         @NotNull Foreseen.Verdict verdict,
-        boolean enough) {
+        boolean enough,
+        double iceShortKg) {
 
     static CoolingView of(Site.Cooling cooling, LimitProfile limits) {
         ContainerSplit.Group slowest = cooling.slowest();
@@ -31,7 +33,8 @@ public record CoolingView(
                 slowest.curve(),
                 limits,
                 cooling.split().foreseen(),
-                cooling.enough());
+                cooling.enough(),
+                cooling.iceShort().kg());
     }
 
     /** Of a plan that was accepted. */
@@ -42,7 +45,8 @@ public record CoolingView(
                 plan.curve(),
                 plan.limits(),
                 Foreseen.of(plan.curve(), plan.limits()),
-                true);
+                true,
+                0);
     }
 
     private static CoolingView of(
@@ -51,23 +55,33 @@ public record CoolingView(
             CoolingCurve curve,
             LimitProfile limits,
             Foreseen foreseen,
-            boolean enough) {
-        double litres =
-                into.stream().mapToDouble(f -> f.count() * f.each().litres()).sum();
+            boolean enough,
+            double iceShortKg) {
         return new CoolingView(
                 into.stream()
                         .map(f -> new FilledView(
                                 f.container(), f.count(), f.each().litres()))
                         .toList(),
-                Cooler.iceNeeded(Volume.ofLitres(litres), slowest.from(), limits.coldest())
-                        .kg(),
+                iceKg(into, slowest, limits),
                 curve.points().stream()
                         .map(p -> new CurvePointView(p.minute(), p.stockC(), p.mediumC()))
                         .toList(),
                 ColdView.of(Cooler.crossings(slowest, curve, List.of(limits.coldest()))
                         .get(0)),
                 foreseen.verdict(),
-                enough);
+                enough,
+                iceShortKg);
+    }
+
+    /** Ice for the bath with its own water, its spare counted in; where it cools in something else, what the stock alone would melt. */
+    private static double iceKg(List<Plan.Filled> into, CoolingPlan slowest, LimitProfile limits) {
+        if (slowest.legs().get(0).medium() instanceof Medium.IceBath bath) {
+            return bath.ice().kg();
+        }
+        double litres =
+                into.stream().mapToDouble(f -> f.count() * f.each().litres()).sum();
+        return Cooler.iceNeeded(Volume.ofLitres(litres), slowest.from(), limits.coldest())
+                .kg();
     }
 
     public record CurvePointView(double minute, double stockC, double bathC) {}

@@ -13,6 +13,7 @@ import potamos.core.cooling.CoolingPlan;
 import potamos.core.cooling.Medium;
 import potamos.core.heat.Burner;
 import potamos.core.heat.Oven;
+import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
@@ -29,6 +30,8 @@ record Site(
         List<Thing<Vessel>> vessels,
         List<Thing<Burner>> burners,
         List<ContainerSplit.Owned> containers,
+        Map<String, Integer> promised,
+        Optional<Mass> ice,
         List<Oven> ovens,
         List<TrimBank.Deposit> trim,
         Map<String, BedKind> beds,
@@ -39,9 +42,10 @@ record Site(
      * How the litres are to be cooled.
      *
      * @param split    over the containers
-     * @param enough   whether the kitchen has as many containers
+     * @param enough   whether the kitchen has as many containers that no other batch is going to need
+     * @param iceShort ice that its bath wants, and that is not there or promised to others
      */
-    public record Cooling(ContainerSplit split, boolean enough) {
+    public record Cooling(ContainerSplit split, boolean enough, Mass iceShort) {
         ContainerSplit.Group slowest() {
             return split.slowestGroup();
         }
@@ -74,15 +78,27 @@ record Site(
         Volume litres = charge.toCool();
         Temperature from = CoolingPlan.STRAINED;
         LimitProfile limits = kitchen.limits();
-        Medium bath = Cooler.bath(litres, from, limits.coldest(), kitchen.tap());
-        double room = containers.stream()
-                .mapToDouble(c -> c.count() * c.container().holds().litres())
-                .sum();
-        boolean enough = litres.litres() <= room;
-        List<ContainerSplit.Owned> owned = enough ? containers : borrowed(containers, litres.litres() / room);
+        Medium.IceBath bath = Cooler.bath(litres, from, limits.coldest(), kitchen.tap());
+        List<ContainerSplit.Owned> free = containers.stream()
+                .map(c -> new ContainerSplit.Owned(
+                        c.container(),
+                        Math.max(
+                                0,
+                                c.count() - promised.getOrDefault(c.container().name(), 0))))
+                .toList();
+        boolean enough = litres.litres() <= room(free);
+        List<ContainerSplit.Owned> owned =
+                enough ? free : borrowed(containers, Math.max(1, litres.litres() / room(containers)));
         boolean sets = charge.forecast().body().sets();
         ContainerSplit split = ContainerSplit.best(litres, from, owned, bath, sets, limits);
-        return new Cooling(split, enough);
+        double lacks = ice.map(there -> bath.ice().kg() - there.kg()).orElse(0.0);
+        return new Cooling(split, enough, Mass.ofKg(Math.max(0, lacks)));
+    }
+
+    private static double room(List<ContainerSplit.Owned> containers) {
+        return containers.stream()
+                .mapToDouble(c -> c.count() * c.container().holds().litres())
+                .sum();
     }
 
     /** As if there were as many containers as it takes, so that a plan can be seen before more are found. */

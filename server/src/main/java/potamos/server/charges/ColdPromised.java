@@ -1,0 +1,71 @@
+package potamos.server.charges;
+
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.springframework.stereotype.Service;
+import potamos.core.batch.Stage;
+import potamos.server.Json;
+import tools.jackson.databind.JsonNode;
+
+/** Ice and containers that the batches under way are going to need: what another one cannot count on. */
+@Service
+class ColdPromised {
+
+    /**
+     * What is promised.
+     *
+     * @param iceKg      to baths
+     * @param containers by name, how many
+     */
+    record Promised(double iceKg, Map<String, Integer> containers) {}
+
+    /** Rows of plans, as far as this needs them. */
+    @Mapper
+    interface Rows {
+        record Row(String filled, Double iceKg) {}
+
+        @Select("""
+                <script>
+                SELECT JSON_EXTRACT(plan, '$.into') AS filled,
+                       JSON_VALUE(plan, '$.cooling.legs[0].medium.ice.kg') AS ice_kg
+                FROM batch
+                WHERE kitchen_id = #{kitchenId} AND stage NOT IN
+                <foreach collection="past" item="stage" open="(" separator="," close=")">#{stage}</foreach>
+                </script>
+                """)
+        List<Row> open(String kitchenId, List<String> past);
+    }
+
+    private final Rows rows;
+    private final Json json;
+
+    ColdPromised(Rows rows, Json json) {
+        this.rows = rows;
+        this.json = json;
+    }
+
+    Promised of(String kitchenId) {
+        List<String> past = Arrays.stream(Stage.values())
+                .filter(stage -> stage.compareTo(Stage.COOL) > 0)
+                .map(Enum::name)
+                .toList();
+        double ice = 0;
+        Map<String, Integer> containers = new HashMap<>();
+        for (Rows.Row row : rows.open(kitchenId, past)) {
+            ice += row.iceKg() == null ? 0 : row.iceKg();
+            if (row.filled() != null) {
+                for (JsonNode filled : json.node(row.filled())) {
+                    containers.merge(
+                            filled.path("container").asString(),
+                            filled.path("count").asInt(),
+                            Integer::sum);
+                }
+            }
+        }
+        return new Promised(ice, containers);
+    }
+}
