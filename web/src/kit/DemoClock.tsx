@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { moveDemo, type Move } from '../api/demo'
 import { useSession } from '../api/queries'
 import { useTimes } from './session'
+import { useOver } from './over'
 
 const moves: [string, Move][] = [
   ['10 minutes on', { minutes: 10 }],
@@ -37,16 +38,18 @@ function DemoClock({ shows }: { shows: string }) {
   }
   const item =
     'flex min-h-[48px] items-center justify-between gap-6 px-4 text-15 outline-none data-[highlighted]:bg-sunken data-[disabled]:text-quiet cursor-pointer'
+  const { trigger, over } = useOver()
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
+        ref={trigger}
         className="text-24 flex min-h-[48px] items-center gap-2"
         aria-label={`Kitchen time ${shows}; move the demo on`}
       >
         <time className="hidden sm:block">{shows}</time>
         <Onward />
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
+      <DropdownMenu.Portal container={over}>
         <DropdownMenu.Content align="end" className="border-ink bg-raised z-40 min-w-[260px] border-2">
           <DropdownMenu.Label className="border-rule text-15 border-b px-4 py-3">
             <b className="font-semibold">The demo’s clock</b>

@@ -9,6 +9,7 @@ import { OwnPinSheet, ShareSheet } from './PinSheets'
 import { setWatch, useNight } from './screen'
 import { useVisit } from './session'
 import { useBecome, useStepBack } from './signing'
+import { useOver } from './over'
 
 /** Who is here, and what they may set for themselves. */
 export function PersonMenu({ onKeys }: { onKeys: () => void }) {
@@ -34,6 +35,7 @@ export function PersonMenu({ onKeys }: { onKeys: () => void }) {
   }
   const item =
     'flex min-h-[48px] items-center px-4 text-15 outline-none data-[highlighted]:bg-sunken cursor-pointer'
+  const { trigger, over } = useOver()
   return (
     <div className="flex items-center">
       <button
@@ -43,8 +45,9 @@ export function PersonMenu({ onKeys }: { onKeys: () => void }) {
       >
         {night ? <Sun /> : <Moon />}
       </button>
-      <DropdownMenu.Root>
+      <DropdownMenu.Root modal={false}>
         <DropdownMenu.Trigger
+          ref={trigger}
           className="grid size-12 place-items-center font-semibold"
           aria-label={nobody ? `Shared tablet, ${kitchen}` : `${person.name}, ${kitchen}`}
         >
@@ -52,7 +55,7 @@ export function PersonMenu({ onKeys }: { onKeys: () => void }) {
             {nobody ? '…' : person.initials}
           </span>
         </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
+        <DropdownMenu.Portal container={over}>
           <DropdownMenu.Content align="end" className="border-ink bg-raised z-40 min-w-[220px] border-2">
             <DropdownMenu.Label className="border-rule text-15 border-b px-4 py-3">
               <b className="font-semibold">{nobody ? 'Nobody has signed' : person.name}</b>

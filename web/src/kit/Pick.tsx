@@ -1,4 +1,5 @@
 import { DropdownMenu } from 'radix-ui'
+import { useOver } from './over'
 
 export interface Option {
   value: string
@@ -43,9 +44,11 @@ export function Pick({
 }: Props) {
   const picked = options.find((option) => option.value === value)
   const shown = picked?.name ?? empty ?? ''
+  const { trigger, over } = useOver()
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
+        ref={trigger}
         id={id}
         disabled={disabled}
         aria-label={picked ? `${label}: ${picked.name}` : label}
@@ -58,9 +61,10 @@ export function Pick({
           </svg>
         )}
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
+      <DropdownMenu.Portal container={over}>
         <DropdownMenu.Content
           align="start"
+          tabIndex={0}
           sideOffset={2}
           collisionPadding={8}
           aria-label={label}

@@ -24,6 +24,7 @@ import {
 import { Deliver } from './Deliver'
 import { used, useResting } from '../../kit/rest'
 import { StandsOn } from './StandsOn'
+import { useOver } from '../../kit/over'
 
 /** What is next, what comes after, and what may be logged at any time. */
 export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: SheetName) => void }) {
@@ -117,6 +118,7 @@ function Later({
 
 /** What happens in kitchens and in no plan; some of it asks how much. */
 function Mishaps({ page, onAsk }: { page: Page; onAsk: (kind: SheetName) => void }) {
+  const { trigger, over } = useOver()
   const { card } = page
   const onTheHeat = ['BRING_UP', 'SIMMER'].includes(card.stage)
   const inThePot = card.pot.filled && card.strainedL === undefined
@@ -137,12 +139,12 @@ function Mishaps({ page, onAsk }: { page: Page; onAsk: (kind: SheetName) => void
   }
   return (
     <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger asChild>
+      <DropdownMenu.Trigger asChild ref={trigger}>
         <Button tone="quiet" className="mt-3 px-0!">
           Something happened
         </Button>
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
+      <DropdownMenu.Portal container={over}>
         <DropdownMenu.Content align="start" className="border-ink bg-raised z-40 min-w-[240px] border-2">
           {could.map((kind) => (
             <DropdownMenu.Item

@@ -23,8 +23,7 @@ export function Warnings({
   const units = useUnits()
   const fitting = charge.vessels.find((v) => v.fits && v.free && v.id !== charge.vessel.id)
   const here = charge.vessels.find((v) => v.id === charge.vessel.id)
-  const cool =
-    charge.cooling.verdict === 'PASS' && charge.cooling.enough && charge.cooling.iceShortKg === 0
+  const cool = charge.cooling.verdict === 'PASS' && charge.cooling.enough && charge.cooling.iceShortKg === 0
   if (charge.warnings.length === 0 && here?.free && cool) return null
   const tooSmall = charge.warnings.some((w) => w.kind === 'RUNS_OVER' || w.kind === 'OVER_THE_LINE')
   return (
@@ -59,9 +58,9 @@ export function Warnings({
       )}
       {charge.cooling.iceShortKg > 0 && (
         <li className="border-amber bg-amber-ground text-15 text-amber border-l-4 px-3 py-2">
-          <b className="font-semibold">Not enough ice.</b> Its bath wants {units.kg(charge.cooling.iceKg)}; with
-          what is promised to other pots {units.kg(charge.cooling.iceShortKg)} are missing. Make ice by then, or
-          make less.
+          <b className="font-semibold">Not enough ice.</b> Its bath wants {units.kg(charge.cooling.iceKg)};
+          with what is promised to other pots {units.kg(charge.cooling.iceShortKg)} are missing. Make ice by
+          then, or make less.
         </li>
       )}
       {tooSmall && !fitting && wish.goal === 'LITRES' && <SplitOffer request={request} />}

@@ -313,6 +313,37 @@ class FirstPotTest {
         }
     }
 
+    @Test
+    void menusAndSheetsAreThereForEverybodyAndBackClosesThem() {
+        try (BrowserContext kitchen = visitor()) {
+            Journey cook = as(kitchen, "ilse").open("/range");
+            cook.tap("Why:").see("Most of what is not known").stumblesNobody();
+            cook.page().keyboard().press("Escape");
+            cook.tap("Ilse Varga").see("Sign out").stumblesNobody();
+            cook.page().keyboard().press("Escape");
+            cook.open("/calls").tap("Ask for litres").tap("Day, hour").stumblesNobody();
+            cook.tap("Stock");
+            cook.page().getByRole(AriaRole.MENUITEMRADIO).first().waitFor();
+            cook.stumblesNobody();
+            cook.page().keyboard().press("Escape");
+            cook.see("How much, cold and strained").pick("Stock", "Fish fumet");
+            cook.page().goBack();
+            cook.page()
+                    .getByRole(AriaRole.DIALOG)
+                    .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+            assertThat(cook.page().url()).endsWith("/calls");
+            cook.tap("Ask for litres").see("How much, cold and strained");
+            cook.page().keyboard().press("Escape");
+            cook.page()
+                    .getByRole(AriaRole.DIALOG)
+                    .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+            // What it had put into the history is taken out again a moment after it is closed.
+            cook.page().waitForFunction("() => !(history.state && history.state.over)");
+            cook.page().goBack();
+            cook.page().waitForURL("**/range");
+        }
+    }
+
     private static boolean fitsAcross(Page page) {
         return (Boolean) page.evaluate("document.documentElement.scrollWidth <= window.innerWidth");
     }

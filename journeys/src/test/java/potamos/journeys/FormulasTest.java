@@ -148,7 +148,11 @@ class FormulasTest {
             cook.type("Inside height", "42").tap("Save").see("36.0 cm × 42.0 cm");
             cook.follow("Probes and programs").stumblesNobody();
             cook.type("What it is for", "the till").tap("Make a token").see("it is not shown again");
-            cook.follow("Limits and beds").tap("Change the limits").type("Name", "Our plan").tap("Save").see("Limits: Our plan");
+            cook.follow("Limits and beds")
+                    .tap("Change the limits")
+                    .type("Name", "Our plan")
+                    .tap("Save")
+                    .see("Limits: Our plan");
         }
     }
 }
