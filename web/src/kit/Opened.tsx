@@ -6,7 +6,7 @@ export function Opened({ of, says, children }: { of: string; says?: string; chil
   return (
     <Popover.Root>
       <Popover.Trigger
-        className="border-rule text-15 text-ink bg-raised -my-2 grid size-8 shrink-0 cursor-pointer place-items-center rounded-md border-2 font-semibold"
+        className="border-rule text-15 text-ink bg-raised -my-1.5 grid size-7 shrink-0 cursor-pointer place-items-center rounded-md border-2 font-semibold"
         aria-label={`Why: ${of}`}
       >
         ?

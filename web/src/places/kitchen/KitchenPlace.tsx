@@ -94,7 +94,7 @@ export default function KitchenPlace() {
             rows={it.chillers.map((c) => ({
               id: c.id,
               name: c.name,
-              says: `${units.litres(c.litres, 1)} at ${units.celsius(c.airC, 1)}${c.iceKg ? `, ${units.kg(c.iceKg)} ice` : ''}`,
+              says: `${units.litres(c.litres, 1)} at ${units.celsius(c.airC, 1)}${c.iceKg ? `, ${units.kg(c.iceKg)} ice` : ''}${c.iceKgPerH ? ` and ${units.kg(c.iceKgPerH)}/h` : ''}`,
             }))}
           />
           <Things

@@ -118,7 +118,8 @@ export const fieldsOf = (usual: Kitchen['usual']): Record<Kind, Field[]> => ({
     },
     { name: 'litres', label: 'Takes', kind: 'plain', dimension: 'litres' },
     { name: 'airC', label: 'Its air or bath', kind: 'plain', dimension: 'celsius' },
-    { name: 'iceKg', label: 'Ice at hand', kind: 'plain', dimension: 'kg' },
+    { name: 'iceKg', label: 'Its bin holds', kind: 'plain', dimension: 'kg' },
+    { name: 'iceKgPerH', label: 'Its machine makes in an hour', kind: 'plain', dimension: 'kg' },
   ],
 })
 

@@ -10,9 +10,10 @@ import potamos.core.quantity.Temperature;
  * @param kind    what it is
  * @param litres  of stock or bath that it takes
  * @param air     its air, or its bath
- * @param iceKg   ice that is at hand for it; 0 where there is none
+ * @param iceKg   ice that its bin holds; 0 where there is none
+ * @param iceKgPerH that a machine makes for it; 0 where there is none
  */
-public record Chiller(String name, Kind kind, double litres, Temperature air, double iceKg) {
+public record Chiller(String name, Kind kind, double litres, Temperature air, double iceKg, double iceKgPerH) {
 
     /** What it is. */
     public enum Kind {
@@ -29,5 +30,6 @@ public record Chiller(String name, Kind kind, double litres, Temperature air, do
         Refusal.unlessWithin("litres", litres, 1, 20_000, "L");
         Refusal.unlessWithin("airC", air.celsius(), -45, 15, "°C");
         Refusal.unlessWithin("iceKg", iceKg, 0, 2000, "kg");
+        Refusal.unlessWithin("iceKgPerH", iceKgPerH, 0, 500, "kg/h");
     }
 }

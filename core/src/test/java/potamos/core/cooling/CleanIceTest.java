@@ -51,7 +51,8 @@ class CleanIceTest {
     @ParameterizedTest
     @ValueSource(doubles = {-50, 16, 40})
     void aChillerThatIsNoneIsRefused(double airC) {
-        assertThatThrownBy(() -> new Chiller("walk-in", Chiller.Kind.COLD_STORE, 400, Temperature.ofCelsius(airC), 0))
+        assertThatThrownBy(
+                        () -> new Chiller("walk-in", Chiller.Kind.COLD_STORE, 400, Temperature.ofCelsius(airC), 0, 0))
                 .isInstanceOfSatisfying(
                         Refusal.class, r -> assertThat(r.field()).isEqualTo("airC"));
     }

@@ -1,13 +1,18 @@
 package potamos.server.charges;
 
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.springframework.stereotype.Service;
 import potamos.core.batch.Stage;
+import potamos.core.cooling.IceBin;
+import potamos.core.quantity.Mass;
 import potamos.server.Json;
 import tools.jackson.databind.JsonNode;
 
@@ -18,19 +23,19 @@ class ColdPromised {
     /**
      * What is promised.
      *
-     * @param iceKg      to baths
+     * @param ice        to baths that are not made ready yet, and when
      * @param containers by name, how many
      */
-    record Promised(double iceKg, Map<String, Integer> containers) {}
+    record Promised(List<IceBin.Use> ice, Map<String, Integer> containers) {}
 
     /** Rows of plans, as far as this needs them. */
     @Mapper
     interface Rows {
-        record Row(String filled, Double iceKg) {}
+        record Row(String stage, String filled, String steps, Double iceKg) {}
 
         @Select("""
                 <script>
-                SELECT JSON_EXTRACT(plan, '$.into') AS filled,
+                SELECT stage, JSON_EXTRACT(plan, '$.into') AS filled, JSON_EXTRACT(plan, '$.timeline.steps') AS steps,
                        JSON_VALUE(plan, '$.cooling.legs[0].medium.ice.kg') AS ice_kg
                 FROM batch
                 WHERE kitchen_id = #{kitchenId} AND stage NOT IN
@@ -53,10 +58,13 @@ class ColdPromised {
                 .filter(stage -> stage.compareTo(Stage.COOL) > 0)
                 .map(Enum::name)
                 .toList();
-        double ice = 0;
+        List<IceBin.Use> ice = new ArrayList<>();
         Map<String, Integer> containers = new HashMap<>();
         for (Rows.Row row : rows.open(kitchenId, past)) {
-            ice += row.iceKg() == null ? 0 : row.iceKg();
+            boolean ahead = Stage.valueOf(row.stage()).compareTo(Stage.COOL) < 0;
+            if (ahead && row.iceKg() != null && row.steps() != null) {
+                cools(row.steps()).ifPresent(at -> ice.add(new IceBin.Use(at, Mass.ofKg(row.iceKg()))));
+            }
             if (row.filled() != null) {
                 for (JsonNode filled : json.node(row.filled())) {
                     containers.merge(
@@ -67,5 +75,14 @@ class ColdPromised {
             }
         }
         return new Promised(ice, containers);
+    }
+
+    /** When a plan has its cooling. */
+    private Optional<Instant> cools(String steps) {
+        return json.node(steps)
+                .valueStream()
+                .filter(step -> step.path("stage").asString().equals(Stage.COOL.name()))
+                .map(step -> Instant.parse(step.path("from").asString()))
+                .findFirst();
     }
 }

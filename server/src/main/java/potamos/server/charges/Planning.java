@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import potamos.core.batch.Plan;
+import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
@@ -103,13 +104,16 @@ public class Planning {
         Site.Cooling cooling = site.cooling(charge);
         Optional<Planner.Proposal> times = Optional.ofNullable(request.readyBy())
                 .map(by -> times(site.kitchen(), charge, cooling.slowest().curve(), by, request.startAt()));
+        Site.Cooling withIce = times.flatMap(proposal -> proposal.timeline().step(Stage.COOL))
+                .map(step -> site.withIce(cooling, clock.instant(), step.from()))
+                .orElse(cooling);
         double mostOut = goal instanceof Goal.FullVessel
                 ? charge.forecast().yield().mid()
                 : ChargeSolver.litresOfFull(formula, pot);
         List<BurnerFit> burners =
                 site.burners().stream().map(b -> new BurnerFit(b, site.free(b))).toList();
         return new Proposed(
-                site.kitchen(), base, vessel, burner, burners, charge, cooling, site.trim(), times, fits, mostOut);
+                site.kitchen(), base, vessel, burner, burners, charge, withIce, site.trim(), times, fits, mostOut);
     }
 
     /**

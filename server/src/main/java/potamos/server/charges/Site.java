@@ -1,5 +1,6 @@
 package potamos.server.charges;
 
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,7 @@ import potamos.core.charge.TrimBank;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingPlan;
+import potamos.core.cooling.IceBin;
 import potamos.core.cooling.Medium;
 import potamos.core.heat.Burner;
 import potamos.core.heat.Oven;
@@ -31,7 +33,8 @@ record Site(
         List<Thing<Burner>> burners,
         List<ContainerSplit.Owned> containers,
         Map<String, Integer> promised,
-        Optional<Mass> ice,
+        Optional<IceBin> bin,
+        List<IceBin.Use> iceUses,
         List<Oven> ovens,
         List<TrimBank.Deposit> trim,
         Map<String, BedKind> beds,
@@ -78,7 +81,7 @@ record Site(
         Volume litres = charge.toCool();
         Temperature from = CoolingPlan.STRAINED;
         LimitProfile limits = kitchen.limits();
-        Medium.IceBath bath = Cooler.bath(litres, from, limits.coldest(), kitchen.tap());
+        Medium bath = Cooler.bath(litres, from, limits.coldest(), kitchen.tap());
         List<ContainerSplit.Owned> free = containers.stream()
                 .map(c -> new ContainerSplit.Owned(
                         c.container(),
@@ -91,8 +94,20 @@ record Site(
                 enough ? free : borrowed(containers, Math.max(1, litres.litres() / room(containers)));
         boolean sets = charge.forecast().body().sets();
         ContainerSplit split = ContainerSplit.best(litres, from, owned, bath, sets, limits);
-        double lacks = ice.map(there -> bath.ice().kg() - there.kg()).orElse(0.0);
-        return new Cooling(split, enough, Mass.ofKg(Math.max(0, lacks)));
+        return new Cooling(split, enough, Mass.ofKg(0));
+    }
+
+    /** The same with what its bath lacks of ice at its hour. */
+    Cooling withIce(Cooling cooling, Instant now, Instant at) {
+        double lacks = bin.filter(
+                        there -> cooling.slowest().plan().legs().get(0).medium() instanceof Medium.IceBath)
+                .map(there ->
+                        ((Medium.IceBath) cooling.slowest().plan().legs().get(0).medium())
+                                        .ice()
+                                        .kg()
+                                - there.at(now, iceUses, at).kg())
+                .orElse(0.0);
+        return new Cooling(cooling.split(), cooling.enough(), Mass.ofKg(Math.max(0, lacks)));
     }
 
     private static double room(List<ContainerSplit.Owned> containers) {

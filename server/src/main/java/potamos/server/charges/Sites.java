@@ -2,11 +2,13 @@ package potamos.server.charges;
 
 import java.time.Duration;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import potamos.core.cooling.Chiller;
 import potamos.core.cooling.ContainerSplit;
+import potamos.core.cooling.IceBin;
 import potamos.core.quantity.Mass;
 import potamos.core.vessel.BedKind;
 import potamos.server.kitchen.Kitchens;
@@ -57,7 +59,8 @@ class Sites {
                         .map(c -> new ContainerSplit.Owned(c.container(), c.owned()))
                         .toList(),
                 promised.containers(),
-                ice(kitchenId, promised),
+                bin(kitchenId),
+                promised.ice(),
                 kitchens.ovens(kitchenId).stream().map(Thing::figures).toList(),
                 trim.deposits(kitchenId),
                 beds,
@@ -65,13 +68,14 @@ class Sites {
                 inUse.burners(kitchenId));
     }
 
-    /** Ice that is at hand and promised to nobody; nothing where the kitchen has told of none. */
-    private Optional<Mass> ice(String kitchenId, ColdPromised.Promised promised) {
-        double there = kitchens.chillers(kitchenId).stream()
+    /** The kitchen's ice; nothing where it has told of none. */
+    private Optional<IceBin> bin(String kitchenId) {
+        List<Chiller> baths = kitchens.chillers(kitchenId).stream()
                 .map(Thing::figures)
-                .filter(chiller -> chiller.kind() == Chiller.Kind.ICE_BATH)
-                .mapToDouble(Chiller::iceKg)
-                .sum();
-        return there == 0 ? Optional.empty() : Optional.of(Mass.ofKg(Math.max(0, there - promised.iceKg())));
+                .filter(chiller -> chiller.kind() == Chiller.Kind.ICE_BATH && chiller.iceKg() > 0)
+                .toList();
+        double holds = baths.stream().mapToDouble(Chiller::iceKg).sum();
+        double makes = baths.stream().mapToDouble(Chiller::iceKgPerH).sum();
+        return baths.isEmpty() ? Optional.empty() : Optional.of(new IceBin(Mass.ofKg(holds), makes));
     }
 }

@@ -172,10 +172,10 @@ class DemoKitchen implements ApplicationRunner {
         container(id, "65 mm full pan", shallow, Container.Wall.STEEL, 8, 8);
         kitchens.addOven(id, new Oven("East", 6, true, Oven.bookFactor(true)));
         kitchens.addOven(id, new Oven("West", 2, false, Oven.bookFactor(false)));
-        chiller(id, "Sink bath", Chiller.Kind.ICE_BATH, 120, 1, 60);
-        chiller(id, "Blast chiller", Chiller.Kind.BLAST, 60, -5, 0);
-        chiller(id, "Cold store", Chiller.Kind.COLD_STORE, 400, 3, 0);
-        chiller(id, "Freezer", Chiller.Kind.FREEZER, 200, -20, 0);
+        chiller(id, "Sink bath", Chiller.Kind.ICE_BATH, 120, 1, 60, 18);
+        chiller(id, "Blast chiller", Chiller.Kind.BLAST, 60, -5, 0, 0);
+        chiller(id, "Cold store", Chiller.Kind.COLD_STORE, 400, 3, 0, 0);
+        chiller(id, "Freezer", Chiller.Kind.FREEZER, 200, -20, 0, 0);
     }
 
     private void kettle(String kitchen, String name, double diameter, double height, double bowl, double metal) {
@@ -190,8 +190,15 @@ class DemoKitchen implements ApplicationRunner {
         vessels.put(name, kitchens.addVessel(kitchen, vessel));
     }
 
-    private void chiller(String kitchen, String name, Chiller.Kind kind, double litres, double airC, double iceKg) {
-        kitchens.addChiller(kitchen, new Chiller(name, kind, litres, Temperature.ofCelsius(airC), iceKg));
+    private void chiller(
+            String kitchen,
+            String name,
+            Chiller.Kind kind,
+            double litres,
+            double airC,
+            double iceKg,
+            double iceKgPerH) {
+        kitchens.addChiller(kitchen, new Chiller(name, kind, litres, Temperature.ofCelsius(airC), iceKg, iceKgPerH));
     }
 
     private void container(String kitchen, String name, Shape shape, Container.Wall wall, double litres, int owned) {

@@ -106,9 +106,11 @@ public final class Bodies {
             @NotNull Chiller.Kind kind,
             double litres,
             double airC,
-            double iceKg) {
+            double iceKg,
+            Double iceKgPerH) {
         Chiller chiller() {
-            return new Chiller(name, kind, litres, Temperature.ofCelsius(airC), iceKg);
+            return new Chiller(
+                    name, kind, litres, Temperature.ofCelsius(airC), iceKg, iceKgPerH == null ? 0 : iceKgPerH);
         }
     }
 
@@ -149,7 +151,7 @@ public final class Bodies {
                 new BurnerBody("", 9, Burner.BOOK_GAS),
                 new OvenBody("", 4, true, FAN),
                 new ContainerBody("", "pan", null, 10.0, 53.0, 32.5, Container.Wall.STEEL, 1, 12, 4),
-                new ChillerBody("", Chiller.Kind.ICE_BATH, 60, 1, 30),
+                new ChillerBody("", Chiller.Kind.ICE_BATH, 60, 1, 30, 18.0),
                 Burner.BOOK_GAS,
                 Burner.BOOK_INDUCTION,
                 Oven.bookFactor(false).value(),

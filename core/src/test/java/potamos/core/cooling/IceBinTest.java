@@ -1,0 +1,63 @@
+package potamos.core.cooling;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import potamos.core.Samples;
+import potamos.core.cooling.IceBin.Use;
+import potamos.core.quantity.Mass;
+
+/** Whether there is ice at the hour at which it is wanted. */
+class IceBinTest {
+
+    private static final Instant NOW = Samples.EIGHT;
+
+    private static Use use(double hour, double kg) {
+        return new Use(in(hour), Mass.ofKg(kg));
+    }
+
+    private static Instant in(double hours) {
+        return NOW.plus(Duration.ofMinutes((long) (hours * 60)));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // One bath of 40 kg at ten leaves 20 of 60; the machine makes 18 kg in an hour until it is full again.
+        "1, 60",
+        "2, 20",
+        "3, 38",
+        "4, 56",
+        "5, 60",
+        "30, 60",
+    })
+    void aBinFillsAgainAfterABath(double hour, double kg) {
+        IceBin bin = new IceBin(Mass.ofKg(60), 18);
+        assertThat(bin.at(NOW, List.of(use(2, 40)), in(hour)).kg()).isCloseTo(kg, within(1e-6));
+    }
+
+    @Test
+    void bathsCloseToEachOtherEmptyItWhateverTheirOrderIsToldIn() {
+        IceBin bin = new IceBin(Mass.ofKg(60), 18);
+        List<Use> told = List.of(use(3, 50), use(2, 40), use(9, 60));
+        assertThat(bin.at(NOW, told, in(3)).kg()).isZero();
+        assertThat(bin.at(NOW, told, in(4)).kg()).isCloseTo(18, within(1e-6));
+    }
+
+    @Test
+    void boughtIceDoesNotComeBack() {
+        IceBin bin = new IceBin(Mass.ofKg(60), 0);
+        assertThat(bin.at(NOW, List.of(use(2, 40)), in(20)).kg()).isCloseTo(20, within(1e-6));
+    }
+
+    @Test
+    void whatIsOverdueIsTakenNow() {
+        IceBin bin = new IceBin(Mass.ofKg(60), 18);
+        assertThat(bin.at(NOW, List.of(use(-2, 40)), in(1)).kg()).isCloseTo(38, within(1e-6));
+    }
+}
