@@ -103,7 +103,8 @@ class KitchenEndpoint {
             @NotNull Kind kind,
             double litres,
             double airC,
-            double iceKg) {}
+            double iceKg,
+            double iceKgPerH) {}
 
     /** Figures of a kind of bed, per kg. */
     record BedView(
@@ -221,7 +222,8 @@ class KitchenEndpoint {
                                 c.figures().kind(),
                                 c.figures().litres(),
                                 c.figures().air().celsius(),
-                                c.figures().iceKg()))
+                                c.figures().iceKg(),
+                                c.figures().iceKgPerH()))
                         .toList(),
                 kitchens.beds(id).stream().map(BedView::of).toList(),
                 kitchens.stations(id).stream()
