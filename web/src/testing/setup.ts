@@ -25,4 +25,7 @@ globalThis.Request = class extends Plain {
 
 globalThis.fetch = (input, init) => edge.answer(new Request(input, init))
 
-afterEach(cleanup)
+afterEach(() => {
+  cleanup()
+  sessionStorage.clear()
+})

@@ -1,8 +1,9 @@
-import { useState, type FormEvent } from 'react'
+import { type FormEvent } from 'react'
 import { api, newId } from '../../api/client'
 import { now } from '../../api/clock'
 import { useChange, useMenu } from '../../api/queries'
 import { Button } from '../../kit/Button'
+import { useDraft } from '../../kit/draft'
 import { FieldNote, NumberField } from '../../kit/NumberField'
 import { MomentField } from '../../kit/MomentField'
 import { Note } from '../../kit/Note'
@@ -20,13 +21,17 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
   const { person, zone } = useVisit()
   const units = useUnits()
   const menu = useMenu()
-  const [id] = useState(newId)
-  const [formula, setFormula] = useState<string>()
-  const [station, setStation] = useState<string>()
-  const [litres, setLitres] = useState<number | undefined>(10)
-  const [readyBy, setReadyBy] = useState(() => localOf(now() + 86_400_000, zone).slice(0, 11) + '10:30')
-  const [note, setNote] = useState('')
-  const [noCelery, setNoCelery] = useState(false)
+  const [typed, setTyped, forget] = useDraft('call', () => ({
+    id: newId(),
+    formula: undefined as string | undefined,
+    station: undefined as string | undefined,
+    litres: 10 as number | undefined,
+    readyBy: localOf(now() + 86_400_000, zone).slice(0, 11) + '10:30',
+    note: '',
+    noCelery: false,
+  }))
+  const { id, formula, station, litres, readyBy, note, noCelery } = typed
+  const change = (next: Partial<typeof typed>) => setTyped({ ...typed, ...next })
   const chosen = menu.data?.formulas.find((f) => f.slug === formula) ?? menu.data?.formulas[0]
   const ask = useChange(
     () =>
@@ -43,9 +48,13 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
       }),
     'calls',
   )
+  const done = () => {
+    forget()
+    onClose()
+  }
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    ask.mutate(undefined, { onSuccess: onClose })
+    ask.mutate(undefined, { onSuccess: done })
   }
   const problem = ask.error
   const rest = problem && !HANDLED.some((field) => problem.fields[field])
@@ -55,7 +64,7 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
         <SelectField
           label="Stock"
           value={chosen?.slug ?? ''}
-          onValue={setFormula}
+          onValue={(next) => change({ formula: next })}
           options={(menu.data?.formulas ?? []).map((f) => ({ value: f.slug, name: f.name }))}
         />
         {chosen && chosen.allergens.length > 0 && (
@@ -67,7 +76,7 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
           <SelectField
             label="For"
             value={station ?? menu.data?.stations[0]?.id ?? ''}
-            onValue={setStation}
+            onValue={(next) => change({ station: next })}
             options={(menu.data?.stations ?? []).map((s) => ({ value: s.id, name: s.name }))}
           />
         )}
@@ -76,14 +85,14 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
           dimension="litres"
           units={units.units}
           value={litres}
-          onValue={setLitres}
+          onValue={(next) => change({ litres: next })}
           step={1}
           problem={litres === undefined ? { reason: 'a number is needed here' } : problem?.fields.litres}
         />
         <MomentField
           label="Ready by"
           value={readyBy}
-          onValue={setReadyBy}
+          onValue={(next) => change({ readyBy: next })}
           problem={problem?.fields.readyBy}
         />
         <label className="text-18 flex min-h-[48px] cursor-pointer items-center gap-3">
@@ -91,7 +100,7 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
             type="checkbox"
             className="accent-river size-6"
             checked={noCelery}
-            onChange={(e) => setNoCelery(e.target.checked)}
+            onChange={(e) => change({ noCelery: e.target.checked })}
           />
           Without celery
         </label>
@@ -99,7 +108,7 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
         <TextField
           label="For what"
           value={note}
-          onValue={setNote}
+          onValue={(next) => change({ note: next })}
           hint="The dish, or anything the cook should know"
           maxLength={300}
         />

@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react'
+import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Call } from '../../api/queries'
@@ -169,6 +169,21 @@ describe('calls', () => {
     fireEvent.click(within(sheet).getByRole('button', { name: 'Ask' }))
     expect(said(await within(sheet).findByRole('alert'))).toContain('That time is already past')
     expect(within(sheet).getByLabelText('How much, cold and strained')).toHaveProperty('value', '7')
+  })
+
+  it('keeps what was typed through a reload, until it is asked', async () => {
+    open({ who: bram(), more: { 'POST /api/calls': {} } })
+    fireEvent.click(await screen.findByRole('button', { name: 'Ask for litres' }))
+    const litres = () => screen.findByLabelText('How much, cold and strained')
+    fireEvent.change(await litres(), { target: { value: '23' } })
+    cleanup()
+    open({ who: bram(), more: { 'POST /api/calls': {} } })
+    fireEvent.click(await screen.findByRole('button', { name: 'Ask for litres' }))
+    expect(await litres()).toHaveProperty('value', '23.0')
+    fireEvent.click(screen.getByRole('button', { name: 'Ask' }))
+    await expect.poll(() => screen.queryByRole('dialog')).toBeNull()
+    fireEvent.click(screen.getByRole('button', { name: 'Ask for litres' }))
+    expect(await litres()).toHaveProperty('value', '10.0')
   })
 
   it('invites the first call where nobody waits', async () => {

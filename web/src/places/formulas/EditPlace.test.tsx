@@ -1,4 +1,4 @@
-import { fireEvent, screen } from '@testing-library/react'
+import { cleanup, fireEvent, screen } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { FormulaView } from '../../api/queries'
@@ -119,6 +119,20 @@ describe('the editor of a formula', () => {
     expect(words()).not.toContain('Deglaze')
     await pick(screen.getByRole('button', { name: 'Another phase' }), 'Soak')
     expect(words().at(-1)).toBe('Soak')
+  })
+
+  it('keeps what was changed through a reload, and lets it go on a word', async () => {
+    open()
+    const onion = () => screen.findByRole('textbox', { name: 'How much Onion' })
+    const was = ((await onion()) as HTMLInputElement).value
+    fireEvent.change(await onion(), { target: { value: '8' } })
+    cleanup()
+    open()
+    expect(await onion()).toHaveProperty('value', '8')
+    fireEvent.click(screen.getByRole('button', { name: /^Back to version/ }))
+    cleanup()
+    open()
+    expect(await onion()).toHaveProperty('value', was)
   })
 
   it('puts a part in and takes one out', async () => {

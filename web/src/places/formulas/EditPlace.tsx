@@ -3,6 +3,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { api, data, type Problem, type Schemas } from '../../api/client'
 import { useChange, useFormula, type FormulaJson, type FormulaView } from '../../api/queries'
 import { Button } from '../../kit/Button'
+import { useDraft } from '../../kit/draft'
 import { Failed, Heading, Loading, Note } from '../../kit/Note'
 import { useMay, useTimes } from '../../kit/session'
 import { TextField } from '../../kit/TextField'
@@ -25,7 +26,10 @@ export default function EditPlace() {
 function Editor({ view }: { view: FormulaView }) {
   const may = useMay()
   const navigate = useNavigate()
-  const [draft, setDraft] = useState<FormulaJson>(view.formula)
+  const [draft, setDraft, forget] = useDraft<FormulaJson>(
+    `formula ${view.formula.slug} ${view.formula.version}`,
+    () => view.formula,
+  )
   const [note, setNote] = useState('')
   const [copyOpen, setCopyOpen] = useState(false)
   const latest = view.versions[0]?.version ?? view.formula.version
@@ -82,12 +86,18 @@ function Editor({ view }: { view: FormulaView }) {
                 tone="act"
                 large
                 disabled={changes.length === 0 || save.isPending}
-                onClick={() => save.mutate(undefined)}
+                onClick={() => save.mutate(undefined, { onSuccess: forget })}
               >
                 Save
               </Button>
               {changes.length > 0 && (
-                <Button tone="quiet" onClick={() => setDraft(view.formula)}>
+                <Button
+                  tone="quiet"
+                  onClick={() => {
+                    setDraft(view.formula)
+                    forget()
+                  }}
+                >
                   Back to version {view.formula.version}
                 </Button>
               )}

@@ -10,8 +10,8 @@ type Part = Schemas['PartJson']
 
 const amounts = [
   ['percentOfBed', '% of the bed'],
-  ['gramsPerKgBed', 'g per kg of bed'],
-  ['gramsPerLitre', 'g per litre'],
+  ['gramsPerKgBed', 'g/kg bed'],
+  ['gramsPerLitre', 'g/litre'],
 ] as const
 const whens = [
   ['withTheBed', 'with the bed'],

@@ -47,7 +47,8 @@ class AuthorisationTest {
 
     /** What a station does: asks, takes back, and sees what it got. */
     private static final Pattern OF_A_STATION =
-            Pattern.compile("(GET|POST) /api/(calls(/.*)?|deliveries)|GET /api/(lots/\\{id}|session.*)");
+            Pattern.compile("(GET|POST) /api/(calls(/.*)?|deliveries)|GET /api/(lots/\\{id}|session.*)"
+                    + "|DELETE /api/calls/\\{id}/withdrawal");
 
     private static final String MARK = "Kestrel";
 

@@ -41,7 +41,10 @@ class CoolingChoiceTest {
     @ParameterizedTest
     @ValueSource(doubles = {2, 9, 20, 32})
     void everyLitreHasAContainerAndIsColdInTime(double litres) {
-        Visitor.Answer charge = charge("white-chicken", litres);
+        Visitor own = cookOfAHouseWith(new Shape.Pan(Length.ofCm(50), Length.ofCm(30), Length.ofCm(10)), 12, 6);
+        Visitor.Answer charge = own.post(
+                "/api/charges",
+                "{\"formula\": \"white-chicken\", \"goal\": \"LITRES\", \"value\": %s}".formatted(litres));
         double placed = 0;
         for (JsonNode filled : charge.at("/cooling/into")) {
             assertThat(filled.path("count").asInt()).isPositive();
@@ -54,10 +57,10 @@ class CoolingChoiceTest {
                 .isLessThan(charge.at("/cooling/cold/minute").asDouble());
     }
 
-    @Test
-    void moreThanTheContainersHoldIsSaidAndNotHidden() {
+    /** A kitchen in which nobody else's pots want containers. */
+    private static Visitor cookOfAHouseWith(Shape container, double holdsL, int owned) {
         Kitchens kitchens = TestKitchen.bean(Kitchens.class);
-        String small = kitchens.add(
+        String house = kitchens.add(
                 "Small house",
                 Length.ZERO,
                 "Europe/London",
@@ -65,16 +68,22 @@ class CoolingChoiceTest {
                 LocalTime.of(6, 0),
                 LocalTime.of(22, 0),
                 "us-food-code");
-        TestKitchen.bean(Formulas.class).stock(small);
-        Shape round = new Shape.Cylinder(Length.ofCm(24), Length.ofCm(25));
+        TestKitchen.bean(Formulas.class).stock(house);
         kitchens.addContainer(
-                small, new Container("bain", round, Container.Wall.STEEL, Length.ofMm(1), Volume.ofLitres(10)), 1);
+                house,
+                new Container("bain", container, Container.Wall.STEEL, Length.ofMm(1), Volume.ofLitres(holdsL)),
+                owned);
         Shape pot = new Shape.Cylinder(Length.ofCm(40), Length.ofCm(45));
-        kitchens.addVessel(small, new Vessel("Pot", pot, Vessel.bookKappa(), Mass.ofKg(7), Vessel.Handling.LIFTED));
-        kitchens.addBurner(small, new Burner("Ring", Power.ofKilowatts(9), 0.5));
+        kitchens.addVessel(house, new Vessel("Pot", pot, Vessel.bookKappa(), Mass.ofKg(7), Vessel.Handling.LIFTED));
+        kitchens.addBurner(house, new Burner("Ring", Power.ofKilowatts(9), 0.5));
         String name = "small." + UUID.randomUUID().toString().substring(0, 8);
-        TestKitchen.bean(Accounts.class).add(small, null, name, "Ada Other", Role.COOK, "kestrel-" + name);
-        Visitor other = Visitor.signedIn(name);
+        TestKitchen.bean(Accounts.class).add(house, null, name, "Ada Other", Role.COOK, "kestrel-" + name);
+        return Visitor.signedIn(name);
+    }
+
+    @Test
+    void moreThanTheContainersHoldIsSaidAndNotHidden() {
+        Visitor other = cookOfAHouseWith(new Shape.Cylinder(Length.ofCm(24), Length.ofCm(25)), 10, 1);
         Visitor.Answer much = other.post("/api/charges", """
                 {"formula": "white-chicken", "goal": "LITRES", "value": 20}
                 """);

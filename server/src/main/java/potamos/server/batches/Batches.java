@@ -137,8 +137,13 @@ public class Batches {
                 .filter(b -> b.id().equals(burnerId))
                 .findFirst()
                 .orElseThrow(() -> new NotFound("burner"));
-        Optional<Loaded> there = open(person).stream()
-                .filter(other -> !other.row().id().equals(row.id()))
+        List<Loaded> open = open(person);
+        // A pot that is not on the fire yet is only meant for a burner, and waits until it is free.
+        boolean onTheFire = open.stream()
+                .anyMatch(one ->
+                        one.row().id().equals(row.id()) && one.state().stage().onTheHob());
+        Optional<Loaded> there = open.stream()
+                .filter(other -> onTheFire && !other.row().id().equals(row.id()))
                 .filter(other -> burnerId.equals(other.row().burnerId()))
                 .filter(other -> other.state().stage().onTheHob())
                 .findFirst();
