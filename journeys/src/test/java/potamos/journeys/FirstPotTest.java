@@ -89,8 +89,8 @@ class FirstPotTest {
             cook.wait(40).read("Temperature", "In the liquor", "89.5").see("89.5 °C");
             cook.read("Level", "Below the rim", "19").see("19.0 cm below the rim");
             // The tap is three entries; the clock waits for the last of them.
-            cook.wait(20).tap("Put in onion").seeLike("Celery, \\d+ g");
-            cook.wait(45).tap("Sachet in: log now").seeLike("Bay leaf, \\d\\.\\d g");
+            cook.wait(20).tap("Put in onion").seeLike("Celery, \\d+\\sg");
+            cook.wait(45).tap("Sachet in: log now").seeLike("Bay leaf, \\d\\.\\d\\sg");
             cook.read("Water in", "Water added", "5").see("5.0 L");
 
             // A misread figure is corrected, and both stay in the record.

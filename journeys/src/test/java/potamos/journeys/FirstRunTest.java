@@ -22,7 +22,7 @@ class FirstRunTest {
                     .type("Sign-in name", "ada")
                     .type("Password", "short")
                     .tap("Make the kitchen");
-            cook.see("Between -430 and 5500");
+            cook.see("Between −430 and 5500");
             cook.type("Height above the sea", "420").tap("Make the kitchen").see("10 and 72");
             cook.type("Password", "long-enough-1").tap("Make the kitchen");
             cook.see("Nothing is on the heat").stumblesNobody();
