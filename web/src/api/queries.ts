@@ -207,7 +207,7 @@ export type GroundsOf = { charge: ChargeRequest } | { batch: string }
 /** What the figures of a charge or of a batch rest on. */
 export const useGrounds = (of: GroundsOf) =>
   useQuery<Schemas['GroundsView'], Problem>({
-    queryKey: ['batch' in of ? 'course' : 'charge', 'batch' in of ? of.batch : 'grounds', 'grounds', of],
+    queryKey: 'batch' in of ? ['course', of.batch, 'grounds'] : ['charge', 'grounds', of.charge],
     queryFn: ({ signal }) =>
       'batch' in of
         ? data(api.GET('/api/batches/{id}/grounds', { params: { path: { id: of.batch } }, signal }))

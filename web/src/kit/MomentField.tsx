@@ -12,7 +12,6 @@ interface Props {
   onValue: (value: string) => void
   direction?: Direction
   problem?: FieldProblem
-  hint?: string
 }
 
 /** Hours at which stock is usually wanted. */
@@ -21,7 +20,7 @@ const QUARTERS = ['00', '15', '30', '45']
 const HOURS = Array.from({ length: 24 }, (_, hour) => String(hour).padStart(2, '0'))
 
 /** A moment: a chip for the usual ones, a day and an hour to tap, or typed as it is said: «18», «tom 9», «sat 15:30». */
-export function MomentField({ label, value, onValue, direction = 'ahead', problem, hint }: Props) {
+export function MomentField({ label, value, onValue, direction = 'ahead', problem }: Props) {
   const { now, zone } = useTimes()
   const [open, setOpen] = useState(false)
   const [day = '', time = ''] = value.split('T')
@@ -41,7 +40,7 @@ export function MomentField({ label, value, onValue, direction = 'ahead', proble
       onValue={onValue}
       refusal="Not a time. Write 18, tom 9 or sat 15:30"
       problem={problem}
-      hint={hint ?? (ahead ? fromNow(instant, now) : undefined)}
+      hint={ahead ? fromNow(instant, now) : undefined}
       aside={
         <button
           type="button"
@@ -75,7 +74,6 @@ export function MomentField({ label, value, onValue, direction = 'ahead', proble
             {HOURS.map((hour) => (
               <Chip
                 key={hour}
-                mono
                 on={time.startsWith(hour)}
                 onTap={() => onValue(`${day}T${hour}:${time.slice(3)}`)}
               >
@@ -87,7 +85,6 @@ export function MomentField({ label, value, onValue, direction = 'ahead', proble
             {QUARTERS.map((minute) => (
               <Chip
                 key={minute}
-                mono
                 on={time.endsWith(minute)}
                 onTap={() => onValue(`${day}T${time.slice(0, 3)}${minute}`)}
               >
@@ -102,7 +99,7 @@ export function MomentField({ label, value, onValue, direction = 'ahead', proble
 }
 
 /** A day that is past, or today. */
-export function DayField({ label, value, onValue, problem }: Omit<Props, 'direction' | 'hint'>) {
+export function DayField({ label, value, onValue, problem }: Omit<Props, 'direction'>) {
   const { now, zone } = useTimes()
   const today = dayOf(now, zone)
   return (
@@ -218,23 +215,13 @@ function Strip({ label, children }: { label: string; children: ReactNode }) {
   )
 }
 
-function Chip({
-  on,
-  mono,
-  onTap,
-  children,
-}: {
-  on: boolean
-  mono?: boolean
-  onTap: () => void
-  children: ReactNode
-}) {
+function Chip({ on, onTap, children }: { on: boolean; onTap: () => void; children: ReactNode }) {
   return (
     <button
       type="button"
       aria-pressed={on}
       onClick={onTap}
-      className={`min-h-[44px] shrink-0 cursor-pointer snap-start border-b-4 px-2 whitespace-nowrap ${mono ? '' : ''} text-15 ${on ? 'border-river font-semibold' : 'border-rule'}`}
+      className={`text-15 min-h-[44px] shrink-0 cursor-pointer snap-start border-b-4 px-2 whitespace-nowrap ${on ? 'border-river font-semibold' : 'border-rule'}`}
     >
       {children}
     </button>

@@ -31,11 +31,7 @@ export function SignSheet({ hand, onClose }: { hand: Signer; onClose: () => void
         </div>
       )}
       <PinPad does="Sign" onPin={sign} />
-      {demo?.pin && (
-        <p className="text-15 text-quiet mt-4">
-          In the demo kitchen the PIN is <span>{demo.pin}</span>.
-        </p>
-      )}
+      {demo?.pin && <p className="text-15 text-quiet mt-4">In the demo kitchen the PIN is {demo.pin}.</p>}
     </Sheet>
   )
 }

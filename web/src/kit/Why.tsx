@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import type { Schemas } from '../api/client'
 import { useGrounds, type GroundsOf } from '../api/queries'
 import { basisName, causeName, groundName } from '../words/en'
@@ -28,11 +29,7 @@ function Litres({ reasons }: { reasons: Reason[] }) {
       <table className="text-15 mt-2 w-full">
         <tbody>
           {reasons.map((reason) => (
-            <tr key={reason.term} className="border-rule border-t">
-              <th scope="row" className="py-1 text-left font-normal">
-                {causeName[reason.term]}
-                <span className="text-13 text-quiet block">{basisName[reason.basis]}</span>
-              </th>
+            <Rests key={reason.term} on={causeName[reason.term]} basis={reason.basis}>
               <td className="w-[110px] align-middle" aria-hidden>
                 <span
                   className={`block h-3 ${reason.inward ? 'bg-river' : 'bg-rule ml-auto'}`}
@@ -43,12 +40,25 @@ function Litres({ reasons }: { reasons: Reason[] }) {
                 {reason.inward ? '+' : '−'}
                 {units.litres(reason.litres)}
               </td>
-            </tr>
+            </Rests>
           ))}
         </tbody>
       </table>
       <MostOfIt of={reasons} name={(reason) => causeName[reason.term]} />
     </>
+  )
+}
+
+/** What a figure rests on, and what that rests on itself; how much of it stands behind. */
+function Rests({ on, basis, children }: { on: string; basis: Reason['basis']; children: ReactNode }) {
+  return (
+    <tr className="border-rule border-t">
+      <th scope="row" className="py-1 text-left font-normal">
+        {on}
+        <span className="text-13 text-quiet block">{basisName[basis]}</span>
+      </th>
+      {children}
+    </tr>
   )
 }
 
@@ -84,13 +94,9 @@ function Asked({ figure, from }: { figure: keyof Schemas['GroundsView']; from: G
       <table className="text-15 mt-2 w-full">
         <tbody>
           {all.map((ground) => (
-            <tr key={ground.term} className="border-rule border-t">
-              <th scope="row" className="py-1 text-left font-normal">
-                {groundName[ground.term]}
-                <span className="text-13 text-quiet block">{basisName[ground.basis]}</span>
-              </th>
+            <Rests key={ground.term} on={groundName[ground.term]} basis={ground.basis}>
               <td className="text-right whitespace-nowrap">{measured(ground, units)}</td>
-            </tr>
+            </Rests>
           ))}
         </tbody>
       </table>

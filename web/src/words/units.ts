@@ -198,7 +198,10 @@ export function formatters(units: Units) {
     },
     /** What volumes are told in, for labels. */
     litresWord: units === 'us' ? 'gallons' : 'litres',
+    Litres: units === 'us' ? 'Gallons' : 'Litres',
     out: units === 'us' ? 'Gallons out' : 'Litres out',
+    /** One of what volumes are told in. */
+    each: units === 'us' ? { name: 'gallon', litres: L_PER_GAL } : { name: 'litre', litres: 1 },
     /** Litres that are an estimate: no finer than their band deserves. */
     estimate: (band: { p10: number; p50: number; p90: number }) => {
       const scale = scaleOf(units, 'litres')

@@ -64,18 +64,7 @@ export function BatchRecord({ page }: { page: Page }) {
               </span>
               <span className={`flex-1 ${event.withdrawn ? 'text-quiet line-through' : ''}`}>
                 {eventName[event.kind]}{' '}
-                <span
-                  className={
-                    event.correctedTo && words(event.correctedTo) !== words(event.figures)
-                      ? 'text-quiet line-through'
-                      : ''
-                  }
-                >
-                  {words(event.figures)}
-                </span>
-                {event.correctedTo && words(event.correctedTo) !== words(event.figures) && (
-                  <span className="font-semibold"> {words(event.correctedTo)}</span>
-                )}
+                <Told figures={words(event.figures)} right={event.correctedTo && words(event.correctedTo)} />
                 {event.late && (
                   <span className="text-13 text-amber block font-semibold">
                     entered {time(event.recordedAt)}, from memory
@@ -127,6 +116,17 @@ export function BatchRecord({ page }: { page: Page }) {
       )}
       {correcting && <CorrectSheet page={page} event={correcting} onClose={() => setCorrecting(undefined)} />}
     </section>
+  )
+}
+
+/** What an entry says; told right since, the first is struck through, never gone. */
+function Told({ figures, right }: { figures: string; right?: string }) {
+  const corrected = right !== undefined && right !== figures
+  return (
+    <>
+      <span className={corrected ? 'text-quiet line-through' : ''}>{figures}</span>
+      {corrected && <span className="font-semibold"> {right}</span>}
+    </>
   )
 }
 

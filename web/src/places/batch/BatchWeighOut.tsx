@@ -2,6 +2,7 @@ import type { Page } from '../../api/queries'
 import { Heading } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
 import { duration } from '../../words/time'
+import { byEntry } from './entry'
 
 /** Everything that goes in, at hand until all of it is in: how much, when, and what of it is in already. */
 export function BatchWeighOut({ page }: { page: Page }) {
@@ -9,9 +10,6 @@ export function BatchWeighOut({ page }: { page: Page }) {
   const { card } = page
   const waiting = page.parts.some((part) => !isIn(page, part))
   if (card.strainedL !== undefined || card.stage === 'ABANDONED' || (card.pot.filled && !waiting)) return null
-  const groups = new Map<number, Page['parts']>()
-  for (const part of page.parts)
-    groups.set(part.intoTheSimmerMin, [...(groups.get(part.intoTheSimmerMin) ?? []), part])
   return (
     <section className="mt-8">
       <Heading aside="ticked when it is in">Weigh out</Heading>
@@ -34,23 +32,21 @@ export function BatchWeighOut({ page }: { page: Page }) {
           )}
           <Line name="cold water" amount={units.litres(page.plannedWaterL)} done={card.pot.filled} />
         </li>
-        {[...groups.entries()]
-          .sort(([a], [b]) => a - b)
-          .map(([minutes, parts]) => (
-            <li key={minutes}>
-              <h3 className="text-13 text-quiet m-0 font-normal">
-                {minutes === 0 ? 'With the bed' : `${duration(minutes)} into the simmer`}
-              </h3>
-              {parts.map((part) => (
-                <Line
-                  key={part.id}
-                  name={part.name.toLowerCase()}
-                  amount={units.kg(page.weighedKg[part.id] ?? part.kg)}
-                  done={isIn(page, part)}
-                />
-              ))}
-            </li>
-          ))}
+        {byEntry(page.parts).map(([minutes, parts]) => (
+          <li key={minutes}>
+            <h3 className="text-13 text-quiet m-0 font-normal">
+              {minutes === 0 ? 'With the bed' : `${duration(minutes)} into the simmer`}
+            </h3>
+            {parts.map((part) => (
+              <Line
+                key={part.id}
+                name={part.name.toLowerCase()}
+                amount={units.kg(page.weighedKg[part.id] ?? part.kg)}
+                done={isIn(page, part)}
+              />
+            ))}
+          </li>
+        ))}
       </ul>
     </section>
   )

@@ -6,9 +6,9 @@ import { LadleCard, SetCard, ShadeCard } from '../../graphics/Cards'
 import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { Sheet } from '../../kit/Sheet'
-import { shadeWords, spentName, tasteWords } from '../../words/en'
+import { shadeWords, tasteWords } from '../../words/en'
 import { logAll, type Due } from './acts'
-import { Ticks } from './Ticks'
+import { SpentTicks, Ticks } from './Ticks'
 
 interface Props {
   page: Page
@@ -79,14 +79,7 @@ export function TasteSheet({ page, onClose }: Props) {
     <Sheet title="Taste it" open onClose={onClose}>
       <div className="grid gap-4">
         <Ticks label="It tastes" options={tasteWords} value={words} onValue={setWords} />
-        {page.spentSigns.length > 0 && (
-          <Ticks
-            label="The bed"
-            options={page.spentSigns.map((sign) => spentName[sign])}
-            value={words}
-            onValue={setWords}
-          />
-        )}
+        <SpentTicks signs={page.spentSigns} value={words} onValue={setWords} />
         <Button
           tone="act"
           large

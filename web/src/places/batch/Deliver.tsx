@@ -74,7 +74,7 @@ export function Deliver({ page }: { page: Page }) {
             ))}
           </fieldset>
           <NumberField
-            label={`${units.litresWord === 'gallons' ? 'Gallons' : 'Litres'} on this slip`}
+            label={`${units.Litres} on this slip`}
             dimension="litres"
             units={units.units}
             value={amount}

@@ -7,11 +7,11 @@ import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
-import { bodyName, spentName, tasteWords } from '../../words/en'
+import { bodyName, tasteWords } from '../../words/en'
 import { duration } from '../../words/time'
 import type { Formatters } from '../../words/units'
 import { logAll } from './acts'
-import { Ticks } from './Ticks'
+import { SpentTicks, Ticks } from './Ticks'
 
 type Choice = Schemas['ChoiceView']
 
@@ -44,14 +44,7 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
       </p>
       <div className="mb-5 grid gap-4">
         <Ticks label="It tastes" options={tasteWords} value={words} onValue={setWords} />
-        {page.spentSigns.length > 0 && (
-          <Ticks
-            label="The bed"
-            options={page.spentSigns.map((sign) => spentName[sign])}
-            value={words}
-            onValue={setWords}
-          />
-        )}
+        <SpentTicks signs={page.spentSigns} value={words} onValue={setWords} />
       </div>
       <div className="grid gap-3">
         <Button tone="act" large className="py-2" onClick={() => void judge(0)}>

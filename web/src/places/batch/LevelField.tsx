@@ -29,7 +29,7 @@ export function LevelField({ label, value, onValue, units, problem, vessel }: Pr
         onValue={setBy}
         options={[
           { value: 'ruler', name: 'Below the rim' },
-          { value: 'litres', name: `${words.litresWord === 'gallons' ? 'Gallons' : 'Litres'} on the scale` },
+          { value: 'litres', name: `${words.Litres} on the scale` },
         ]}
       />
       {by === 'ruler' ? (
@@ -44,7 +44,7 @@ export function LevelField({ label, value, onValue, units, problem, vessel }: Pr
         />
       ) : (
         <NumberField
-          label={`${words.litresWord === 'gallons' ? 'Gallons' : 'Litres'}, the bed counted in`}
+          label={`${words.Litres}, the bed counted in`}
           value={litres}
           onValue={(l) => onValue(l === undefined ? undefined : vessel.heightCm - levelAt(vessel, l))}
           dimension="litres"

@@ -1,3 +1,6 @@
+import type { Page } from '../../api/queries'
+import { spentName } from '../../words/en'
+
 interface Props {
   label?: string
   options: string[]
@@ -27,5 +30,17 @@ export function Ticks({ label, options, value, onValue }: Props) {
         })}
       </div>
     </fieldset>
+  )
+}
+
+/** By what a cook sees that this bed has given what it has; nothing where it shows nothing. */
+export function SpentTicks({
+  signs,
+  value,
+  onValue,
+}: Pick<Props, 'value' | 'onValue'> & { signs: Page['spentSigns'] }) {
+  if (signs.length === 0) return null
+  return (
+    <Ticks label="The bed" options={signs.map((sign) => spentName[sign])} value={value} onValue={onValue} />
   )
 }

@@ -54,7 +54,7 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
             })
           }
           options={[
-            { value: 'LITRES', name: units.units === 'us' ? 'Gallons' : 'Litres' },
+            { value: 'LITRES', name: units.Litres },
             ...(charge.bed.length ? [{ value: 'BED' as const, name: 'Bed' }] : []),
             { value: 'VESSEL', name: 'Full pot' },
             { value: 'WATER', name: charge.bed.length ? 'Water' : 'Stock' },

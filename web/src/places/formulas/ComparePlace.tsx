@@ -193,10 +193,10 @@ function Difference({ a, b }: { a: Charge; b: Charge }) {
     row('Bed', a.bedKg, b.bedKg, (v) => units.kg(v)),
     row('Drawn', a.waterL, b.waterL, (v) => units.litres(v)),
     row(
-      `Bed for each ${units.units === 'us' ? 'gallon' : 'litre'}`,
+      `Bed for each ${units.each.name}`,
       a.bedKg / a.forecast.yieldL.p50,
       b.bedKg / b.forecast.yieldL.p50,
-      (v) => units.kg(units.units === 'us' ? v * 3.785411784 : v),
+      (v) => units.kg(v * units.each.litres),
     ),
     row('Steam', a.forecast.evaporatedL, b.forecast.evaporatedL, (v) => units.litres(v)),
     row('Gelatin', a.forecast.gelatinGPerL, b.forecast.gelatinGPerL, (v) => units.dissolved(v, 0.1)),

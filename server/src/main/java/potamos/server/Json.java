@@ -16,7 +16,6 @@ import potamos.core.formula.WaterRule;
 import potamos.core.vessel.Shape;
 import tools.jackson.core.JsonParser;
 import tools.jackson.databind.DeserializationContext;
-import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.deser.std.StdDeserializer;
@@ -99,11 +98,6 @@ public class Json {
             stamp.put(ENTERED, entered.toString());
         }
         return mapper.treeToValue(upcasting.of(event), BatchEvent.class);
-    }
-
-    /** A part of what is stored, to look into. */
-    public JsonNode node(String json) {
-        return mapper.readTree(json);
     }
 
     /** As a tree, for the published record. */

@@ -57,7 +57,7 @@ public final class Batch {
         try {
             Guards.check(plan, events, before, next, now);
         } catch (Refusal asThingsAre) {
-            if (since.isEmpty() || !LateEntry.fits(plan, events, (Fact) next, now)) {
+            if (since.isEmpty() || !LateEntry.fits(plan, events, next, now)) {
                 throw asThingsAre;
             }
         }

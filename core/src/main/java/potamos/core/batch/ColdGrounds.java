@@ -25,21 +25,19 @@ public final class ColdGrounds {
     public static List<Ground> of(CoolingPlan plan, Optional<Projection> projection) {
         List<Ground> grounds = new ArrayList<>();
         Medium first = plan.legs().get(0).medium();
-        grounds.add(new Ground(Term.CONTAINERS, plan.count(), Basis.PLANNED, 0));
-        grounds.add(new Ground(Term.EACH, plan.each().litres(), Basis.PLANNED, 0));
+        grounds.add(Ground.of(Term.CONTAINERS, plan.count(), Basis.PLANNED));
+        grounds.add(Ground.of(Term.EACH, plan.each().litres(), Basis.PLANNED));
         if (projection.isPresent()) {
             Projection own = projection.get();
-            grounds.add(new Ground(Term.STRAINED_AT, own.last().temperature().celsius(), Basis.MEASURED, 0));
-            grounds.add(new Ground(Term.MEDIUM, own.mediumC(), Basis.PLANNED, 0));
+            grounds.add(Ground.of(Term.STRAINED_AT, own.last().temperature().celsius(), Basis.MEASURED));
+            grounds.add(Ground.of(Term.MEDIUM, own.mediumC(), Basis.PLANNED));
             double share = 1 - Math.exp(-own.perMinute() * MINUTES);
             grounds.add(new Ground(Term.IN_TEN_MINUTES, share, Basis.MEASURED, 1));
             return grounds;
         }
-        grounds.add(new Ground(Term.STRAINED_AT, plan.from().celsius(), Basis.BOOK, 0));
-        grounds.add(new Ground(Term.MEDIUM, first.start().celsius(), Basis.PLANNED, 0));
-        if (first instanceof Medium.IceBath bath) {
-            grounds.add(new Ground(Term.ICE, bath.ice().kg(), Basis.PLANNED, 0));
-        }
+        grounds.add(Ground.of(Term.STRAINED_AT, plan.from().celsius(), Basis.BOOK));
+        grounds.add(Ground.of(Term.MEDIUM, first.start().celsius(), Basis.PLANNED));
+        plan.bath().ifPresent(bath -> grounds.add(Ground.of(Term.ICE, bath.ice().kg(), Basis.PLANNED)));
         grounds.add(new Ground(Term.WALL, first.outsideWPerM2K(), Basis.BOOK, 1));
         return grounds;
     }

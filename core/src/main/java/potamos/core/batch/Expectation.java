@@ -46,9 +46,12 @@ public final class Expectation {
 
     /** Litres that will be ready: after a reduction that follows the straining, too. */
     private static double ready(Plan plan, BatchState state) {
-        boolean afterwards = !plan.charge().run().reduction().beforeStraining();
-        return litresOut(plan, state).mid()
-                * (afterwards ? plan.charge().formula().reducesTo() : 1);
+        return litresOut(plan, state).mid() * reducesAfterStraining(plan);
+    }
+
+    private static double reducesAfterStraining(Plan plan) {
+        boolean inThePot = plan.charge().run().reduction().beforeStraining();
+        return inThePot ? 1 : plan.charge().formula().reducesTo();
     }
 
     /** The salt of the stock when some went in by mistake: what was planned with it, in the litres that are expected, or there. */
@@ -57,9 +60,8 @@ public final class Expectation {
             return Optional.empty();
         }
         Formula formula = plan.charge().formula();
-        boolean afterwards = !plan.charge().run().reduction().beforeStraining();
         double planned = plan.charge().forecast().yield().mid()
-                * (afterwards ? formula.reducesTo() : 1)
+                * reducesAfterStraining(plan)
                 * plan.charge().character().salt().afterGPerL();
         double litres = state.out().map(Volume::litres).orElseGet(() -> ready(plan, state));
         double grams = planned + state.salted().kg() * 1000;

@@ -9,6 +9,7 @@ import potamos.core.quantity.Refusal;
 final class LateEntry {
 
     private final Plan plan;
+    private final Fact it;
     private final List<Fact> was;
     private final List<Fact> is;
     private final Instant now;
@@ -17,47 +18,33 @@ final class LateEntry {
         List<BatchEvent> told = new ArrayList<>(events);
         told.add(next);
         this.plan = plan;
+        this.it = next instanceof Amendment.Corrected moved ? moved.replacement() : (Fact) next;
         this.was = History.believed(events);
         this.is = History.believed(told);
         this.now = now;
     }
 
     /**
-     * Whether everything that was told to have happened after it still makes sense with it.
+     * Whether everything that was told still makes sense when something goes in among it, or goes from one moment to another.
      *
-     * @throws Refusal when it made no sense at its own moment
+     * @param next what happened, or a correction that moves it
+     * @throws Refusal when it made no sense at its moment
      */
-    static boolean fits(Plan plan, List<? extends BatchEvent> events, Fact next, Instant now) {
-        return new LateEntry(plan, events, next, now)
-                .orderHolds(next, next.stamp().at());
+    static boolean fits(Plan plan, List<? extends BatchEvent> events, BatchEvent next, Instant now) {
+        return new LateEntry(plan, events, next, now).orderHolds();
     }
 
-    /**
-     * Whether everything still makes sense when an entry is moved to the moment at which it really was.
-     *
-     * @throws Refusal when it made no sense at that moment
-     */
-    static boolean fits(Plan plan, List<? extends BatchEvent> events, Amendment.Corrected moved, Instant now) {
-        LateEntry late = new LateEntry(plan, events, moved, now);
-        Fact next = moved.replacement();
-        Instant from = next.stamp().at();
-        int before = place(late.was, next);
-        if (before >= 0 && late.was.get(before).stamp().at().isBefore(from)) {
-            from = late.was.get(before).stamp().at();
-        }
-        return late.orderHolds(next, from);
-    }
-
-    private boolean orderHolds(Fact next, Instant from) {
-        check(is, next);
-        for (Fact event : is) {
-            boolean another = !event.stamp().id().equals(next.stamp().id());
-            // A record may hold what was out of order from the start; that is not this entry's fault.
-            if (another && !event.stamp().at().isBefore(from) && !follows(is, event) && follows(was, event)) {
-                return false;
-            }
-        }
-        return true;
+    private boolean orderHolds() {
+        check(is, it);
+        int before = place(was, it);
+        Instant to = it.stamp().at();
+        Instant from = before < 0 ? to : was.get(before).stamp().at();
+        Instant since = from.isBefore(to) ? from : to;
+        return is.stream()
+                .filter(event -> !event.stamp().id().equals(it.stamp().id()))
+                .filter(event -> !event.stamp().at().isBefore(since))
+                // A record may hold what was out of order from the start; that is not this entry's fault.
+                .allMatch(event -> follows(is, event) || !follows(was, event));
     }
 
     private boolean follows(List<Fact> record, Fact event) {

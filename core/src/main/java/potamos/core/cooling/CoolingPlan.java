@@ -1,6 +1,7 @@
 package potamos.core.cooling;
 
 import java.util.List;
+import java.util.Optional;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
@@ -37,6 +38,11 @@ public record CoolingPlan(
 
     /** One medium, until the stock is down to a temperature. */
     public record Leg(Medium medium, Temperature until) {}
+
+    /** The ice bath that it goes into first; nothing where it is cooled in something else. */
+    public Optional<Medium.IceBath> bath() {
+        return legs.get(0).medium() instanceof Medium.IceBath bath ? Optional.of(bath) : Optional.empty();
+    }
 
     public Volume each() {
         return litres.times(1.0 / count);

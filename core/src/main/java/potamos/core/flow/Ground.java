@@ -76,7 +76,8 @@ public record Ground(Term term, double value, Why.Basis basis, double bandShare)
         }
     }
 
-    static Ground of(Term term, double value, Why.Basis basis) {
+    /** One that nothing of the band comes from. */
+    public static Ground of(Term term, double value, Why.Basis basis) {
         return new Ground(term, value, basis, 0);
     }
 

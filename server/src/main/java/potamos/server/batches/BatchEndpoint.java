@@ -81,6 +81,7 @@ class BatchEndpoint {
             @Valid @NotNull ChargeRequest charge) {}
 
     private final Batches batches;
+    private final Burners burners;
     private final AcceptedPlans plans;
     private final BatchPages pages;
     private final KitchenClock clock;
@@ -93,6 +94,7 @@ class BatchEndpoint {
 
     BatchEndpoint(
             Batches batches,
+            Burners burners,
             AcceptedPlans plans,
             BatchPages pages,
             KitchenClock clock,
@@ -102,6 +104,7 @@ class BatchEndpoint {
         this.hob = hob;
         this.json = json;
         this.batches = batches;
+        this.burners = burners;
         this.plans = plans;
         this.pages = pages;
         this.clock = clock;
@@ -187,7 +190,7 @@ class BatchEndpoint {
     @Operation(summary = "Moves a pot to another burner")
     @PutMapping("/api/batches/{id}/burner")
     Page moveTo(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Onto onto) {
-        batches.moveTo(person, id, onto.burnerId(), Boolean.TRUE.equals(onto.swap()));
+        burners.moveTo(person, id, onto.burnerId(), Boolean.TRUE.equals(onto.swap()));
         return pages.of(person, id);
     }
 }

@@ -17,6 +17,7 @@ import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
 import potamos.core.batch.Proposal;
 import potamos.core.batch.Stage;
+import potamos.core.charge.Measure;
 import potamos.core.figure.Figures;
 import potamos.core.formula.Family;
 import potamos.core.formula.PrepPhase;
@@ -33,7 +34,12 @@ final class BatchView {
 
     private BatchView() {}
 
-    record PartDue(@NotNull String id, @NotNull String name, double kg) {}
+    record PartDue(@NotNull String id, @NotNull String name, double kg) {
+        static PartDue of(Measure measure) {
+            return new PartDue(
+                    measure.part().id(), measure.part().name(), measure.mass().kg());
+        }
+    }
 
     /** An event that an act becomes, and the figures that it usually has. */
     record ProposalView(
@@ -231,13 +237,17 @@ final class BatchView {
 
     private static DueView due(Plan plan, DueAct act) {
         List<PartDue> parts = act.step() >= 0
-                ? handled(plan, act.step())
+                ? Chores.handles(
+                                plan.charge(),
+                                plan.charge().formula().procedure().get(act.step()))
+                        .stream()
+                        .map(PartDue::of)
+                        .toList()
                 : act.parts().stream()
                         .map(id -> plan.charge().measures().stream()
                                 .filter(m -> m.part().id().equals(id))
                                 .findFirst()
-                                .map(m -> new PartDue(
-                                        id, m.part().name(), m.mass().kg()))
+                                .map(PartDue::of)
                                 .orElseGet(() -> new PartDue(id, bedName(plan, id), act.amount())))
                         .toList();
         return new DueView(
@@ -252,13 +262,6 @@ final class BatchView {
                 act.cost(),
                 act.kind().asks(),
                 act.becomes().stream().map(ProposalView::of).toList());
-    }
-
-    /** What goes into the pan in a phase before the water. */
-    private static List<PartDue> handled(Plan plan, int step) {
-        return Chores.handles(plan.charge(), plan.charge().formula().procedure().get(step)).stream()
-                .map(m -> new PartDue(m.part().id(), m.part().name(), m.mass().kg()))
-                .toList();
     }
 
     /** The name of one kind of the bed, or of all of it. */

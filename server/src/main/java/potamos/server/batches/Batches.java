@@ -20,7 +20,6 @@ import potamos.core.batch.LookEvent;
 import potamos.core.batch.Plan;
 import potamos.core.batch.ShelfEvent;
 import potamos.core.figure.Figure;
-import potamos.core.heat.Burner;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.server.Json;
@@ -120,47 +119,6 @@ public class Batches {
         if (!known(batchId, event.stamp().id())) {
             take(person, row, histories.of(row.id()), event);
         }
-    }
-
-    /**
-     * Says which burner the vessel stands on now.
-     *
-     * @param swap whether the vessel that stands there takes the other's place
-     * @throws Conflict when another vessel stands there and they are not swapped
-     */
-    @Transactional
-    public void moveTo(Person person, String batchId, String burnerId, boolean swap) {
-        person.require(Right.ACT);
-        String kitchenId = person.kitchenId();
-        BatchMapper.BatchRow row = hold(person, batchId);
-        Kitchens.Thing<Burner> onto = kitchens.burners(kitchenId).stream()
-                .filter(b -> b.id().equals(burnerId))
-                .findFirst()
-                .orElseThrow(() -> new NotFound("burner"));
-        List<Loaded> open = open(person);
-        // A pot that is not on the fire yet is only meant for a burner, and waits until it is free.
-        boolean onTheFire = open.stream()
-                .anyMatch(one ->
-                        one.row().id().equals(row.id()) && one.state().stage().onTheHob());
-        Optional<Loaded> there = open.stream()
-                .filter(other -> onTheFire && !other.row().id().equals(row.id()))
-                .filter(other -> burnerId.equals(other.row().burnerId()))
-                .filter(other -> other.state().stage().onTheHob())
-                .findFirst();
-        if (there.isPresent()) {
-            if (!swap) {
-                throw new Conflict(
-                        "burnerId",
-                        onto.name() + " has "
-                                + there.get().plan().charge().run().vessel().name()
-                                + " on it. Swap the two, or take another burner.");
-            }
-            BatchMapper.BatchRow other = there.get().row();
-            mapper.moveTo(other.id(), kitchenId, row.burnerId());
-            changes.note(kitchenId, "batches", other.id());
-        }
-        mapper.moveTo(row.id(), kitchenId, burnerId);
-        changes.note(kitchenId, "batches", row.id());
     }
 
     private BatchMapper.BatchRow hold(Person person, String batchId) {

@@ -93,9 +93,7 @@ record EventView(
                 entry.byName(),
                 figures(event),
                 corrected.map(c -> figures(c.replacement())),
-                corrected
-                        .map(c -> c.replacement().stamp().at())
-                        .filter(at -> !at.equals(event.stamp().at())),
+                corrected.map(Amendment.Corrected::replacement).flatMap(told -> moved(event, told)),
                 withdrawn.isPresent(),
                 reason(event)
                         .or(() -> withdrawn.map(Amendment.Withdrawn::reason))
@@ -133,9 +131,13 @@ record EventView(
                 entry.byName(),
                 reason(entry.event()).orElse(""),
                 replacement.map(Fact::figures),
-                replacement
-                        .map(fact -> fact.stamp().at())
-                        .filter(at -> !at.equals(corrected.stamp().at())));
+                replacement.flatMap(told -> moved(corrected, told)));
+    }
+
+    /** When it was as it is told right, if that is another moment. */
+    private static Optional<Instant> moved(BatchEvent told, Fact right) {
+        return Optional.of(right.stamp().at())
+                .filter(at -> !at.equals(told.stamp().at()));
     }
 
     private static <T> Optional<T> last(List<Logged> all, Class<T> kind) {

@@ -75,12 +75,11 @@ public record CoolingView(
 
     /** Ice for the bath with its own water, its spare counted in; where it cools in something else, what the stock alone would melt. */
     private static double iceKg(List<Plan.Filled> into, CoolingPlan slowest, LimitProfile limits) {
-        if (slowest.legs().get(0).medium() instanceof Medium.IceBath bath) {
-            return bath.ice().kg();
-        }
         double litres =
                 into.stream().mapToDouble(f -> f.count() * f.each().litres()).sum();
-        return Cooler.iceNeeded(Volume.ofLitres(litres), slowest.from(), limits.coldest())
+        return slowest.bath()
+                .map(Medium.IceBath::ice)
+                .orElseGet(() -> Cooler.iceNeeded(Volume.ofLitres(litres), slowest.from(), limits.coldest()))
                 .kg();
     }
 

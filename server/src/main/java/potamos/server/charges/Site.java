@@ -99,14 +99,9 @@ record Site(
 
     /** The same with what its bath lacks of ice at its hour. */
     Cooling withIce(Cooling cooling, Instant now, Instant at) {
-        double lacks = bin.filter(
-                        there -> cooling.slowest().plan().legs().get(0).medium() instanceof Medium.IceBath)
-                .map(there ->
-                        ((Medium.IceBath) cooling.slowest().plan().legs().get(0).medium())
-                                        .ice()
-                                        .kg()
-                                - there.at(now, iceUses, at).kg())
-                .orElse(0.0);
+        double wants =
+                cooling.slowest().plan().bath().map(bath -> bath.ice().kg()).orElse(0.0);
+        double lacks = bin.map(there -> wants - there.at(now, iceUses, at).kg()).orElse(0.0);
         return new Cooling(cooling.split(), cooling.enough(), Mass.ofKg(Math.max(0, lacks)));
     }
 
