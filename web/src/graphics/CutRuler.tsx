@@ -97,7 +97,6 @@ export function CutRuler({ name, cutMm, smallestMm, largestMm, fits, onCut, leng
             fontSize={12}
             textAnchor={mm === 0 ? 'start' : mm === most ? 'end' : 'middle'}
             fill="var(--quiet)"
-            fontFamily="var(--)"
           >
             {mm === 0 ? length(0) : length(mm).replace(/ .*/, '')}
           </text>

@@ -291,14 +291,7 @@ function RulerTicks({
     )
     if (long) {
       ticks.push(
-        <text
-          key={`t${below}`}
-          x={left + 16}
-          y={at + 4.5}
-          fontSize={13}
-          fill="var(--quiet)"
-          fontFamily="var(--)"
-        >
+        <text key={`t${below}`} x={left + 16} y={at + 4.5} fontSize={13} fill="var(--quiet)">
           {below === 0 ? `0 ${ruler.unit}` : below}
         </text>,
       )

@@ -81,6 +81,21 @@ describe('calls', () => {
     expect(posts(sent).length).toBe(0)
   })
 
+  it('asks again for what was taken back a moment ago, and not for what was taken back before', async () => {
+    const { now } = answer<{ now: string }>('range')
+    const until = (seconds: number) => new Date(new Date(now).getTime() + seconds * 1000).toISOString()
+    const taken = { ...answer<Call[]>('calls')[0]!, status: 'WITHDRAWN' as const }
+    const calls = [
+      { ...taken, id: 'just', againUntil: until(40) },
+      { ...taken, id: 'long', againUntil: until(-5) },
+    ]
+    const sent = open({ more: { '/api/calls': calls, 'DELETE /api/calls/just/withdrawal': {} } })
+    fireEvent.click(await screen.findByRole('button', { name: 'Ask again' }))
+    await expect
+      .poll(() => sent.filter((s) => s.method === 'DELETE').map((s) => s.path))
+      .toEqual(['/api/calls/just/withdrawal'])
+  })
+
   const shorter = (changes: Partial<Call>): Call => ({
     ...answer<Call[]>('calls')[0]!,
     status: 'SHORT',

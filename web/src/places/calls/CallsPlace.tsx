@@ -101,7 +101,6 @@ const route = (call: Call) => ({ params: { path: { id: call.id } } })
 function CallActs({ call, onAsk }: { call: Call; onAsk: (what: 'withdraw' | 'close') => void }) {
   const may = useMay()
   const { now } = useTimes()
-  const [withdrawnAt] = useState(() => now)
   const again = useChange(() => api.DELETE('/api/calls/{id}/withdrawal', route(call)), 'calls')
   const open = useChange(() => api.DELETE('/api/calls/{id}/closing', route(call)), 'calls')
   const toPlan = call.openL > 0 && !ended.includes(call.status)
@@ -134,7 +133,7 @@ function CallActs({ call, onAsk }: { call: Call; onAsk: (what: 'withdraw' | 'clo
           Withdraw
         </Button>
       )}
-      {call.status === 'WITHDRAWN' && may('ASK') && now - withdrawnAt < 60_000 && !again.error && (
+      {call.againUntil && new Date(call.againUntil).getTime() > now && may('ASK') && (
         <Button tone="quiet" onClick={() => again.mutate(undefined)}>
           Ask again
         </Button>

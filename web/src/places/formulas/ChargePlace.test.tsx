@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { cleanup, act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Call, Charge } from '../../api/queries'
@@ -109,6 +109,17 @@ describe('a charge', () => {
     open('charge-white')
     const table = (await screen.findByText('Weigh out')).closest('section')!
     expect(said(table)).toMatch(/cut 13 mm; trim bank 650 g, from Sun,? 22 Nov, 2\d\d g fresh/)
+  })
+
+  it('has what the drippings are deglazed with in its weigh-out, and none where nothing is', async () => {
+    const { charge } = open('charge-brown')
+    const row = (await screen.findByText('For deglazing, water or wine')).closest('tr')
+    expect(charge.deglazeL).toBeGreaterThan(0)
+    expect(said(row)).toContain(`${charge.deglazeL.toFixed(1)} L`)
+    cleanup()
+    open('charge-white')
+    await screen.findByText('Weigh out')
+    expect(screen.queryByText('For deglazing, water or wine')).toBeNull()
   })
 
   it('swaps a part for another of its kind, and keeps that in the address', async () => {

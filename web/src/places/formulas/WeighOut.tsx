@@ -3,6 +3,7 @@ import { Heading } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
 import { Pick } from '../../kit/Pick'
 import { duration, plainDay } from '../../words/time'
+import { byEntry } from '../batch/entry'
 import { swapped, type Wish } from './wish'
 
 interface Props {
@@ -16,9 +17,6 @@ type Part = Charge['parts'][number]
 /** Everything to weigh, in the order in which it goes in. */
 export function WeighOut({ charge, wish, onWish }: Props) {
   const units = useUnits()
-  const groups = new Map<number, Part[]>()
-  for (const part of charge.parts)
-    groups.set(part.intoTheSimmerMin, [...(groups.get(part.intoTheSimmerMin) ?? []), part])
   return (
     <section>
       <Heading aside={units.litresPerKg(charge.waterLPerKg)}>Weigh out</Heading>
@@ -29,16 +27,17 @@ export function WeighOut({ charge, wish, onWish }: Props) {
             name={charge.bedName.charAt(0).toUpperCase() + charge.bedName.slice(1)}
             value={units.kg(charge.bedKg)}
           />
+          {charge.deglazeL > 0 && (
+            <Row name="For deglazing, water or wine" value={units.jug(charge.deglazeL)} />
+          )}
           <Row name="Cold water" value={units.litres(charge.waterL)} />
-          {[...groups.entries()]
-            .sort(([a], [b]) => a - b)
-            .map(([minutes, parts]) => (
-              <Fragments key={minutes} minutes={minutes} charge={charge}>
-                {parts.map((part) => (
-                  <PartRow key={part.id} part={part} charge={charge} wish={wish} onWish={onWish} />
-                ))}
-              </Fragments>
-            ))}
+          {byEntry(charge.parts).map(([minutes, parts]) => (
+            <Fragments key={minutes} minutes={minutes} charge={charge}>
+              {parts.map((part) => (
+                <PartRow key={part.id} part={part} charge={charge} wish={wish} onWish={onWish} />
+              ))}
+            </Fragments>
+          ))}
           <Group words="For cooling" />
           {charge.cooling.into.map((filled) => (
             <Row

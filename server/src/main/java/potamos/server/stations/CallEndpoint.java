@@ -39,6 +39,7 @@ class CallEndpoint {
      * @param dueL      what is still to be handed over
      * @param nearlyMet whether it may be closed as met
      * @param closedAs  why it was closed short
+     * @param againUntil until when one that was taken back can be asked for again as it was
      */
     record CallView(
             @NotNull String id,
@@ -59,6 +60,7 @@ class CallEndpoint {
             boolean nearlyMet,
             Optional<String> batchId,
             Optional<String> closedAs,
+            Optional<Instant> againUntil,
             @NotNull Calls.Status status) {}
 
     /** What may be asked for, and by whom. */
@@ -183,6 +185,7 @@ class CallEndpoint {
                 call.owed().nearlyMet(),
                 call.batchId(),
                 call.closedAs(),
+                call.againUntil(),
                 call.status());
     }
 }

@@ -72,6 +72,7 @@ public class Calls {
      * @param owed     litres asked for, handed over and promised
      * @param batchId  the latest batch for it
      * @param closedAs why it was closed, if it was closed short
+     * @param againUntil when it was taken back: until when it can be asked for again as it was
      */
     public record Call(
             String id,
@@ -88,6 +89,7 @@ public class Calls {
             Owed owed,
             Optional<String> batchId,
             Optional<String> closedAs,
+            Optional<Instant> againUntil,
             Status status) {}
 
     /**
@@ -182,11 +184,8 @@ public class Calls {
     @Transactional
     public void askAgain(Person person, String id) {
         person.require(Role.Right.ASK);
-        of(person, id);
-        Instant withdrawn = mapper.byId(id, person.kitchenId())
-                .map(CallMapper.CallRow::withdrawnAt)
-                .orElse(null);
-        if (withdrawn != null && withdrawn.plus(SECOND_THOUGHTS).isBefore(clock.instant())) {
+        Instant now = clock.instant();
+        if (of(person, id).againUntil().filter(until -> until.isBefore(now)).isPresent()) {
             throw new Conflict("call", "It was taken back more than a minute ago. Ask anew.");
         }
         mapper.askAgain(id);
@@ -247,6 +246,7 @@ public class Calls {
                 owed,
                 Optional.ofNullable(row.batchId()),
                 Optional.of(row.closedReason()).filter(reason -> !reason.isEmpty()),
+                Optional.ofNullable(row.withdrawnAt()).map(at -> at.plus(SECOND_THOUGHTS)),
                 status(row, owed));
     }
 
