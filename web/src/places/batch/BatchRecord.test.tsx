@@ -94,7 +94,7 @@ describe('the record of a batch', () => {
       ...p,
       events: p.events.filter((e) => e.kind === 'heat-on'),
     }))
-    fireEvent.click(await screen.findByRole('button', { name: /^Correct Burner lit/ }))
+    fireEvent.click(await screen.findByRole('button', { name: /^Correct Heat on/ }))
     const sheet = await screen.findByRole('dialog')
     const at = within(sheet).getByRole('textbox', { name: 'It happened' })
     fireEvent.change(at, { target: { value: 'yesterday 6:07' } })

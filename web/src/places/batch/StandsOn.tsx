@@ -21,6 +21,12 @@ export function StandsOn({ page }: { page: Page }) {
     'range',
   )
   const places = hob.data ?? []
+  if (page.card.heat !== 'BURNER')
+    return (
+      <p className="text-15 text-quiet">
+        {page.card.heat === 'OWN' ? 'It has heat of its own.' : 'It simmers in the oven.'}
+      </p>
+    )
   if (!page.card.onTheHob || places.length < 2) return null
   const here = places.find((place) => place.burnerId === page.card.burnerId)
   if (!may('ACT')) return here ? <p className="text-15 text-quiet">On {here.name}.</p> : null

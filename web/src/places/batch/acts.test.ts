@@ -34,7 +34,18 @@ describe('acts that are due', () => {
   it.each(
     kinds.filter(
       (k) =>
-        !['WEIGH', 'BEGIN', 'BLANCH', 'FILL', 'LIGHT', 'HOLD', 'READ_LEVEL', 'READ_TEMPERATURE'].includes(k),
+        ![
+          'WEIGH',
+          'BEGIN',
+          'BLANCH',
+          'FILL',
+          'LIGHT',
+          'SWITCH_ON',
+          'INTO_THE_OVEN',
+          'HOLD',
+          'READ_LEVEL',
+          'READ_TEMPERATURE',
+        ].includes(k),
     ),
   )('%s says what is lost when it waits', (kind) => {
     expect(lossWords[kind]?.length).toBeGreaterThan(20)

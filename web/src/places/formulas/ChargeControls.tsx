@@ -105,13 +105,20 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
       {charge.burners.length > 1 && (
         <SelectField
           label="Burner"
-          value={charge.burnerId}
+          value={charge.burnerId ?? ''}
           onValue={(burner) => onWish({ ...wish, burner })}
           options={charge.burners.map((burner) => ({
             value: burner.id,
             name: `${burner.name}, ${units.power(burner.ratedKw)}${burner.free ? '' : ', taken'}`,
           }))}
         />
+      )}
+      {charge.heat !== 'BURNER' && (
+        <p className="text-15 text-quiet m-0">
+          {charge.heat === 'OWN'
+            ? `${charge.vessel.name} has heat of its own, ${units.power(charge.vessel.heatKw ?? 0)}; it takes no burner.`
+            : `In an oven at ${units.celsius(charge.ovenC ?? 0)}, from the water on; it takes no burner.`}
+        </p>
       )}
       <WaterRule charge={charge} wish={wish} onWish={onWish} />
       <BedMix charge={charge} wish={wish} onWish={onWish} />

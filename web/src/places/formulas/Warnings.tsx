@@ -133,6 +133,11 @@ function useWords(charge: Charge) {
           'Too heavy to lift alone.',
           `Full it weighs ${units.kg(warning.value)}. Ladle or draw it off where it stands; nobody lifts above ${units.kg(warning.limit)}.`,
         ]
+      case 'OUT_OF_THE_OVEN':
+        return [
+          'Nobody carries it out of the oven full.',
+          `Full it weighs ${units.kg(warning.value)}, and it is hot all round. Pull the rack, ladle it out where it stands, then lift the pot.`,
+        ]
       case 'UNUSUAL_RATIO':
         return [
           'An unusual ratio.',
@@ -141,7 +146,7 @@ function useWords(charge: Charge) {
       case 'SLOW_BRING_UP':
         return [
           'Lukewarm for too long.',
-          `It takes ${duration(warning.value)} from cold to hot; bones and water should be through that in ${duration(warning.limit)}. A stronger burner, or a smaller charge.`,
+          `It takes ${duration(warning.value)} from cold to hot; bones and water should be through that in ${duration(warning.limit)}. ${charge.heat === 'OVEN' ? 'Fill it with hot water, set the oven hotter, or charge less.' : 'A stronger burner, or a smaller charge.'}`,
         ]
       case 'TRAYS_CROWDED':
         return [

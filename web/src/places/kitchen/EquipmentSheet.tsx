@@ -21,6 +21,8 @@ export interface Field {
   unit?: string
   words?: [string, string][]
   step?: number
+  /** May be left empty. */
+  optional?: boolean
   /** Whether it counts, going by the others. */
   when?: (values: Values) => boolean
 }
@@ -52,7 +54,9 @@ export function EquipmentSheet({ title, fields, start, drawing, save, retire, on
   }
   const problem = saving.error ?? undefined
   const known = shown.some((field) => problem?.fields[field.name])
-  const missing = shown.some((field) => field.kind !== 'flag' && (values[field.name] ?? '') === '')
+  const missing = shown.some(
+    (field) => field.kind !== 'flag' && !field.optional && (values[field.name] ?? '') === '',
+  )
   return (
     <Sheet title={title} open onClose={onClose}>
       <form onSubmit={submit} className="grid gap-5">

@@ -53,6 +53,13 @@ export const fieldsOf = (usual: Kitchen['usual']): Record<Kind, Field[]> => ({
         ['REACTIVE', 'bare aluminium or iron'],
       ],
     },
+    {
+      name: 'heatKw',
+      label: 'Heat of its own, if it needs no burner',
+      kind: 'plain',
+      dimension: 'kilowatts',
+      optional: true,
+    },
     { name: 'kappa', label: 'Evaporation factor', kind: 'plain', unit: `book ${usual.vessels.kappa}` },
     { name: 'metalKg', label: 'Empty weight', kind: 'plain', dimension: 'kg' },
   ],

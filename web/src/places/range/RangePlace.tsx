@@ -162,6 +162,7 @@ function Vessels({ laid, batches, now }: { laid: Laid; batches: Card[]; now: num
   const crowded = batches.length > UNCROWDED
   const scale = crowded ? Math.min(150 / tallest, 140 / widest) : Math.min(5.2, 250 / tallest, 270 / widest)
   const burner = (card: Card) => {
+    if (card.heat === 'OVEN' && ['BRING_UP', 'SIMMER'].includes(card.stage)) return 'in the oven'
     const place = laid.rows.flat().find((at) => at.place.burnerId === card.burnerId)
     if (!place || !card.onTheHob) return undefined
     return place.card === card ? `on ${place.place.name}` : `waits for ${place.place.name}`

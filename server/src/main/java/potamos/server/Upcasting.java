@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import potamos.core.flow.Ledger;
 import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Liquid;
+import potamos.core.formula.PotPhase.TopUp.Keeps;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Temperature;
 import potamos.core.vessel.Vessel;
@@ -78,6 +79,11 @@ final class Upcasting {
                                 .contains(old.path("kind").asString("")),
                         "byProbe",
                         old -> mapper.valueToTree(false)),
+                // A level was held or left before it could be refilled in rounds.
+                new Step(
+                        has("hold", "drop", "water"),
+                        "keeps",
+                        old -> mapper.valueToTree(old.get("hold").asBoolean() ? Keeps.HELD : Keeps.LEFT)),
                 // A bath began at nothing, and a stock was as cold within as it was on the whole.
                 new Step(
                         has("ice", "water", "stirred"), "drawnAt", old -> mapper.valueToTree(Temperature.ofCelsius(0))),

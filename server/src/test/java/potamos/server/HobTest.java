@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -140,5 +141,57 @@ class HobTest {
                 assertThat(burner.path("free").asBoolean()).isFalse();
             }
         }
+    }
+
+    /** A kettle that heats itself takes no burner, is offered none and is put on none. */
+    @Test
+    void aKettleWithHeatOfItsOwnTakesNoBurner() {
+        String name = "Kettle " + UUID.randomUUID().toString().substring(0, 8);
+        assertThat(chef.post("/api/kitchen/vessels", """
+                        {"name": "%s", "shape": "kettle", "diameterCm": 55, "heightCm": 40, "bowlCm": 12,
+                         "handling": "TILTED", "heatKw": 0.1}
+                        """.formatted(name)).reason("heatKw"))
+                .contains("range");
+        assertThat(chef.post("/api/kitchen/vessels", """
+                        {"name": "%s", "shape": "kettle", "diameterCm": 55, "heightCm": 40, "bowlCm": 12,
+                         "handling": "TILTED", "heatKw": 14}
+                        """.formatted(name)).status())
+                .isEqualTo(201);
+        JsonNode kettle = null;
+        for (JsonNode vessel : cook.get("/api/kitchen").at("/vessels")) {
+            kettle = vessel.path("name").asString().equals(name) ? vessel : kettle;
+        }
+        assertThat(kettle).isNotNull();
+        assertThat(kettle.path("heatKw").asDouble()).isEqualTo(14);
+        String id = kettle.path("id").asString();
+        Visitor.Answer charge = cook.post("/api/charges", """
+                {"formula": "white-chicken", "goal": "LITRES", "value": 20, "vesselId": "%s"}
+                """.formatted(id));
+        assertThat(charge.at("/heat").asString()).isEqualTo("OWN");
+        assertThat(charge.at("/burnerId").isValueNode()
+                        && !charge.at("/burnerId").isNull())
+                .isFalse();
+        assertThat(charge.at("/burners")).isEmpty();
+        TestBatch batch = TestBatch.acceptedIn(cook, id, 20);
+        batch.simmering();
+        assertThat(card(batch).path("onTheHob").asBoolean()).isFalse();
+        String burner = hob().get(0).path("burnerId").asString();
+        Visitor.Answer refused =
+                cook.put("/api/batches/" + batch.id() + "/burner", "{\"burnerId\": \"" + burner + "\"}");
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.reason("burnerId")).contains("heat of its own");
+    }
+
+    @Test
+    void anOvenSimmerTakesNoBurnerEither() {
+        Visitor.Answer charge = cook.post("/api/charges", """
+                {"formula": "brown-veal", "goal": "LITRES", "value": 10, "vesselId": "%s",
+                 "schools": {"simmersIn": "the-oven", "cover": "lid-ajar"}}
+                """.formatted(TestKitchen.freshPot(cook)));
+        assertThat(charge.status()).as("%s", charge.body()).isEqualTo(200);
+        assertThat(charge.at("/heat").asString()).isEqualTo("OVEN");
+        assertThat(charge.at("/ovenC").asDouble()).isEqualTo(150);
+        assertThat(charge.at("/burners")).isEmpty();
+        assertThat(charge.at("/warnings").findValuesAsString("kind")).contains("OUT_OF_THE_OVEN");
     }
 }

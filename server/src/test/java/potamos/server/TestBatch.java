@@ -23,8 +23,17 @@ final class TestBatch {
     }
 
     static TestBatch acceptedFor(Visitor cook, double litres, String call) {
+        return accepted(cook, TestKitchen.freshPot(cook), litres, call);
+    }
+
+    /** A batch in that vessel. */
+    static TestBatch acceptedIn(Visitor cook, String vessel, double litres) {
+        return accepted(cook, vessel, litres, null);
+    }
+
+    private static TestBatch accepted(Visitor cook, String vessel, double litres, String call) {
         String id = UUID.randomUUID().toString();
-        Visitor.Answer answer = cook.post("/api/batches", acceptance(id, TestKitchen.freshPot(cook), litres, call));
+        Visitor.Answer answer = cook.post("/api/batches", acceptance(id, vessel, litres, call));
         assertThat(answer.status()).as("%s", answer.body()).isEqualTo(201);
         return new TestBatch(cook, id);
     }

@@ -98,7 +98,7 @@ final class Ahead {
         skimLPerMin = skimsAhead(pot, at, end);
         while (at.isBefore(end)) {
             double left = Duration.between(at, end).toSeconds() / 60.0;
-            if (topUps.now(left, pot.downCm(), lastDone)) {
+            if (topUps.now(left, pot.down(), lastDone)) {
                 lastDone = topUps.isLast(left);
                 take(pot, new Step(at, Coming.TOP_UP));
             }

@@ -64,6 +64,10 @@ public record DueAct(Kind kind, int step, Instant due, Instant late, double amou
         BLANCH(12),
         FILL(5, Way.EARLY),
         LIGHT(0),
+        /** The same for a vessel with heat of its own. */
+        SWITCH_ON(0),
+        /** The same for a pot that simmers in the oven. */
+        INTO_THE_OVEN(1),
         HOLD(0),
         KELP_OUT(0),
         FIRST_FOAM(3),

@@ -9,6 +9,7 @@ import java.util.Optional;
 import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.cooling.CoolingVerdict;
+import potamos.core.flow.Run;
 import potamos.core.formula.FinishPhase;
 import potamos.core.quantity.Temperature;
 
@@ -94,6 +95,14 @@ public final class DueActs {
                 .toList();
     }
 
+    private static Kind lit(Run.Heat heat) {
+        return switch (heat) {
+            case BURNER -> Kind.LIGHT;
+            case OWN -> Kind.SWITCH_ON;
+            case OVEN -> Kind.INTO_THE_OVEN;
+        };
+    }
+
     private void collect() {
         switch (state.stage()) {
             case WEIGH_IN -> add(Kind.WEIGH, planned(Stage.WEIGH_IN), SOON, Cost.TIME, usual.weigh());
@@ -108,7 +117,7 @@ public final class DueActs {
                     fill(begins());
                 } else {
                     Instant light = filledAt().plus(plan.charge().formula().coldSteep());
-                    add(Kind.LIGHT, light, SOON, Cost.TIME, Proposal.of(PotEvent.HeatOn.KIND));
+                    add(lit(plan.charge().run().heat()), light, SOON, Cost.TIME, Proposal.of(PotEvent.HeatOn.KIND));
                 }
             }
             case BRING_UP, SIMMER -> acts.addAll(DuePot.of(plan, state));

@@ -13,8 +13,10 @@ import potamos.core.flow.Solids;
 import potamos.core.flow.TopUpPolicy;
 import potamos.core.formula.Family;
 import potamos.core.formula.PotPhase;
+import potamos.core.formula.PotPhase.TopUp.Keeps;
 import potamos.core.liquor.Body;
 import potamos.core.liquor.Taint;
+import potamos.core.quantity.Volume;
 
 /** What a pot over the fire needs: on its way to the simmer, and while it simmers. */
 final class DuePot {
@@ -213,25 +215,23 @@ final class DuePot {
             return;
         }
         Instant last = policy.last(end);
+        Volume missing = state.pot().toMark();
         boolean tooLateToMatter = now.isAfter(end)
                 || LastTopUp.done(policy, state)
                 || !now.isBefore(last)
                         && !TopUpPolicy.worthIt(
-                                policy.amount(state.pot().toMark().litres()),
-                                state.pot().contents());
-        if (!policy.holds() || tooLateToMatter) {
+                                policy.amount(missing.litres()), state.pot().contents());
+        if (policy.keeps() == Keeps.LEFT || tooLateToMatter) {
             return;
         }
-        double cmPerH = state.pot().steamLPerH()
-                / Math.max(
-                        0.1,
-                        plan.charge()
-                                        .run()
-                                        .vessel()
-                                        .shape()
-                                        .surfaceDm2(state.pot().level())
-                                / 10);
-        double hours = Math.max(0, policy.drop().cm() - below) / Math.max(0.01, cmPerH);
+        double steam = state.pot().steamLPerH();
+        double surfaceDm2 =
+                plan.charge().run().vessel().shape().surfaceDm2(state.pot().level());
+        double hours = policy.hoursTo(
+                new TopUpPolicy.Down(
+                        below, missing.litres(), state.pot().liquor().litres()),
+                steam,
+                steam / Math.max(0.1, surfaceDm2 / 10));
         Instant byLevel = now.plus(Duration.ofSeconds((long) (hours * 3600)));
         Instant due = byLevel.isBefore(last) ? byLevel : last;
         add(Kind.TOP_UP, due, TopUpPolicy.MAY_WAIT, Cost.YIELD, usual.topUp());

@@ -54,7 +54,7 @@ public record NotYet(
         Instant ends =
                 state.simmer().ended().or(() -> state.simmer().plannedEnd()).orElse(now);
         Instant off = outlook.timeline().steps().stream()
-                .filter(step -> step.stage().onTheHob())
+                .filter(step -> step.stage().mayBeOnTheHob())
                 .map(Timeline.Step::to)
                 .reduce(ends, (first, next) -> next.isAfter(first) ? next : first);
         Ahead.of(

@@ -11,6 +11,7 @@ import potamos.core.flow.OwnKappa;
 import potamos.core.flow.PotStepper;
 import potamos.core.flow.Run;
 import potamos.core.flow.Solids;
+import potamos.core.flow.TopUpPolicy;
 import potamos.core.heat.Cover;
 import potamos.core.heat.SimmerBand;
 import potamos.core.quantity.Length;
@@ -63,6 +64,7 @@ final class PotModel {
     private final double boilsAbove;
     private final double bandEnds;
     private final double foamC;
+    private final TopUpPolicy topUps;
     private final PotStepper pot;
     private final OwnKappa own;
     private final List<BatchState.CoursePoint> course = new ArrayList<>();
@@ -88,6 +90,7 @@ final class PotModel {
 
     PotModel(Plan plan, Luck luck) {
         this.run = plan.charge().run();
+        this.topUps = TopUpPolicy.of(run);
         this.pot = new PotStepper(run, luck, PotStepper.Depth.AS_IT_IS);
         this.boiling = run.air().boilingPoint();
         this.boilsAbove = SimmerBand.LIVELY.high(boiling).celsius();
@@ -101,6 +104,7 @@ final class PotModel {
     /** The pot as it stands, to be run on from here without it. */
     private PotModel(PotModel other) {
         this.run = other.run;
+        this.topUps = other.topUps;
         this.pot = new PotStepper(other.pot);
         this.boiling = other.boiling;
         this.boilsAbove = other.boilsAbove;
@@ -227,6 +231,7 @@ final class PotModel {
     void topUp(Volume water, Temperature temperature, Instant at) {
         toppedUpAt = at;
         pot.topUp(water, temperature);
+        markContents = topUps.inRounds() ? pot.contents() : markContents;
         point();
     }
 
@@ -393,9 +398,9 @@ final class PotModel {
         return markContents - pot.contents();
     }
 
-    /** How far the level stands below its mark. */
-    double downCm() {
-        return pot.downCm(markContents);
+    /** How far it has gone down from its mark. */
+    TopUpPolicy.Down down() {
+        return new TopUpPolicy.Down(pot.downCm(markContents), downL(), pot.liquor());
     }
 
     /** The pot itself, for its litres. */

@@ -1,5 +1,7 @@
 package potamos.core.batch;
 
+import potamos.core.flow.Run;
+
 /** Where a batch stands, in the usual order of work; a reduction stands before the straining where it is done in the pot. */
 public enum Stage {
     WEIGH_IN,
@@ -29,7 +31,12 @@ public enum Stage {
     }
 
     /** Whether its vessel stands on a burner, lit or not. */
-    public boolean onTheHob() {
+    public boolean onTheHob(Run.Heat heat) {
+        return heat == Run.Heat.BURNER && mayBeOnTheHob();
+    }
+
+    /** Whether a vessel that goes on a burner stands there now. */
+    public boolean mayBeOnTheHob() {
         return hot() && this != STRAIN || this == BLANCH || this == FILL;
     }
 

@@ -82,7 +82,8 @@ public final class ChargeSolver {
         Run run = planned.run();
         Formula formula = planned.formula();
         Temperature usual = formula.simmer().band().middle(run.air().boilingPoint());
-        Optional<Temperature> simmerAt = Optional.of(run.simmerAt()).filter(at -> !at.equals(usual));
+        Optional<Temperature> simmerAt =
+                Optional.of(run.simmerAt()).filter(at -> !at.equals(usual) && run.heat() != Run.Heat.OVEN);
         Pot pot = new Pot(run.vessel(), run.burner(), run.air(), simmerAt, List.of(), Pot.tapOf(run.waterC()));
         ChargeSolver solver = new ChargeSolver(formula, pot);
         double kg = solver.noBed ? run.water().litres() : bed.kg();
@@ -98,7 +99,7 @@ public final class ChargeSolver {
     public static boolean fits(Formula formula, Pot pot, Goal goal) {
         ChargeSolver solver = new ChargeSolver(formula, pot);
         double kg = solver.bedFor(goal);
-        Run run = solver.run(kg);
+        Run run = checked(solver.run(kg));
         double out = goal instanceof Goal.Litres litres ? litres.out().litres() : Forecaster.litresOut(run);
         solver.boilDownMin(run, out);
         return Warnings.startable(run, solver.levels(run), out);
@@ -167,7 +168,7 @@ public final class ChargeSolver {
     }
 
     private Charge charge(double kg) {
-        Run run = run(kg);
+        Run run = checked(run(kg));
         Optional<Roasting> roasting =
                 formula.phase(PrepPhase.Roast.class).map(r -> Roasting.best(r, run.raw(), pot.ovens()));
         return charge(run, Map.of(), roasting);
@@ -226,7 +227,7 @@ public final class ChargeSolver {
                 .map(part -> new Measure(part, part.amount().of(raw, water)))
                 .toList();
         Temperature simmerAt = formula.simmer().band().middle(pot.air().boilingPoint());
-        return new Run(
+        Run run = new Run(
                 pot.vessel(),
                 bed(kg),
                 raw,
@@ -247,6 +248,14 @@ public final class ChargeSolver {
                 formula.phase(FinishPhase.Degrease.class).isPresent(),
                 pot.air(),
                 pot.burner());
+        return run.heat() == Run.Heat.OVEN ? OvenSimmer.of(run) : run;
+    }
+
+    private static Run checked(Run run) {
+        if (run.heat() == Run.Heat.OVEN) {
+            OvenSimmer.check(run);
+        }
+        return run;
     }
 
     private Bed bed(double kg) {

@@ -12,6 +12,7 @@ import potamos.core.vessel.Vessel;
 /**
  * Where a charge is to be cooked.
  *
+ * @param burner   under it; a vessel with heat of its own has that instead
  * @param simmerAt a simmer kept at this temperature instead of the middle of the formula's band; below the local boiling point
  * @param ovens    to choose from for a roast; none means any oven
  * @param tap      how cold its water comes
@@ -29,6 +30,7 @@ public record Pot(
 
     public Pot {
         ovens = List.copyOf(ovens);
+        burner = Pot.under(vessel, burner);
         Refusal.unlessWithin("tapC", tap.celsius(), 1, 35, "°C");
         simmerAt.ifPresent(at -> Refusal.unlessWithin(
                 "simmerC", at.celsius(), COOLEST_SIMMER_C, air.boilingPoint().celsius(), "°C"));
@@ -37,6 +39,11 @@ public record Pot(
     /** With the simmer in the formula's band. */
     public Pot(Vessel vessel, Burner burner, Air air) {
         this(vessel, burner, air, Optional.empty(), List.of(), BOOK_TAP);
+    }
+
+    /** A vessel with heat of its own stands on no burner. */
+    private static Burner under(Vessel vessel, Burner burner) {
+        return vessel.own().map(heat -> new Burner(vessel.name(), heat, 1)).orElse(burner);
     }
 
     /** The tap that a pot was filled from which was filled so warm; the book's where it was filled hot. */

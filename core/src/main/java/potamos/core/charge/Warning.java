@@ -37,6 +37,8 @@ public record Warning(Kind kind, double value, double limit, String unit) {
         BED_BARE_LATER(false),
         /** Full vessel too heavy to lift alone: value and limit in kg. */
         HEAVY_LIFT(false),
+        /** A full hot vessel would have to come out of the oven: value in kg, limit is what is lifted alone. It is ladled where it stands. */
+        OUT_OF_THE_OVEN(false),
         /** Litres of water per kg of bed outside the usual range of the family; limit is the nearer end. */
         UNUSUAL_RATIO(false),
         /** The pot stays lukewarm too long on its way up: value is minutes between 12 and 60 °C; a stronger burner or a smaller charge shortens it. */

@@ -62,7 +62,9 @@ final class Warnings {
         }
         double weight =
                 vessel.metal().kg() + run.bed().mass().kg() + run.water().litres();
-        if (vessel.handling() == Vessel.Handling.LIFTED && weight > LIFT_KG) {
+        if (run.heat() == Run.Heat.OVEN) {
+            found.add(new Warning(Warning.Kind.OUT_OF_THE_OVEN, weight, LIFT_KG, "kg"));
+        } else if (vessel.handling() == Vessel.Handling.LIFTED && weight > LIFT_KG) {
             found.add(new Warning(Warning.Kind.HEAVY_LIFT, weight, LIFT_KG, "kg"));
         }
         if (run.raw().kg() > 0) {

@@ -274,10 +274,12 @@ public final class Forecaster {
             pot.take(skim * dt / length);
             noteBare(course, end);
             double left = length - end;
-            if (topUps.now(left, pot.downCm(mark), lastDone)) {
+            double missing = mark - pot.contents();
+            if (topUps.now(left, new TopUpPolicy.Down(pot.downCm(mark), missing, pot.liquor()), lastDone)) {
                 lastDone = topUps.isLast(left);
-                Volume water = topUps.amount(mark - pot.contents());
+                Volume water = topUps.amount(missing);
                 pot.topUp(water, run.simmer().topUp().water());
+                mark = topUps.inRounds() ? pot.contents() : mark;
                 course.topUps.add(new Forecast.TopUp(course.bringUpMin + end, water));
             }
             if (end >= nextPoint - 1e-9 || end >= length - 1e-9) {

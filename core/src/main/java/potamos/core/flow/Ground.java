@@ -47,6 +47,8 @@ public record Ground(Term term, double value, Why.Basis basis, double bandShare)
         WATER(Measure.LITRES),
         SOLIDS(Measure.KILOGRAMS),
         WATER_AT(Measure.CELSIUS),
+        /** What an oven is set to that a pot simmers in. */
+        OVEN_AT(Measure.CELSIUS),
         BURNER(Measure.KILOWATTS),
         INTO_THE_POT(Measure.SHARE),
         /** Across the pot. */

@@ -10,6 +10,7 @@ import static potamos.core.flow.Ground.Term.GIVEN;
 import static potamos.core.flow.Ground.Term.HALF_TIME;
 import static potamos.core.flow.Ground.Term.INTO_THE_POT;
 import static potamos.core.flow.Ground.Term.LIQUOR;
+import static potamos.core.flow.Ground.Term.OVEN_AT;
 import static potamos.core.flow.Ground.Term.SIMMER_AT;
 import static potamos.core.flow.Ground.Term.SIMMER_FOR;
 import static potamos.core.flow.Ground.Term.SOLIDS;
@@ -84,6 +85,16 @@ public final class Grounds {
                         .map(Solids::mass)
                         .mapToDouble(Mass::kg)
                         .sum();
+        if (run.heat() == Run.Heat.OVEN) {
+            double set = run.simmer().oven().orElseThrow().celsius();
+            List<Ground> inTheOven = List.of(
+                    Ground.of(WATER, run.water().litres(), Basis.PLANNED),
+                    Ground.of(SOLIDS, solids, Basis.PLANNED),
+                    Ground.of(WATER_AT, run.waterC().celsius(), Basis.PLANNED),
+                    Ground.of(SIMMER_AT, run.simmerAt().celsius(), Basis.PLANNED),
+                    Ground.of(OVEN_AT, set, Basis.PLANNED));
+            return Ground.shared(inTheOven, Map.of(OVEN_AT, 1.0));
+        }
         List<Ground> grounds = List.of(
                 Ground.of(WATER, run.water().litres(), Basis.PLANNED),
                 Ground.of(SOLIDS, solids, Basis.PLANNED),

@@ -3,6 +3,7 @@ package potamos.core.flow;
 import java.time.Duration;
 import potamos.core.heat.Cover;
 import potamos.core.heat.PotHeat;
+import potamos.core.heat.Surroundings;
 import potamos.core.heat.Water;
 import potamos.core.liquor.Gelatin;
 import potamos.core.quantity.Length;
@@ -52,6 +53,10 @@ public final class PotStepper {
     private final Depth depth;
     private Bed bed;
     private PotHeat heat;
+
+    /** Off the heat: out of the oven, where it was in one. */
+    private PotHeat off;
+
     private double kappaShare = 1;
     private double contents;
     private double solids;
@@ -92,6 +97,7 @@ public final class PotStepper {
         this.depth = other.depth;
         this.bed = other.bed;
         this.heat = other.heat;
+        this.off = other.off;
         this.kappaShare = other.kappaShare;
         this.contents = other.contents;
         this.solids = other.solids;
@@ -113,8 +119,9 @@ public final class PotStepper {
         gelatin = gelatin == null
                 ? Gelatin.of(most())
                 : new Gelatin(Math.max(0, most() - gelatin.grams()), gelatin.grams());
-        heat = new PotHeat(
+        off = new PotHeat(
                 run.vessel(), mass.kg() * bed.kind().heatKjPerKgK(), bed.displacedVolume(), run.air(), cover, kappa());
+        heat = run.simmer().oven().map(Surroundings::oven).map(off::in).orElse(off);
         knownFor = Double.NaN;
     }
 
@@ -122,6 +129,7 @@ public final class PotStepper {
     public void cover(Cover with) {
         cover = with;
         heat = heat.withCover(with);
+        off = off.withCover(with);
         knownFor = Double.NaN;
     }
 
@@ -134,6 +142,7 @@ public final class PotStepper {
         if (share != kappaShare) {
             kappaShare = share;
             heat = heat.withKappa(kappa());
+            off = off.withKappa(kappa());
             knownFor = Double.NaN;
         }
     }
@@ -169,7 +178,10 @@ public final class PotStepper {
                     heat.step(Temperature.ofCelsius(celsius), Volume.ofLitres(there()), power, BRING_UP_STEP_S);
             double gained = step.temperature().celsius() - before;
             if (gained < LEAST_GAIN_K || seconds > LONGEST_BRING_UP_H * 3600) {
-                throw Refusal.of("burnerKw", "this burner cannot bring the vessel to a simmer; use a stronger one");
+                throw run.heat() == Run.Heat.OVEN
+                        ? Refusal.of(
+                                "simmerOvenC", "this oven takes longer than twelve hours to bring the pot to a simmer")
+                        : Refusal.of("burnerKw", "this burner cannot bring the vessel to a simmer; use a stronger one");
             }
             double share = Math.min(1, (target.celsius() - before) / gained);
             steam(step.steam().litres() * share);
@@ -201,15 +213,18 @@ public final class PotStepper {
             return;
         }
         double before = celsius;
-        Power power = fire == Fire.FULL ? power() : Power.ofKilowatts(0);
-        PotHeat.Step step = heat.step(Temperature.ofCelsius(before), Volume.ofLitres(there()), power, seconds);
+        Temperature at = Temperature.ofCelsius(before);
+        Volume there = Volume.ofLitres(there());
+        PotHeat.Step step = fire == Fire.FULL
+                ? heat.step(at, there, power(), seconds)
+                : off.step(at, there, Power.ofKilowatts(0), seconds);
         steam(step.steam().litres());
         celsius = step.temperature().celsius();
         dissolve((before + celsius) / 2, seconds);
     }
 
     private Power power() {
-        return run.burner().delivered().times(luck.power());
+        return run.fire().times(luck.power());
     }
 
     /** How far off it still is. */

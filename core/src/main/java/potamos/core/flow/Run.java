@@ -8,6 +8,7 @@ import potamos.core.heat.Air;
 import potamos.core.heat.Burner;
 import potamos.core.heat.Water;
 import potamos.core.quantity.Mass;
+import potamos.core.quantity.Power;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.core.vessel.Bed;
@@ -34,7 +35,7 @@ import potamos.core.vessel.Vessel;
  * @param reduction   what is boiled away afterwards
  * @param degreased   whether the floating fat is lifted before the litres count
  * @param air         around the pot
- * @param burner      under it
+ * @param burner      under it, or what its vessel has of its own; an oven simmer is only reduced on it
  */
 public record Run(
         Vessel vessel,
@@ -55,6 +56,14 @@ public record Run(
         boolean degreased,
         Air air,
         Burner burner) {
+
+    /** What heats a pot. */
+    public enum Heat {
+        BURNER,
+        /** The vessel's own. */
+        OWN,
+        OVEN
+    }
 
     public Run {
         others = List.copyOf(others);
@@ -82,17 +91,31 @@ public record Run(
         }
     }
 
+    public Heat heat() {
+        return simmer.oven().isPresent() ? Heat.OVEN : vessel.own().isPresent() ? Heat.OWN : Heat.BURNER;
+    }
+
+    /** Heat that comes through its bottom; in an oven all of it comes through the walls. */
+    public Power fire() {
+        return heat() == Heat.OVEN ? Power.ofKilowatts(0) : burner.delivered();
+    }
+
     /** The same with so much water drawn over it. */
     public Run withWater(Volume other) {
-        return with(other, poured, others);
+        return with(other, poured, others, simmerAt);
+    }
+
+    /** The same kept at another temperature. */
+    public Run withSimmerAt(Temperature other) {
+        return with(water, poured, others, other);
     }
 
     /** The same with other solids beside the bed, and other wine. */
     public Run withParts(Volume otherPoured, List<Solids> otherSolids) {
-        return with(water, otherPoured, otherSolids);
+        return with(water, otherPoured, otherSolids, simmerAt);
     }
 
-    private Run with(Volume water, Volume poured, List<Solids> others) {
+    private Run with(Volume water, Volume poured, List<Solids> others, Temperature simmerAt) {
         return new Run(
                 vessel,
                 bed,

@@ -2,22 +2,31 @@ package potamos.core.flow;
 
 import java.time.Duration;
 import java.time.Instant;
+import potamos.core.formula.PotPhase;
+import potamos.core.formula.PotPhase.TopUp.Keeps;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Volume;
 
 /**
- * When a simmering pot gets water: whenever it has dropped so far below its mark, and once more before the end, back to the mark, so that its yield moves
- * smoothly with the charge. Forecast, due acts, outlook and expectation all go by this.
+ * When a simmering pot gets water. One that is held gets it whenever it has dropped so far below its mark, and is then brought back to it. One that is
+ * refilled in rounds goes down by a quarter of its liquor, gets three quarters of that back, and has its mark there from then on. Both get it once more
+ * before the end, however far they have come, so that the yield moves smoothly with the charge. Forecast, due acts, outlook and expectation all go by this.
  *
- * @param holds whether the pot is held at its mark at all
- * @param drop  how far the level may fall before it is topped up
+ * @param keeps what is done about the level
+ * @param drop  how far the level of one that is held may fall before it is topped up
  * @param share of what is missing that goes in: all of it in a simmer of an hour and a quarter and more, in a shorter one less, and none where the simmer is
  *              hardly longer than what follows the last top-up; between the two it grows by the minute, so that none of them decides it
  */
-public record TopUpPolicy(boolean holds, Length drop, double share) {
+public record TopUpPolicy(Keeps keeps, Length drop, double share) {
 
     /** The last top-up comes so long before the end. */
     public static final Duration LAST = Duration.ofMinutes(30);
+
+    /** Of its liquor that a round takes away. */
+    public static final double ROUND_DOWN = 0.25;
+
+    /** Of what a round has taken away that comes back. */
+    public static final double ROUND_BACK = 0.75;
 
     private static final double LEAST_SHARE = 0.0025;
 
@@ -31,16 +40,21 @@ public record TopUpPolicy(boolean holds, Length drop, double share) {
     private static final Duration LONG = Duration.ofMinutes(75);
 
     public static TopUpPolicy of(Run run) {
+        PotPhase.TopUp topUp = run.simmer().topUp();
         double into = (double) run.simmer().usual().minus(SHORT).toSeconds()
                 / LONG.minus(SHORT).toSeconds();
         double share = Math.max(0, Math.min(1, into));
-        return new TopUpPolicy(
-                run.simmer().topUp().hold() && share > 0, run.simmer().topUp().drop(), share);
+        return new TopUpPolicy(share > 0 ? topUp.keeps() : Keeps.LEFT, topUp.drop(), share);
+    }
+
+    /** Whether it is refilled in rounds, so that each refill sets its mark anew. */
+    public boolean inRounds() {
+        return keeps == Keeps.IN_ROUNDS;
     }
 
     /** Water that goes in when so much is missing to the mark. */
     public Volume amount(double missingL) {
-        return Volume.ofLitres(Math.max(0, missingL) * share);
+        return Volume.ofLitres(Math.max(0, missingL) * share * (inRounds() ? ROUND_BACK : 1));
     }
 
     /** Whether it is worth a jug: less than a quarter of a per cent of what is in the pot is left alone. */
@@ -53,15 +67,44 @@ public record TopUpPolicy(boolean holds, Length drop, double share) {
         return end.minus(LAST);
     }
 
+    /** How far a pot has gone down.
+     *
+     * @param cm      below its mark
+     * @param missing litres to its mark
+     * @param liquor  that is left
+     */
+    public record Down(double cm, double missing, double liquor) {
+        private double share() {
+            double atTheMark = liquor + missing;
+            return atTheMark > 0 ? missing / atTheMark : 0;
+        }
+    }
+
     /**
      * Whether it is topped up now.
      *
      * @param toTheEndMin minutes of simmer that are left
-     * @param downCm      how far the level stands below its mark
      * @param lastDone    whether the last one is done
      */
-    public boolean now(double toTheEndMin, double downCm, boolean lastDone) {
-        return holds && !lastDone && (isLast(toTheEndMin) || downCm >= drop.cm());
+    public boolean now(double toTheEndMin, Down down, boolean lastDone) {
+        return switch (keeps) {
+            case LEFT -> false;
+            case HELD -> !lastDone && (isLast(toTheEndMin) || down.cm() >= drop.cm());
+            case IN_ROUNDS -> !lastDone && (isLast(toTheEndMin) || down.share() >= ROUND_DOWN);
+        };
+    }
+
+    /**
+     * Hours until it has gone down so far that it is topped up.
+     *
+     * @param steamLPerH that leaves it
+     * @param cmPerH     by which that lowers it
+     */
+    public double hoursTo(Down down, double steamLPerH, double cmPerH) {
+        return inRounds()
+                ? Math.max(0, ROUND_DOWN * (down.liquor() + down.missing()) - down.missing())
+                        / Math.max(0.01, steamLPerH)
+                : Math.max(0, drop.cm() - down.cm()) / Math.max(0.01, cmPerH);
     }
 
     /** Whether one with so many minutes left is the last. */

@@ -161,7 +161,7 @@ public final class Book {
     }
 
     static PotPhase.TopUp heldHot() {
-        return new PotPhase.TopUp(true, Length.ofCm(2.5), Temperature.ofCelsius(85));
+        return new PotPhase.TopUp(PotPhase.TopUp.Keeps.HELD, Length.ofCm(2.5), Temperature.ofCelsius(85));
     }
 
     static Part percent(String item, double percent, When when, double cutMm) {

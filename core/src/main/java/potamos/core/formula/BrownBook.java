@@ -21,7 +21,7 @@ final class BrownBook {
 
     /** Roasted bones are topped up cold: what fat and scum there is sets and rises. */
     private static final PotPhase.TopUp HELD_COLD =
-            new PotPhase.TopUp(true, Length.ofCm(2.5), Temperature.ofCelsius(12));
+            new PotPhase.TopUp(PotPhase.TopUp.Keeps.HELD, Length.ofCm(2.5), Temperature.ofCelsius(12));
 
     private BrownBook() {}
 

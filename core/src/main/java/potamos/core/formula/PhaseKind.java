@@ -156,6 +156,13 @@ public final class PhaseKind<P extends Phase> {
             return with(figure, of, usually);
         }
 
+        /** A figure that is said only where it means something; a new phase does not have it. */
+        <T> Draft<P> seldom(Figure<T> figure, Function<P, T> of) {
+            left.add(figure.name());
+            told.add(figure, of);
+            return this;
+        }
+
         Draft<P> isChore(Chore what) {
             chore = what;
             return this;

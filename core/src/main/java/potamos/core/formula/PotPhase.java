@@ -3,6 +3,7 @@ package potamos.core.formula;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import potamos.core.figure.Figure;
 import potamos.core.figure.Figures;
 import potamos.core.heat.Cover;
@@ -81,16 +82,26 @@ public sealed interface PotPhase extends Phase {
      * @param least what a cook would call too short
      * @param most  what a cook would call too long
      * @param cover on the pot
+     * @param oven  what an oven is set to in which it simmers from the water on; nothing for one over a flame
      * @param topUp what happens as it steams away
      * @param skim  how often it is skimmed
      */
     @RecordBuilder
-    record Simmer(SimmerBand band, Duration usual, Duration least, Duration most, Cover cover, TopUp topUp, Skim skim)
+    record Simmer(
+            SimmerBand band,
+            Duration usual,
+            Duration least,
+            Duration most,
+            Cover cover,
+            Optional<Temperature> oven,
+            TopUp topUp,
+            Skim skim)
             implements PotPhase, PotPhaseSimmerBuilder.With {
         static final Figure<SimmerBand> BAND = Figure.choice("band", SimmerBand.class);
         static final Figure<Duration> LEAST = Figure.duration("leastMin");
         static final Figure<Duration> MOST = Figure.duration("mostMin");
         static final Figure<Cover> COVER = Figure.choice("cover", Cover.class);
+        static final Figure<Temperature> OVEN = Figure.celsius("simmerOvenC", 100, 250);
 
         public static final PhaseKind<Simmer> KIND = PhaseKind.named("simmer", Simmer.class)
                 .with(BAND, Simmer::band, SimmerBand.LAZY)
@@ -98,7 +109,9 @@ public sealed interface PotPhase extends Phase {
                 .maybe(LEAST, Simmer::least, Duration.ofMinutes(120))
                 .maybe(MOST, Simmer::most, Duration.ofMinutes(240))
                 .maybe(COVER, Simmer::cover, Cover.OPEN)
-                .maybe(TopUp.HOLD, simmer -> simmer.topUp.hold(), false)
+                .seldom(OVEN, simmer -> simmer.oven.orElse(null))
+                .maybe(TopUp.HOLD, simmer -> simmer.topUp.held(), false)
+                .seldom(TopUp.ROUNDS, simmer -> simmer.topUp.inRounds() ? Boolean.TRUE : null)
                 .maybe(TopUp.DROP, simmer -> simmer.topUp.drop(), Length.ofCm(2.5))
                 .maybe(TopUp.CELSIUS, simmer -> simmer.topUp.water(), Temperature.ofCelsius(85))
                 .maybe(Skim.EARLY, simmer -> simmer.skim.early(), Duration.ofMinutes(15))
@@ -110,13 +123,21 @@ public sealed interface PotPhase extends Phase {
                         f.or(LEAST, f.get(MIN)),
                         f.or(MOST, f.get(MIN)),
                         f.or(COVER, Cover.OPEN),
+                        f.has(OVEN) ? Optional.of(f.get(OVEN)) : Optional.empty(),
                         TopUp.of(f),
                         Skim.of(f)));
+
+        /** One over a flame. */
+        public Simmer(
+                SimmerBand band, Duration usual, Duration least, Duration most, Cover cover, TopUp topUp, Skim skim) {
+            this(band, usual, least, most, cover, Optional.empty(), topUp, skim);
+        }
 
         public Simmer {
             MIN.check(usual);
             LEAST.check(least);
             MOST.check(most);
+            oven.ifPresent(OVEN::check);
             if (least.compareTo(usual) > 0 || usual.compareTo(most) > 0) {
                 throw Refusal.of(MIN.name(), "the usual simmer lies between the least and the most");
             }
@@ -139,6 +160,7 @@ public sealed interface PotPhase extends Phase {
                     length.compareTo(least) < 0 ? length : least,
                     length.compareTo(most) > 0 ? length : most,
                     cover,
+                    oven,
                     topUp,
                     skim);
         }
@@ -162,14 +184,27 @@ public sealed interface PotPhase extends Phase {
     /**
      * What happens as a pot steams away.
      *
-     * @param hold  whether it is topped up at all
-     * @param drop  how far the level may fall before it is
+     * @param keeps what is done about it
+     * @param drop  how far the level of one that is held may fall before it is topped up
      * @param water temperature of what is added
      */
-    record TopUp(boolean hold, Length drop, Temperature water) {
+    record TopUp(Keeps keeps, Length drop, Temperature water) {
         static final Figure<Boolean> HOLD = Figure.yes("holdLevel");
+        static final Figure<Boolean> ROUNDS = Figure.yes("refillInRounds");
         static final Figure<Length> DROP = Figure.cm("topUpDropCm", 30);
         static final Figure<Temperature> CELSIUS = Figure.celsius("topUpC", 0, 100);
+
+        /** What is done about the level. */
+        public enum Keeps {
+            /** Nothing: it goes down as it will. */
+            LEFT,
+            /** Brought back to its mark. */
+            HELD,
+            /** Let down by a part of its liquor, then refilled with most of it, and again: it concentrates in rounds. */
+            IN_ROUNDS
+        }
+
+        private static final Temperature USUALLY = Temperature.ofCelsius(85);
 
         public TopUp {
             DROP.check(drop);
@@ -178,12 +213,28 @@ public sealed interface PotPhase extends Phase {
 
         /** Left to go down as it will. */
         public static TopUp none() {
-            return new TopUp(false, Length.ZERO, Temperature.ofCelsius(85));
+            return new TopUp(Keeps.LEFT, Length.ZERO, USUALLY);
+        }
+
+        boolean held() {
+            return keeps == Keeps.HELD;
+        }
+
+        boolean inRounds() {
+            return keeps == Keeps.IN_ROUNDS;
         }
 
         private static TopUp of(Figures figures) {
             boolean hold = figures.or(HOLD, false);
-            return hold || figures.has(DROP) ? new TopUp(hold, figures.get(DROP), figures.get(CELSIUS)) : TopUp.none();
+            boolean rounds = figures.or(ROUNDS, false);
+            if (hold && rounds) {
+                throw Refusal.of(ROUNDS.name(), "a level is held at its mark or refilled in rounds, not both");
+            }
+            if (!hold && !rounds && !figures.has(DROP)) {
+                return TopUp.none();
+            }
+            Keeps keeps = hold ? Keeps.HELD : rounds ? Keeps.IN_ROUNDS : Keeps.LEFT;
+            return new TopUp(keeps, figures.or(DROP, Length.ZERO), figures.or(CELSIUS, USUALLY));
         }
     }
 

@@ -2,6 +2,7 @@ package potamos.core.formula;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -11,6 +12,7 @@ import potamos.core.formula.FinishPhase.Strain;
 import potamos.core.formula.FinishPhase.Transfer;
 import potamos.core.formula.Part.When;
 import potamos.core.formula.PotPhase.Simmer;
+import potamos.core.formula.PotPhase.TopUp.Keeps;
 import potamos.core.heat.Cover;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Refusal;
@@ -81,12 +83,36 @@ public record Schools(Optional<WaterRule> water, Figures chosen) {
         DRIED_THIRD_VOLUME
     }
 
-    /** Whether the level is held. */
-    public enum LevelIs {
-        HOLD,
-        LET_REDUCE
+    /** What a pot simmers on. */
+    public enum SimmersIn {
+        THE_POT_ON_THE_FIRE,
+        /** From the water on, with hot water, and skimmed no more than once: nobody opens an oven every quarter of an hour. */
+        THE_OVEN
     }
 
+    /** What is done about the level. */
+    public enum LevelIs {
+        HOLD(Keeps.HELD),
+        LET_REDUCE(Keeps.LEFT),
+        REFILL_IN_ROUNDS(Keeps.IN_ROUNDS);
+
+        private final Keeps keeps;
+
+        LevelIs(Keeps keeps) {
+            this.keeps = keeps;
+        }
+
+        private static LevelIs of(Keeps keeps) {
+            return Arrays.stream(values())
+                    .filter(level -> level.keeps == keeps)
+                    .findFirst()
+                    .orElseThrow();
+        }
+    }
+
+    private static final Temperature OVEN_SIMMER = Temperature.ofCelsius(150);
+    private static final Temperature FROM_THE_KETTLE = Temperature.ofCelsius(90);
+    private static final Duration LEAST_IN_THE_OVEN = Duration.ofMinutes(60);
     private static final Duration LATE = Duration.ofMinutes(105);
     private static final Duration TOMATO_APART = Duration.ofMinutes(8);
     private static final Length USUAL_DROP = Length.ofCm(2.5);
@@ -157,17 +183,28 @@ public record Schools(Optional<WaterRule> water, Figures chosen) {
             .does((formula, cover) -> changed(formula, Simmer.class, simmer -> simmer.withCover(cover)))
             .stands((base, now) -> Optional.of(now.simmer().cover()));
 
+    public static final School<SimmersIn> SIMMERS_IN = School.of(Figure.choice("simmersIn", SimmersIn.class))
+            .where(Schools::mayBeInTheOven)
+            .unless((formula, in) -> reason(
+                    in == SimmersIn.THE_OVEN && !mayBeInTheOven(formula),
+                    "what simmers for less than an hour, or is steeped or reduced, is not put in the oven"))
+            .does(Schools::simmeredIn)
+            .stands((base, now) ->
+                    Optional.of(now.simmer().oven().isPresent() ? SimmersIn.THE_OVEN : SimmersIn.THE_POT_ON_THE_FIRE));
+
     public static final School<LevelIs> TOP_UP = School.of(Figure.choice("topUp", LevelIs.class))
             .where(Schools::steamsAway)
             .unless((formula, level) -> reason(
-                            level == LevelIs.HOLD && formula.family() == Family.REDUCTION,
+                            level != LevelIs.LET_REDUCE && formula.family() == Family.REDUCTION,
                             "a reduction is not topped up")
                     .or(() -> reason(
-                            level == LevelIs.HOLD && formula.family() == Family.VEGETABLE && formula.reducesTo() < 1,
+                            level != LevelIs.LET_REDUCE
+                                    && formula.family() == Family.VEGETABLE
+                                    && formula.reducesTo() < 1,
                             "the light school reduces by half; holding the level contradicts it")))
             .does((formula, level) ->
                     changed(formula, Simmer.class, simmer -> simmer.withTopUp(topUp(level, simmer.topUp()))))
-            .stands((base, now) -> Optional.of(now.simmer().topUp().hold() ? LevelIs.HOLD : LevelIs.LET_REDUCE));
+            .stands((base, now) -> Optional.of(LevelIs.of(now.simmer().topUp().keeps())));
 
     public static final School<Transfer> TRANSFER = School.of(Figure.choice("transfer", Transfer.class))
             .does((formula, transfer) ->
@@ -184,8 +221,8 @@ public record Schools(Optional<WaterRule> water, Figures chosen) {
             .stands((base, now) -> Optional.of(now.strain().pressed()));
 
     /** In the order in which they take effect. */
-    public static final List<School<?>> ALL =
-            List.of(DENSITY, BLANCH, SIMMER, TOMATO, ROAST, HERBS, VEGETABLES, COVER, TOP_UP, TRANSFER, PRESS);
+    public static final List<School<?>> ALL = List.of(
+            DENSITY, BLANCH, SIMMER, TOMATO, ROAST, HERBS, VEGETABLES, SIMMERS_IN, COVER, TOP_UP, TRANSFER, PRESS);
 
     /** The same with one choice made. */
     public <T> Schools with(School<T> school, T choice) {
@@ -243,6 +280,28 @@ public record Schools(Optional<WaterRule> water, Figures chosen) {
     /** Neither a reduction, which goes down on purpose, nor an infusion, which is over before it does. */
     private static boolean steamsAway(Formula formula) {
         return formula.family() != Family.REDUCTION && formula.family() != Family.INFUSED;
+    }
+
+    private static boolean mayBeInTheOven(Formula formula) {
+        return steamsAway(formula)
+                && formula.warmSteeps().isEmpty()
+                && formula.simmer().usual().compareTo(LEAST_IN_THE_OVEN) >= 0;
+    }
+
+    private static Formula simmeredIn(Formula formula, SimmersIn in) {
+        if (in == SimmersIn.THE_POT_ON_THE_FIRE) {
+            return changed(formula, Simmer.class, simmer -> simmer.withOven(Optional.empty()));
+        }
+        Formula inTheOven = changed(
+                formula,
+                Simmer.class,
+                simmer -> simmer.withOven(Optional.of(OVEN_SIMMER)).withSkim(PotPhase.Skim.none()));
+        return changed(
+                inTheOven,
+                PotPhase.Fill.class,
+                fill -> fill.water().compareTo(FROM_THE_KETTLE) < 0
+                        ? new PotPhase.Fill(FROM_THE_KETTLE, fill.liquid())
+                        : fill);
     }
 
     private static boolean has(Formula formula, Part.Kind kind) {
@@ -330,9 +389,11 @@ public record Schools(Optional<WaterRule> water, Figures chosen) {
     }
 
     private static PotPhase.TopUp topUp(LevelIs level, PotPhase.TopUp written) {
-        if (level == LevelIs.LET_REDUCE) {
-            return PotPhase.TopUp.none();
-        }
-        return new PotPhase.TopUp(true, written.drop().cm() > 0 ? written.drop() : USUAL_DROP, written.water());
+        return switch (level) {
+            case LET_REDUCE -> PotPhase.TopUp.none();
+            case REFILL_IN_ROUNDS -> new PotPhase.TopUp(level.keeps, Length.ZERO, written.water());
+            case HOLD ->
+                new PotPhase.TopUp(level.keeps, written.drop().cm() > 0 ? written.drop() : USUAL_DROP, written.water());
+        };
     }
 }

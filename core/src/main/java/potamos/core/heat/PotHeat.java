@@ -1,5 +1,6 @@
 package potamos.core.heat;
 
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Power;
 import potamos.core.quantity.Temperature;
@@ -7,14 +8,11 @@ import potamos.core.quantity.Volume;
 import potamos.core.vessel.Vessel;
 
 /**
- * The heat balance of a pot: {@code C dT/dt = ηP − UA(T − T_air) − steam·h_fg}.
+ * The heat balance of a pot: {@code C dT/dt = ηP − UA(T − T_around) − steam·h_fg}.
  *
  * <p>Lumped: liquor, solids and metal share one temperature. Ignores the lag inside thick bones.
  */
 public final class PotHeat {
-
-    /** Heat through bare steel walls to still air, W/m²/K, radiation included. */
-    private static final double WALL_W_PER_M2_K = 12;
 
     private static final double STEEL_KJ_PER_KG_K = 0.5;
 
@@ -28,6 +26,7 @@ public final class PotHeat {
     private final double solidsKjPerK;
     private final Volume solidsVolume;
     private final Air air;
+    private final Surroundings around;
     private final Cover cover;
     private final double kappa;
     private final double boilsAt;
@@ -43,10 +42,22 @@ public final class PotHeat {
      * @param kappa        evaporation factor used for this run
      */
     public PotHeat(Vessel vessel, double solidsKjPerK, Volume solidsVolume, Air air, Cover cover, double kappa) {
+        this(vessel, solidsKjPerK, solidsVolume, air, Surroundings.of(air), cover, kappa);
+    }
+
+    private PotHeat(
+            Vessel vessel,
+            double solidsKjPerK,
+            Volume solidsVolume,
+            Air air,
+            Surroundings around,
+            Cover cover,
+            double kappa) {
         this.vessel = vessel;
         this.solidsKjPerK = solidsKjPerK;
         this.solidsVolume = solidsVolume;
         this.air = air;
+        this.around = around;
         this.cover = cover;
         this.kappa = kappa;
         Temperature boiling = air.boilingPoint();
@@ -57,12 +68,17 @@ public final class PotHeat {
 
     /** The same pot with something else on it. */
     public PotHeat withCover(Cover other) {
-        return new PotHeat(vessel, solidsKjPerK, solidsVolume, air, other, kappa);
+        return new PotHeat(vessel, solidsKjPerK, solidsVolume, air, around, other, kappa);
     }
 
     /** The same pot with another evaporation factor. */
     public PotHeat withKappa(double other) {
-        return new PotHeat(vessel, solidsKjPerK, solidsVolume, air, cover, other);
+        return new PotHeat(vessel, solidsKjPerK, solidsVolume, air, around, cover, other);
+    }
+
+    /** The same pot with its walls in something else. */
+    public PotHeat in(Surroundings other) {
+        return new PotHeat(vessel, solidsKjPerK, solidsVolume, air, other, cover, kappa);
     }
 
     /**
@@ -90,9 +106,28 @@ public final class PotHeat {
         return Evaporation.boilingKgPerH(delivered, wallLossW(t, level), t);
     }
 
-    /** Heat lost through the walls, W. */
+    /** Heat lost through the walls, W; below nothing where they take it in. */
     public double wallLossW(Temperature t, Length level) {
-        return WALL_W_PER_M2_K * vessel.shape().wettedDm2(level) / 100 * t.above(air.temperature());
+        return around.wPerM2K() * vessel.shape().wettedDm2(level) / 100 * t.above(around.temperature());
+    }
+
+    /**
+     * Where a pot comes to rest that is left to its heat: what it steams and loses then is what it gets.
+     *
+     * @return at most the local boiling point
+     */
+    public Temperature settlesAt(Volume contents, Power delivered) {
+        Length level = vessel.shape().levelAt(contents);
+        double coldest = Math.min(air.temperature().celsius(), boilsAt);
+        double justBelow = boilsAt - SLOPE_K;
+        if (gainW(justBelow, level, delivered) >= 0) {
+            return Temperature.ofCelsius(boilsAt);
+        }
+        if (gainW(coldest, level, delivered) <= 0) {
+            return Temperature.ofCelsius(coldest);
+        }
+        return Temperature.ofCelsius(new BracketingNthOrderBrentSolver(1e-12, 1e-6, 1e-9, 5)
+                .solve(100, at -> gainW(at, level, delivered), coldest, justBelow));
     }
 
     private double heatCapacityKjPerK(Volume contents) {
@@ -117,7 +152,7 @@ public final class PotHeat {
         double slope = (now - gainW(from - SLOPE_K, level, delivered)) / SLOPE_K / capacity * seconds;
         double gained = now / capacity * seconds * (Math.abs(slope) < 1e-9 ? 1 : (Math.exp(slope) - 1) / slope);
         double end = from + gained;
-        double coldest = Math.min(from, air.temperature().celsius());
+        double coldest = Math.min(from, around.temperature().celsius());
         if (end >= boilsAt) {
             double meanLossW = wallLossW(Temperature.ofCelsius((from + boilsAt) / 2), level);
             double joules = (delivered.watts() - meanLossW) * seconds - capacity * (boilsAt - from);

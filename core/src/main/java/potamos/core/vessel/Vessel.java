@@ -1,8 +1,11 @@
 package potamos.core.vessel;
 
+import java.util.Optional;
 import potamos.core.quantity.Estimate;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
+import potamos.core.quantity.Power;
+import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 
 /**
@@ -14,12 +17,18 @@ import potamos.core.quantity.Volume;
  * @param metal    mass of the empty vessel, for heat and for lifting
  * @param handling how it is emptied
  * @param build    what its walls are good for
+ * @param own      what its own heat gives to the liquor, 0.2 to 100 kW, as a kettle has it; a vessel without is put on a burner
  */
-public record Vessel(String name, Shape shape, Estimate kappa, Mass metal, Handling handling, Build build) {
+public record Vessel(
+        String name, Shape shape, Estimate kappa, Mass metal, Handling handling, Build build, Optional<Power> own) {
 
-    /** A vessel with sound, heavy walls. */
+    /** A vessel with sound, heavy walls, for a burner. */
     public Vessel(String name, Shape shape, Estimate kappa, Mass metal, Handling handling) {
-        this(name, shape, kappa, metal, handling, Build.HEAVY);
+        this(name, shape, kappa, metal, handling, Build.HEAVY, Optional.empty());
+    }
+
+    public Vessel {
+        own.ifPresent(heat -> Refusal.unlessWithin("heatKw", heat.watts() / 1000, 0.2, 100, "kW"));
     }
 
     /** What the walls are good for. */

@@ -146,7 +146,9 @@ class AsPlannedTest {
                                 s.most(),
                                 s.cover(),
                                 new PotPhase.TopUp(
-                                        true, Length.ofCm(2), s.topUp().water()),
+                                        PotPhase.TopUp.Keeps.HELD,
+                                        Length.ofCm(2),
+                                        s.topUp().water()),
                                 s.skim())
                         : phase)
                 .toList();

@@ -19,6 +19,7 @@ import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Phase;
 import potamos.core.formula.PotPhase;
+import potamos.core.formula.PotPhase.TopUp.Keeps;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
@@ -40,7 +41,9 @@ class ConditionedTest {
                                 s.most(),
                                 s.cover(),
                                 new PotPhase.TopUp(
-                                        hold, s.topUp().drop(), s.topUp().water()),
+                                        hold ? Keeps.HELD : Keeps.LEFT,
+                                        s.topUp().drop(),
+                                        s.topUp().water()),
                                 s.skim())
                         : phase)
                 .toList();

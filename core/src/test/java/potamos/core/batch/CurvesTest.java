@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import potamos.core.Samples;
+import potamos.core.formula.PotPhase;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Temperature;
@@ -111,7 +112,7 @@ class CurvesTest {
     @Test
     void aPotThatIsHeldComesBackToItsMarkBeforeTheEnd() {
         simmering();
-        assertThat(plan.charge().run().simmer().topUp().hold()).isTrue();
+        assertThat(plan.charge().run().simmer().topUp().keeps()).isEqualTo(PotPhase.TopUp.Keeps.HELD);
         BatchState state = Batch.replay(plan, events, minute(61));
         double mark = state.pot().mark().cm();
         Curves curves = at(61);

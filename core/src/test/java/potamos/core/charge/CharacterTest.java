@@ -105,7 +105,14 @@ class CharacterTest {
         assertThat(taints(overnight)).as("a sound pot").doesNotContain(Taint.Kind.POT);
         Vessel sound = cylinder(40, 45);
         for (Vessel.Build build : Vessel.Build.values()) {
-            Vessel pot = new Vessel(sound.name(), sound.shape(), sound.kappa(), Mass.ofKg(3), sound.handling(), build);
+            Vessel pot = new Vessel(
+                    sound.name(),
+                    sound.shape(),
+                    sound.kappa(),
+                    Mass.ofKg(3),
+                    sound.handling(),
+                    build,
+                    Optional.empty());
             Character character =
                     ChargeSolver.solve(overnight, Samples.pot(pot), litres(10)).character();
             boolean tastes = character.taints().stream().anyMatch(t -> t.kind() == Taint.Kind.POT);

@@ -11,8 +11,6 @@ import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
 import potamos.core.formula.PotPhase;
 import potamos.core.formula.WaterRule;
-import potamos.core.quantity.Length;
-import potamos.core.quantity.Temperature;
 
 class ForecasterTest {
 
@@ -26,13 +24,7 @@ class ForecasterTest {
         return base.withProcedure(base.procedure().stream()
                 .map(phase -> phase instanceof PotPhase.Simmer s
                         ? new PotPhase.Simmer(
-                                s.band(),
-                                s.usual(),
-                                s.least(),
-                                s.most(),
-                                s.cover(),
-                                new PotPhase.TopUp(false, Length.ZERO, Temperature.ofCelsius(85)),
-                                s.skim())
+                                s.band(), s.usual(), s.least(), s.most(), s.cover(), PotPhase.TopUp.none(), s.skim())
                         : phase)
                 .toList());
     }

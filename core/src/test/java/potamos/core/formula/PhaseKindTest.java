@@ -7,6 +7,7 @@ import static potamos.core.formula.BookTest.assertField;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -17,6 +18,9 @@ import potamos.core.quantity.Refusal;
 
 /** Every kind of phase tells itself whole: what it says makes it again, what it needs is asked for, what it does not know is refused. */
 class PhaseKindTest {
+
+    /** What a new phase does not say, because most never do. */
+    private static final Set<String> SELDOM = Set.of("simmerOvenC", "refillInRounds");
 
     static List<PhaseKind<?>> kinds() {
         return PhaseKind.all();
@@ -54,8 +58,10 @@ class PhaseKindTest {
         assertThat(usual.kind()).isSameAs(kind);
         assertThat(kind.figuresOf(usual)).isEqualTo(kind.usual());
         assertThat(kind.usual().byName().keySet())
-                .containsExactlyElementsOf(
-                        kind.figures().stream().map(Figure::name).toList());
+                .containsExactlyElementsOf(kind.figures().stream()
+                        .map(Figure::name)
+                        .filter(name -> !SELDOM.contains(name))
+                        .toList());
     }
 
     @ParameterizedTest

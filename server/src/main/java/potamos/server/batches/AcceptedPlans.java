@@ -82,7 +82,7 @@ public class AcceptedPlans {
         if (!chef && proposed.charge().warnings().stream().anyMatch(Warning::needsChef)) {
             throw Refusal.of(
                     "burnerId",
-                    "the pot would stay lukewarm for hours on its way up; a stronger burner, a smaller charge, or the"
+                    "the pot would stay lukewarm for hours on its way up; stronger heat, hotter water, a smaller charge, or the"
                             + " chef accepts it");
         }
         double called = request.goal() == ChargeRequest.GoalKind.LITRES && request.value() != null
@@ -106,7 +106,7 @@ public class AcceptedPlans {
                 mapper.nextNumber(kitchenId),
                 callId,
                 vesselId,
-                proposed.burner().id(),
+                proposed.burner().map(Kitchens.Thing::id).orElse(null),
                 json.write(plan),
                 person.id(),
                 plan.accepted(),

@@ -19,6 +19,7 @@ import potamos.core.batch.Proposal;
 import potamos.core.batch.Stage;
 import potamos.core.charge.Measure;
 import potamos.core.figure.Figures;
+import potamos.core.flow.Run;
 import potamos.core.formula.Family;
 import potamos.core.formula.PrepPhase;
 import potamos.core.heat.Cover;
@@ -118,6 +119,7 @@ final class BatchView {
             @NotNull Family family,
             @NotNull Drawn vessel,
             Optional<String> burnerId,
+            @NotNull Run.Heat heat,
             boolean onTheHob,
             @NotNull Stage stage,
             @NotNull Instant since,
@@ -151,7 +153,8 @@ final class BatchView {
                 .family(plan.charge().formula().family())
                 .vessel(Drawn.of(loaded.row().vesselId(), plan.charge().run().vessel()))
                 .burnerId(Optional.ofNullable(loaded.row().burnerId()))
-                .onTheHob(state.stage().onTheHob())
+                .heat(plan.charge().run().heat())
+                .onTheHob(state.stage().onTheHob(plan.charge().run().heat()))
                 .stage(state.stage())
                 .since(state.since())
                 .pot(pot(plan, state))

@@ -4,6 +4,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.Stage;
+import potamos.core.flow.Run;
 import potamos.core.heat.Burner;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
@@ -32,13 +33,21 @@ class Burners {
      * Says which burner the vessel of a batch stands on now.
      *
      * @param swap whether the vessel that stands there takes the other's place
-     * @throws Conflict when another vessel stands there and they are not swapped
+     * @throws Conflict when another vessel stands there and they are not swapped, or when this one goes on no burner
      */
     @Transactional
     void moveTo(Person person, String batchId, String burnerId, boolean swap) {
         person.require(Right.ACT);
         String kitchenId = person.kitchenId();
         BatchMapper.BatchRow row = mapper.hold(batchId, kitchenId).orElseThrow(() -> new NotFound("batch"));
+        Run run = histories.plan(row).charge().run();
+        if (run.heat() != Run.Heat.BURNER) {
+            throw new Conflict(
+                    "burnerId",
+                    run.heat() == Run.Heat.OVEN
+                            ? run.vessel().name() + " simmers in the oven; it takes no burner."
+                            : run.vessel().name() + " has heat of its own; it takes no burner.");
+        }
         Kitchens.Thing<Burner> onto = kitchens.burners(kitchenId).stream()
                 .filter(b -> b.id().equals(burnerId))
                 .findFirst()
@@ -65,6 +74,6 @@ class Burners {
     }
 
     private static boolean onTheHob(BatchMapper.BatchRow row) {
-        return Stage.valueOf(row.stage()).onTheHob();
+        return Stage.valueOf(row.stage()).mayBeOnTheHob();
     }
 }

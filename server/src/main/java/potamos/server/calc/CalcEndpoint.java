@@ -34,6 +34,7 @@ import potamos.core.formula.Item;
 import potamos.core.formula.Liquid;
 import potamos.core.formula.Pantry;
 import potamos.core.formula.PotPhase;
+import potamos.core.formula.PotPhase.TopUp.Keeps;
 import potamos.core.heat.Air;
 import potamos.core.heat.Burner;
 import potamos.core.heat.SimmerBand;
@@ -153,16 +154,19 @@ class CalcEndpoint {
                 "bed.massKg", unlessGiven("bed.massKg", in.bed().massKg()), 0.05, 400, "kg");
         double water = Refusal.unlessWithin("waterL", unlessGiven("waterL", in.waterL()), 0.1, 500, "L");
         String topUp = defaults.or("topUp", in.topUp(), "none");
-        if (!topUp.equals("none") && !topUp.equals("hold")) {
-            throw Refusal.of("topUp", "one of none, hold");
-        }
+        PotPhase.TopUp kept = switch (topUp) {
+            case "none" -> PotPhase.TopUp.none();
+            case "hold" -> new PotPhase.TopUp(Keeps.HELD, Length.ofCm(HOLD_DROP_CM), at);
+            case "rounds" -> new PotPhase.TopUp(Keeps.IN_ROUNDS, Length.ZERO, at);
+            default -> throw Refusal.of("topUp", "one of none, hold, rounds");
+        };
         PotPhase.Simmer simmer = new PotPhase.Simmer(
                 SimmerBand.LAZY,
                 length,
                 Duration.ZERO,
                 length,
                 reader.cover(in.cover(), defaults),
-                topUp.equals("hold") ? new PotPhase.TopUp(true, Length.ofCm(HOLD_DROP_CM), at) : PotPhase.TopUp.none(),
+                kept,
                 new PotPhase.Skim(Duration.ofMinutes(15), Duration.ofMinutes(75), Duration.ofMinutes(45)));
         return new Run(
                 vessel,

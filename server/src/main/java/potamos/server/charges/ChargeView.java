@@ -15,13 +15,16 @@ import potamos.core.charge.Roasting;
 import potamos.core.charge.TrimBank;
 import potamos.core.flow.Forecaster;
 import potamos.core.flow.Ledger;
+import potamos.core.flow.Run;
 import potamos.core.flow.Why;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Usual;
+import potamos.core.quantity.Temperature;
 import potamos.core.safety.Caution;
 import potamos.server.exchange.SchoolsJson;
 import potamos.server.kitchen.Drawn;
+import potamos.server.kitchen.Kitchens;
 
 /** A charge in plain figures. */
 @RecordBuilder
@@ -31,8 +34,10 @@ public record ChargeView(
         @NotNull String formulaName,
         @NotNull Family family,
         @NotNull Drawn vessel,
-        @NotNull String burnerId,
-        @NotNull String burnerName,
+        @NotNull Run.Heat heat,
+        Optional<Double> ovenC,
+        Optional<String> burnerId,
+        Optional<String> burnerName,
         @NotNull String bedName,
         double bedKg,
         double waterL,
@@ -214,8 +219,10 @@ public record ChargeView(
                 .formulaName(formula.name())
                 .family(formula.family())
                 .vessel(Drawn.of(proposed.vessel().id(), charge.run().vessel()))
-                .burnerId(proposed.burner().id())
-                .burnerName(proposed.burner().name())
+                .heat(charge.run().heat())
+                .ovenC(charge.run().simmer().oven().map(Temperature::celsius))
+                .burnerId(proposed.burner().map(Kitchens.Thing::id))
+                .burnerName(proposed.burner().map(Kitchens.Thing::name))
                 .bedName(charge.run().bed().kind().name())
                 .bedKg(charge.run().raw().kg())
                 .waterL(charge.water().litres())

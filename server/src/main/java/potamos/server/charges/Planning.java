@@ -17,6 +17,7 @@ import potamos.core.charge.Pot;
 import potamos.core.charge.TrimBank;
 import potamos.core.charge.VesselSplit;
 import potamos.core.cooling.CoolingCurve;
+import potamos.core.flow.Run;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Schools;
 import potamos.core.heat.Burner;
@@ -57,6 +58,7 @@ public class Planning {
      * A proposal.
      *
      * @param base     the formula as written, before any choice
+     * @param burner   that it stands on; nothing where it stands on none
      * @param fits     each vessel of the kitchen with the same goal
      * @param mostOutL litres out when this vessel is filled to its line
      */
@@ -64,7 +66,7 @@ public class Planning {
             Kitchens.Kitchen kitchen,
             Formula base,
             Thing<Vessel> vessel,
-            Thing<Burner> burner,
+            Optional<Thing<Burner>> burner,
             List<BurnerFit> burners,
             Charge charge,
             Site.Cooling cooling,
@@ -91,15 +93,15 @@ public class Planning {
     private Proposed propose(Site site, Formula base, ChargeRequest request) {
         Formula formula = Choices.of(base, request, site.beds());
         Goal goal = goal(request);
-        Thing<Burner> burner = site.burner(request.burnerId());
+        Optional<Thing<Burner>> burner = site.burner(request.burnerId());
         List<Fit> fits = site.vessels().stream()
                 .map(v -> new Fit(
                         v,
-                        fits(formula, site.pot(v, burner.figures()), goal),
+                        fits(formula, site.pot(v, burner), goal),
                         !site.taken().contains(v.id())))
                 .toList();
         Thing<Vessel> vessel = vessel(fits, request.vesselId());
-        Pot pot = site.pot(vessel, burner.figures());
+        Pot pot = site.pot(vessel, burner);
         Charge charge = ChargeSolver.solve(formula, pot, goal);
         Site.Cooling cooling = site.cooling(charge);
         Optional<Planner.Proposal> times = Optional.ofNullable(request.readyBy())
@@ -110,10 +112,24 @@ public class Planning {
         double mostOut = goal instanceof Goal.FullVessel
                 ? charge.forecast().yield().mid()
                 : ChargeSolver.litresOfFull(formula, pot);
-        List<BurnerFit> burners =
-                site.burners().stream().map(b -> new BurnerFit(b, site.free(b))).toList();
+        boolean onABurner = charge.run().heat() == Run.Heat.BURNER;
+        List<BurnerFit> burners = onABurner
+                ? site.burners().stream()
+                        .map(b -> new BurnerFit(b, site.free(b)))
+                        .toList()
+                : List.of();
         return new Proposed(
-                site.kitchen(), base, vessel, burner, burners, charge, withIce, site.trim(), times, fits, mostOut);
+                site.kitchen(),
+                base,
+                vessel,
+                burner.filter(b -> onABurner),
+                burners,
+                charge,
+                withIce,
+                site.trim(),
+                times,
+                fits,
+                mostOut);
     }
 
     /**
@@ -146,7 +162,7 @@ public class Planning {
         Site site = sites.glance(kitchenId);
         Goal goal = goal(request);
         Formula base = base(kitchenId, request);
-        Burner burner = site.burner(request.burnerId()).figures();
+        Optional<Thing<Burner>> burner = site.burner(request.burnerId());
         Pot pot = site.vessels().stream()
                 .filter(v -> v.id().equals(request.vesselId()))
                 .findFirst()
@@ -202,7 +218,7 @@ public class Planning {
         }
         Site site = sites.glance(kitchenId);
         Formula formula = Choices.of(base(kitchenId, request), request, site.beds());
-        Burner burner = site.burner(request.burnerId()).figures();
+        Optional<Thing<Burner>> burner = site.burner(request.burnerId());
         List<Thing<Vessel>> free = site.vessels().stream()
                 .filter(v -> !site.taken().contains(v.id()))
                 .toList();

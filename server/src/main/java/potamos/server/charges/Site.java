@@ -54,19 +54,27 @@ record Site(
         }
     }
 
-    Pot pot(Thing<Vessel> vessel, Burner burner) {
-        return new Pot(vessel.figures(), burner, kitchen.air(), Optional.empty(), ovens, kitchen.tap());
+    /**
+     * A vessel as it would be cooked in.
+     *
+     * @param burner under it; a vessel with heat of its own needs none
+     */
+    Pot pot(Thing<Vessel> vessel, Optional<Thing<Burner>> burner) {
+        Burner under = burner.map(Thing::figures)
+                .or(() -> vessel.figures().own().map(heat -> new Burner(vessel.name(), heat, 1)))
+                .orElseThrow(() -> Refusal.of("burnerId", "this kitchen has no burner yet"));
+        return new Pot(vessel.figures(), under, kitchen.air(), Optional.empty(), ovens, kitchen.tap());
     }
 
     /** The one asked for; else the strongest, a free one before one that a vessel stands on. */
-    Thing<Burner> burner(String id) {
+    Optional<Thing<Burner>> burner(String id) {
         if (id == null) {
             return burners.stream()
                     .max(Comparator.comparing((Thing<Burner> b) -> free(b))
-                            .thenComparing(b -> b.figures().delivered().watts()))
-                    .orElseThrow(() -> Refusal.of("burnerId", "this kitchen has no burner yet"));
+                            .thenComparing(b -> b.figures().delivered().watts()));
         }
-        return burners.stream().filter(b -> b.id().equals(id)).findFirst().orElseThrow(() -> new NotFound("burner"));
+        return Optional.of(
+                burners.stream().filter(b -> b.id().equals(id)).findFirst().orElseThrow(() -> new NotFound("burner")));
     }
 
     boolean free(Thing<Burner> burner) {

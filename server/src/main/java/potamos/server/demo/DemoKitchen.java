@@ -9,6 +9,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.slf4j.Logger;
@@ -178,9 +179,19 @@ class DemoKitchen implements ApplicationRunner {
         chiller(id, "Freezer", Chiller.Kind.FREEZER, 200, -20, 0, 0);
     }
 
+    /** What steam in its jacket gives to the liquor. */
+    private static final double KETTLE_KW = 12;
+
     private void kettle(String kitchen, String name, double diameter, double height, double bowl, double metal) {
         Shape shape = new Shape.Kettle(Length.ofCm(diameter), Length.ofCm(height), Length.ofCm(bowl));
-        Vessel vessel = new Vessel(name, shape, Vessel.bookKappa(), Mass.ofKg(metal), Vessel.Handling.TILTED);
+        Vessel vessel = new Vessel(
+                name,
+                shape,
+                Vessel.bookKappa(),
+                Mass.ofKg(metal),
+                Vessel.Handling.TILTED,
+                Vessel.Build.HEAVY,
+                Optional.of(Power.ofKilowatts(KETTLE_KW)));
         vessels.put(name, kitchens.addVessel(kitchen, vessel));
     }
 

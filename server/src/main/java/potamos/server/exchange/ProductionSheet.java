@@ -11,6 +11,7 @@ import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Measure;
+import potamos.core.flow.TopUpPolicy;
 import potamos.core.formula.Formula;
 import potamos.core.formula.PotPhase;
 import potamos.core.formula.PrepPhase;
@@ -187,12 +188,16 @@ public final class ProductionSheet {
                     "every " + skim.early().toMinutes() + " min");
             at = rightRow(at, "then", "every " + skim.late().toMinutes() + " min");
         }
-        if (charge.run().simmer().topUp().hold()) {
-            at = rightRow(
-                    at,
-                    "Top up when down",
-                    units.cm(charge.run().simmer().topUp().drop().cm()));
-        }
+        PotPhase.TopUp topUp = charge.run().simmer().topUp();
+        at = switch (topUp.keeps()) {
+            case LEFT -> at;
+            case HELD -> rightRow(at, "Top up when down", units.cm(topUp.drop().cm()));
+            case IN_ROUNDS ->
+                rightRow(
+                        at,
+                        "When down by " + percent(TopUpPolicy.ROUND_DOWN),
+                        "refill " + percent(TopUpPolicy.ROUND_BACK) + " of that");
+        };
         if (charge.boilDownMin() > 0) {
             at = rightRow(at, "Reduce", "to " + percent(charge.formula().reducesTo()));
         }

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.Optional;
 import potamos.core.cooling.Chiller;
 import potamos.core.cooling.Container;
 import potamos.core.heat.Burner;
@@ -31,7 +32,7 @@ public final class Bodies {
     private static final double KAPPA_SD = 0.2;
     private static final double FACTOR_SD = 0.15;
 
-    /** Inside measures; which of them count depends on the shape. */
+    /** Inside measures, of which the shape decides what counts, and what its own heat gives to the liquor, where it has some. */
     public record VesselBody(
             @NotBlank @Size(max = 40) String name,
 
@@ -46,7 +47,8 @@ public final class Bodies {
             Double kappa,
             Double metalKg,
             Vessel.Handling handling,
-            Vessel.Build build) {
+            Vessel.Build build,
+            Double heatKw) {
 
         /** The vessel that these figures make.
          *
@@ -62,7 +64,8 @@ public final class Bodies {
                     estimate("kappa", kappa, Vessel.bookKappa(), 0.05, 5, KAPPA_SD),
                     Mass.ofKg(metal),
                     handling == null ? Vessel.Handling.LIFTED : handling,
-                    build == null ? Vessel.Build.HEAVY : build);
+                    build == null ? Vessel.Build.HEAVY : build,
+                    Optional.ofNullable(heatKw).map(Power::ofKilowatts));
         }
     }
 
@@ -147,7 +150,8 @@ public final class Bodies {
                         Vessel.bookKappa().value(),
                         6.0,
                         Vessel.Handling.LIFTED,
-                        Vessel.Build.HEAVY),
+                        Vessel.Build.HEAVY,
+                        null),
                 new BurnerBody("", 9, Burner.BOOK_GAS),
                 new OvenBody("", 4, true, FAN),
                 new ContainerBody("", "pan", null, 10.0, 53.0, 32.5, Container.Wall.STEEL, 1, 12, 4),

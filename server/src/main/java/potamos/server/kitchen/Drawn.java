@@ -2,6 +2,7 @@ package potamos.server.kitchen;
 
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
+import java.util.Optional;
 import potamos.core.quantity.Basis;
 import potamos.core.quantity.Length;
 import potamos.core.vessel.Shape;
@@ -20,6 +21,7 @@ import potamos.core.vessel.Vessel.Build;
  * @param breadthCm     inside width from front to back
  * @param kappa         evaporation factor
  * @param kappaBasis    what it rests on
+ * @param heatKw        what its own heat gives to the liquor; nothing for one that goes on a burner
  * @param litresAtCm    litres at each whole centimetre from 0 to the rim, for reading a ruler
  */
 public record Drawn(
@@ -38,6 +40,7 @@ public record Drawn(
         @NotNull Basis kappaBasis,
         double metalKg,
         @NotNull Build build,
+        Optional<Double> heatKw,
         @NotNull List<Double> litresAtCm) {
 
     public static Drawn of(String id, Vessel vessel) {
@@ -64,6 +67,7 @@ public record Drawn(
                 vessel.kappa().basis(),
                 vessel.metal().kg(),
                 vessel.build(),
+                vessel.own().map(heat -> heat.watts() / 1000),
                 litres);
     }
 }
