@@ -25,6 +25,7 @@ import org.springframework.web.bind.annotation.RestController;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
 import potamos.core.batch.Stage;
+import potamos.core.formula.Family;
 import potamos.core.quantity.Refusal;
 import potamos.core.schedule.Hands;
 import potamos.server.KitchenClock;
@@ -66,12 +67,14 @@ class BatchEndpoint {
             @NotNull String id,
             int number,
             @NotNull String formulaName,
+            @NotNull Family family,
             @NotNull String vesselName,
             @NotNull Stage stage,
             @NotNull Instant acceptedAt,
             double calledL,
             Optional<Double> strainedL,
-            double expectedL) {}
+            double expectedL,
+            @NotNull SmallStream stream) {}
 
     record Acceptance(
             @NotNull @Pattern(regexp = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
@@ -158,12 +161,14 @@ class BatchEndpoint {
                         loaded.row().id(),
                         loaded.row().number(),
                         loaded.plan().charge().formula().name(),
+                        loaded.plan().charge().formula().family(),
                         loaded.plan().charge().run().vessel().name(),
                         loaded.state().stage(),
                         loaded.plan().accepted(),
                         loaded.plan().called().litres(),
                         loaded.state().out().or(loaded.state()::strained).map(v -> v.litres()),
-                        loaded.plan().charge().forecast().yield().mid()))
+                        loaded.plan().charge().forecast().yield().mid(),
+                        SmallStream.of(loaded)))
                 .toList();
     }
 
