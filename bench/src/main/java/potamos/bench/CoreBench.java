@@ -11,6 +11,7 @@ import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.infra.Blackhole;
 import potamos.core.Samples;
 import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
@@ -18,6 +19,7 @@ import potamos.core.batch.BatchState;
 import potamos.core.batch.ChoreEvent;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
+import potamos.core.batch.Expectation;
 import potamos.core.batch.Plan;
 import potamos.core.batch.PotEvent;
 import potamos.core.charge.Charge;
@@ -31,6 +33,7 @@ import potamos.core.flow.Forecaster;
 import potamos.core.flow.Run;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
+import potamos.core.quantity.Band;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
@@ -65,6 +68,8 @@ public class CoreBench {
     private final Medium bath = new Medium.IceBath(Mass.ofKg(80), Mass.ofKg(80), Temperature.ofCelsius(12), true);
     private final Plan plan = Samples.plan();
     private final List<BatchEvent> events = longDay();
+    private final List<BatchEvent> thirty = events.subList(0, 30);
+    private final Instant afterThirty = Samples.at(90).at();
     private final Instant now = Samples.at(EVENTS + 100).at();
 
     @Benchmark
@@ -91,6 +96,14 @@ public class CoreBench {
     public List<DueAct> replayOf500EventsWithDueActs() {
         BatchState state = Batch.replay(plan, events, now);
         return DueActs.of(plan, state);
+    }
+
+    /** What other programs ask for: litres expected after thirty acts, with their band, and what is due. */
+    @Benchmark
+    public Band forecastWithThirtyActs(Blackhole due) {
+        BatchState state = Batch.replay(plan, thirty, afterThirty);
+        due.consume(DueActs.of(plan, state));
+        return Expectation.litresOut(plan, state);
     }
 
     /** A pot that is read every minute, with a skim and a top-up now and then. */

@@ -77,7 +77,9 @@ final class PotModel {
     private double simmeredMin;
     private double boiledMin;
     private double knownSteam;
-    private double couldBoilAway;
+    /** Steam that its fire could have made up to the last reading of its level. */
+    private double couldBefore;
+
     private double reduced;
     private double heldAt;
     private Instant heldUntil;
@@ -246,7 +248,7 @@ final class PotModel {
         double readSd = READ_CM * run.vessel().shape().surfaceDm2(level) / 10;
         double off = READ_OFF * readSd;
         double steamed = pot.evaporated() + missing;
-        boolean steam = knownSteam > 0 && steamed >= -off && missing <= couldBoilAway + off;
+        boolean steam = knownSteam > 0 && steamed >= -off && missing <= pot.couldSteam() - couldBefore + off;
         if (steam) {
             pot.steamedMore(missing);
             pot.read(pot.contentsAt(level) - pot.contents());
@@ -256,7 +258,7 @@ final class PotModel {
             pot.read(-missing);
         }
         levelRead = at;
-        couldBoilAway = 0;
+        couldBefore = pot.couldSteam();
         point();
     }
 
@@ -315,7 +317,6 @@ final class PotModel {
             knownSteam += (pot.evaporated() - before) / own.share();
         }
         if (fire != Fire.OFF) {
-            couldBoilAway += pot.mostSteamLPerH() * seconds / 3600;
             boiledMin += Clouding.boils(Temperature.ofCelsius(pot.celsius()), boiling) * seconds / 60;
         }
         simmeredMin += simmering() ? seconds / 60 : 0;

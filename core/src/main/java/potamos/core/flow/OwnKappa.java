@@ -2,8 +2,6 @@ package potamos.core.flow;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.List;
 import potamos.core.quantity.Band;
 
 /**
@@ -19,10 +17,13 @@ public final class OwnKappa {
     private static final double LEAST = 0.05;
 
     private final double priorSd;
-    private final List<Seen> seen = new ArrayList<>();
 
-    /** What a reading says: this multiple, give or take. */
-    private record Seen(Instant at, double share, double sd) {}
+    /** Of all readings, as much as each counts at the latest of them. */
+    private double weights;
+
+    private double weighted;
+    private Instant latest;
+    private double share = 1;
 
     /** @param priorSd how far one run of this vessel is from another, as a share */
     public OwnKappa(double priorSd) {
@@ -32,54 +33,52 @@ public final class OwnKappa {
     /** The same at this moment; from here each goes its own way. */
     public OwnKappa(OwnKappa other) {
         this(other.priorSd);
-        seen.addAll(other.seen);
+        weights = other.weights;
+        weighted = other.weighted;
+        latest = other.latest;
+        share = other.share;
     }
 
     /**
      * A reading.
      *
+     * @param at      never before the one before it
      * @param steamed litres that it says have steamed away since the pot was filled
      * @param known   litres that would have, had the vessel steamed as it is known to; above 0
      * @param readSd  of the reading, in litres
      */
     public void read(Instant at, double steamed, double known, double readSd) {
-        seen.add(new Seen(at, Math.max(0, steamed / known), readSd / known));
+        double faded = latest == null ? 0 : fadedBetween(latest, at);
+        double sd = readSd / known;
+        double weight = 1 / (sd * sd);
+        weights = weights * faded + weight;
+        weighted = weighted * faded + weight * Math.max(0, steamed / known);
+        latest = at;
+        double prior = 1 / (priorSd * priorSd);
+        share = Math.max(LEAST, (prior + weighted) / (prior + weights));
+    }
+
+    private static double fadedBetween(Instant from, Instant to) {
+        return Math.exp(-(double) Duration.between(from, to).toMillis() / FADES_OVER.toMillis());
     }
 
     /** Whether this run has shown anything of it yet. */
     public boolean shown() {
-        return !seen.isEmpty();
+        return latest != null;
     }
 
     /** The multiple as it is believed after the latest reading; 1 before any. */
     public double share() {
-        double sum = 1 / (priorSd * priorSd);
-        double weights = sum;
-        for (Seen reading : seen) {
-            double weight = weight(reading);
-            sum += weight * reading.share();
-            weights += weight;
-        }
-        return Math.max(LEAST, sum / weights);
+        return share;
     }
 
     /** How far it may be off. */
     public double sd() {
-        double weights = 1 / (priorSd * priorSd);
-        for (Seen reading : seen) {
-            weights += weight(reading);
-        }
-        return 1 / Math.sqrt(weights);
+        return 1 / Math.sqrt(1 / (priorSd * priorSd) + weights);
     }
 
     /** The evaporation factor of the run itself. */
     public Band kappa(double known) {
         return Band.ofVariance(known * share(), known * sd() * known * sd()).notBelow(0);
-    }
-
-    private double weight(Seen reading) {
-        Instant latest = seen.get(seen.size() - 1).at();
-        double ages = (double) Duration.between(reading.at(), latest).toMillis() / FADES_OVER.toMillis();
-        return Math.exp(-Math.max(0, ages)) / (reading.sd() * reading.sd());
     }
 }

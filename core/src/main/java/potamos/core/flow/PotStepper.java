@@ -69,6 +69,7 @@ public final class PotStepper {
     private double added;
     private double readL;
     private double spilt;
+    private double couldSteam;
     private Cover cover;
 
     /** Of a long simmer at one temperature only the first step pays for what depends on it. */
@@ -110,6 +111,7 @@ public final class PotStepper {
         this.added = other.added;
         this.readL = other.readL;
         this.spilt = other.spilt;
+        this.couldSteam = other.couldSteam;
         this.cover = other.cover;
     }
 
@@ -207,6 +209,7 @@ public final class PotStepper {
             Length level = level();
             double surfaceM2 = run.vessel().shape().surfaceDm2(level) / 100;
             double most = heat.heatLeavesLPerH(Temperature.ofCelsius(middle), level, power());
+            couldSteam += most * seconds / 3600;
             steam(Math.min(steamLPerM2H * surfaceM2, most) * seconds / 3600);
             dissolveAt(speed, seconds);
             celsius = keptAt + left(off, seconds);
@@ -218,6 +221,9 @@ public final class PotStepper {
         PotHeat.Step step = fire == Fire.FULL
                 ? heat.step(at, there, power(), seconds)
                 : off.step(at, there, Power.ofKilowatts(0), seconds);
+        if (fire == Fire.FULL) {
+            couldSteam += heat.heatLeavesLPerH(step.temperature(), level(), power()) * seconds / 3600;
+        }
         steam(step.steam().litres());
         celsius = step.temperature().celsius();
         dissolve((before + celsius) / 2, seconds);
@@ -429,9 +435,9 @@ public final class PotStepper {
         return added;
     }
 
-    /** Steam that would leave over the full heat of its burner at the boil, L/h. */
-    public double mostSteamLPerH() {
-        return heat.heatLeavesLPerH(Temperature.ofCelsius(celsius), level(), power());
+    /** Steam that its fire could have made so far, all of it used at the temperatures it had, L. */
+    public double couldSteam() {
+        return couldSteam;
     }
 
     /** Steam that leaves now, L/h. */

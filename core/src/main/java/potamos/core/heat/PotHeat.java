@@ -42,22 +42,11 @@ public final class PotHeat {
      * @param kappa        evaporation factor used for this run
      */
     public PotHeat(Vessel vessel, double solidsKjPerK, Volume solidsVolume, Air air, Cover cover, double kappa) {
-        this(vessel, solidsKjPerK, solidsVolume, air, Surroundings.of(air), cover, kappa);
-    }
-
-    private PotHeat(
-            Vessel vessel,
-            double solidsKjPerK,
-            Volume solidsVolume,
-            Air air,
-            Surroundings around,
-            Cover cover,
-            double kappa) {
         this.vessel = vessel;
         this.solidsKjPerK = solidsKjPerK;
         this.solidsVolume = solidsVolume;
         this.air = air;
-        this.around = around;
+        this.around = Surroundings.of(air);
         this.cover = cover;
         this.kappa = kappa;
         Temperature boiling = air.boilingPoint();
@@ -66,19 +55,33 @@ public final class PotHeat {
         this.usualOutflow = Evaporation.stefan(Water.saturationKpa(boiling.plus(-USUAL_BELOW_BOILING_K)) / airKpa);
     }
 
+    /** Under the same air, which need not be looked up again. */
+    private PotHeat(PotHeat same, Surroundings around, Cover cover, double kappa) {
+        this.vessel = same.vessel;
+        this.solidsKjPerK = same.solidsKjPerK;
+        this.solidsVolume = same.solidsVolume;
+        this.air = same.air;
+        this.around = around;
+        this.cover = cover;
+        this.kappa = kappa;
+        this.boilsAt = same.boilsAt;
+        this.airKpa = same.airKpa;
+        this.usualOutflow = same.usualOutflow;
+    }
+
     /** The same pot with something else on it. */
     public PotHeat withCover(Cover other) {
-        return new PotHeat(vessel, solidsKjPerK, solidsVolume, air, around, other, kappa);
+        return new PotHeat(this, around, other, kappa);
     }
 
     /** The same pot with another evaporation factor. */
     public PotHeat withKappa(double other) {
-        return new PotHeat(vessel, solidsKjPerK, solidsVolume, air, around, cover, other);
+        return new PotHeat(this, around, cover, other);
     }
 
     /** The same pot with its walls in something else. */
     public PotHeat in(Surroundings other) {
-        return new PotHeat(vessel, solidsKjPerK, solidsVolume, air, other, cover, kappa);
+        return new PotHeat(this, other, cover, kappa);
     }
 
     /**
