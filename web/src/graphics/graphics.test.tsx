@@ -8,7 +8,6 @@ import { CutRuler } from './CutRuler'
 import { liquorColour } from './liquor'
 import { Mouths } from './Mouths'
 import { OvenTrays } from './OvenTrays'
-import { SmallStream } from './SmallStream'
 import { Stream } from './Stream'
 import { Wedge } from './Wedge'
 
@@ -322,43 +321,5 @@ describe('smaller drawings', () => {
     expect(liquorColour('VEGETABLE', 0, 0.7)).toContain('--moss-deep')
     const share = (g: number) => Number(/deep\) (\d+)%/.exec(liquorColour('WHITE', g))![1])
     expect(share(6)).toBeLessThan(share(12))
-  })
-})
-
-describe('a small stream', () => {
-  const planned = [
-    { minute: 0, litres: 20 },
-    { minute: 240, litres: 16 },
-  ]
-  const show = (out?: number) => {
-    const { container } = render(
-      <SmallStream
-        done={out === undefined ? [] : planned}
-        planned={planned}
-        out={out}
-        called={12}
-        scale={{ minutes: 480, litres: 20 }}
-        colour="gold"
-        label="Batch 7"
-      />,
-    )
-    return container
-  }
-  const jug = (container: HTMLElement) => Number(container.querySelector('rect')?.getAttribute('height'))
-
-  it('has its jug as thick as what came out, on the scale of all rows', () => {
-    expect(jug(show(10)) / jug(show(5))).toBeCloseTo(2, 5)
-  })
-
-  it('hatches what came short of the call, and nothing else', () => {
-    expect(show(10).querySelectorAll('[stroke="var(--ember)"]')).toHaveLength(1)
-    expect(show(12).querySelectorAll('[stroke="var(--ember)"]')).toHaveLength(0)
-  })
-
-  it('is an outline before anything is in the pot', () => {
-    const container = show()
-    expect(container.querySelector('rect')).toBeNull()
-    expect(container.querySelector('[fill="gold"]')).toBeNull()
-    expect(container.querySelectorAll('path[stroke-dasharray]')).toHaveLength(1)
   })
 })

@@ -8,7 +8,12 @@ import { useVisit } from './session'
  */
 export function useDraft<T>(of: string, initial: () => T): [T, (next: T) => void, () => void] {
   const { person } = useVisit()
-  const key = `draft ${person.id} ${of}`
+  return useTyped(`${person.id} ${of}`, initial)
+}
+
+/** The same before anybody has signed in; never with a password in it. */
+export function useTyped<T>(of: string, initial: () => T): [T, (next: T) => void, () => void] {
+  const key = `draft ${of}`
   const [draft, setDraft] = useState<T>(() => kept(key) ?? initial())
   const keep = (next: T) => {
     setDraft(next)

@@ -1,7 +1,8 @@
-import { useState, type FormEvent, type ReactNode } from 'react'
+import type { FormEvent, ReactNode } from 'react'
 import { type FieldProblem, type Problem } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { Button } from '../../kit/Button'
+import { useDraft } from '../../kit/draft'
 import { Note } from '../../kit/Note'
 import { NumberField } from '../../kit/NumberField'
 import { SelectField } from '../../kit/SelectField'
@@ -40,7 +41,11 @@ interface Props {
 
 /** A piece of equipment as it is measured and read off its plate, drawn while it is typed. */
 export function EquipmentSheet({ title, fields, start, drawing, save, retire, onClose }: Props) {
-  const [values, setValues] = useState<Values>(start)
+  const [values, setValues, forget] = useDraft<Values>(`kitchen ${title}`, () => start)
+  const close = () => {
+    forget()
+    onClose()
+  }
   const shown = fields.filter((field) => field.when?.(values) ?? true)
   const saving = useChange(
     () => save(Object.fromEntries(shown.map((field) => [field.name, values[field.name]]))),
@@ -50,7 +55,7 @@ export function EquipmentSheet({ title, fields, start, drawing, save, retire, on
   const retiring = useChange(() => retire!(), 'kitchen', 'charge')
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    saving.mutate(undefined, { onSuccess: onClose })
+    saving.mutate(undefined, { onSuccess: close })
   }
   const problem = saving.error ?? undefined
   const known = shown.some((field) => problem?.fields[field.name])
@@ -58,7 +63,7 @@ export function EquipmentSheet({ title, fields, start, drawing, save, retire, on
     (field) => field.kind !== 'flag' && !field.optional && (values[field.name] ?? '') === '',
   )
   return (
-    <Sheet title={title} open onClose={onClose}>
+    <Sheet title={title} open onClose={close}>
       <form onSubmit={submit} className="grid gap-5">
         {drawing?.(values)}
         {shown.map((field) => (
@@ -79,7 +84,7 @@ export function EquipmentSheet({ title, fields, start, drawing, save, retire, on
             <Button
               tone="quiet"
               disabled={retiring.isPending}
-              onClick={() => retiring.mutate(undefined, { onSuccess: onClose })}
+              onClick={() => retiring.mutate(undefined, { onSuccess: close })}
             >
               Take it out of use
             </Button>

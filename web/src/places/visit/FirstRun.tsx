@@ -4,6 +4,7 @@ import { api } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Choice } from '../../kit/Choice'
+import { useTyped } from '../../kit/draft'
 import { Note } from '../../kit/Note'
 import { NumberField } from '../../kit/NumberField'
 import { SelectField } from '../../kit/SelectField'
@@ -20,40 +21,73 @@ const profiles = [
   { value: 'uk-cook-chill', name: 'UK cook-chill practice' },
 ]
 
+/** What is typed; a reload keeps it, all but the password. */
+interface Typed {
+  units: Units
+  kitchen: string
+  name: string
+  signIn: string
+  pot: string
+  limits: string
+  altitude?: number
+  diameter?: number
+  height?: number
+  kw?: number
+}
+
+const FRESH: Typed = {
+  units: 'metric',
+  kitchen: '',
+  name: '',
+  signIn: '',
+  pot: 'Pot 1',
+  limits: 'us-food-code',
+  altitude: 0,
+  diameter: 36,
+  height: 40,
+  kw: 9,
+}
+
 /** Makes the kitchen, its first account and its first pot. */
 export function FirstRun() {
   const client = useQueryClient()
-  const [units, setUnits] = useState<Units>('metric')
-  const [texts, setTexts] = useState({ kitchen: '', name: '', signIn: '', password: '', pot: 'Pot 1' })
-  const [limits, setLimits] = useState('us-food-code')
-  const [altitude, setAltitude] = useState<number | undefined>(0)
-  const [diameter, setDiameter] = useState<number | undefined>(36)
-  const [height, setHeight] = useState<number | undefined>(40)
-  const [kw, setKw] = useState<number | undefined>(9)
+  const [typed, setTyped, forget] = useTyped<Typed>('first kitchen', () => FRESH)
+  const [password, setPassword] = useState('')
+  const { units, limits, altitude, diameter, height, kw } = typed
+  const put =
+    <K extends keyof Typed>(name: K) =>
+    (value: Typed[K]) =>
+      setTyped({ ...typed, [name]: value })
   const make = useChange(async () => {
     await api.POST('/api/kitchen', {
       body: {
-        kitchen: texts.kitchen,
+        kitchen: typed.kitchen,
         altitudeM: altitude ?? 0,
         timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
         units,
         limits,
-        name: texts.name,
-        signIn: texts.signIn,
-        password: texts.password,
-        pot: { name: texts.pot, diameterCm: diameter ?? 0, heightCm: height ?? 0 },
+        name: typed.name,
+        signIn: typed.signIn,
+        password: password,
+        pot: { name: typed.pot, diameterCm: diameter ?? 0, heightCm: height ?? 0 },
         burnerKw: kw ?? 0,
       },
     })
-    await api.POST('/api/session', { body: { signIn: texts.signIn, password: texts.password } })
+    await api.POST('/api/session', { body: { signIn: typed.signIn, password: password } })
+    forget()
     await client.invalidateQueries()
   })
   const problem = make.error
-  const field = (name: keyof typeof texts, label: string, more: object = {}, key: string = name) => (
+  const field = (
+    name: 'kitchen' | 'name' | 'signIn' | 'pot',
+    label: string,
+    more: object = {},
+    key: string = name,
+  ) => (
     <TextField
       label={label}
-      value={texts[name]}
-      onValue={(value) => setTexts({ ...texts, [name]: value })}
+      value={typed[name]}
+      onValue={put(name)}
       problem={problem?.fields[key]}
       required
       {...more}
@@ -93,7 +127,7 @@ export function FirstRun() {
             dimension="metres"
             units={units}
             value={altitude}
-            onValue={setAltitude}
+            onValue={put('altitude')}
             step={50}
             problem={problem?.fields.altitudeM}
           />
@@ -102,14 +136,14 @@ export function FirstRun() {
             <Choice
               label="Units"
               value={units}
-              onValue={setUnits}
+              onValue={put('units')}
               options={[
                 { value: 'metric', name: 'L, kg, °C' },
                 { value: 'us', name: 'gal, lb, °F' },
               ]}
             />
           </div>
-          <SelectField label="Cooling limits" value={limits} onValue={setLimits} options={profiles} />
+          <SelectField label="Cooling limits" value={limits} onValue={put('limits')} options={profiles} />
           <p className="text-15 text-quiet m-0 md:col-span-2">
             The limits are examples. Your local code and your food-safety plan decide. Clocks run in{' '}
             {Intl.DateTimeFormat().resolvedOptions().timeZone}.
@@ -122,11 +156,16 @@ export function FirstRun() {
             autoComplete: 'username',
             hint: 'Letters, digits, points, hyphens',
           })}
-          {field('password', 'Password', {
-            type: 'password',
-            autoComplete: 'new-password',
-            hint: 'At least 10 characters',
-          })}
+          <TextField
+            label="Password"
+            type="password"
+            autoComplete="new-password"
+            hint="At least 10 characters"
+            value={password}
+            onValue={setPassword}
+            problem={problem?.fields.password}
+            required
+          />
         </section>
         <section className="ruled grid gap-5 md:grid-cols-2">
           <h2 className="text-18 m-0 font-bold md:col-span-2">The first pot</h2>
@@ -137,7 +176,7 @@ export function FirstRun() {
               dimension="cm"
               units={units}
               value={diameter}
-              onValue={setDiameter}
+              onValue={put('diameter')}
               step={1}
               problem={problem?.fields.diameterCm}
             />
@@ -146,7 +185,7 @@ export function FirstRun() {
               dimension="cm"
               units={units}
               value={height}
-              onValue={setHeight}
+              onValue={put('height')}
               step={1}
               problem={problem?.fields.heightCm}
             />
@@ -155,7 +194,7 @@ export function FirstRun() {
               dimension="kilowatts"
               units={units}
               value={kw}
-              onValue={setKw}
+              onValue={put('kw')}
               step={0.5}
               problem={problem?.fields.ratedKw ?? problem?.fields.burnerKw}
             />

@@ -95,6 +95,19 @@ describe('the first run', () => {
     expect(sent[1]).toMatchObject({ path: '/api/session', body: { signIn: 'ada' } })
   })
 
+  it('keeps what was typed through a reload, and never the password', () => {
+    const { unmount } = visit(<FirstRun />)
+    fill('Name of the kitchen', 'Lake House')
+    fill('Inside diameter', '44')
+    fill('Password', 'a long password')
+    unmount()
+    visit(<FirstRun />)
+    expect((screen.getByLabelText('Name of the kitchen') as HTMLInputElement).value).toBe('Lake House')
+    expect((screen.getByLabelText('Inside diameter') as HTMLInputElement).value).toBe('44.0')
+    expect((screen.getByLabelText('Password') as HTMLInputElement).value).toBe('')
+    expect(JSON.stringify({ ...sessionStorage })).not.toContain('a long password')
+  })
+
   it('says beside the field what will not do', async () => {
     network({
       'POST /api/kitchen': problem(422, 'no', {
