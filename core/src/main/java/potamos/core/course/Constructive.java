@@ -1,0 +1,288 @@
+package potamos.core.course;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import potamos.core.cooling.IceBin;
+import potamos.core.formula.Formula;
+import potamos.core.quantity.Volume;
+
+/**
+ * Lays a course without looking for the best: from the shelf first, calls of one stock joined, each batch as late as it is surely ready, in the smallest
+ * vessel that takes it; the best of a few orders. It always has an answer, and says what cannot be met and why.
+ */
+public final class Constructive {
+
+    /** Calls that are no further apart are made in one batch. */
+    private static final Duration JOIN = Duration.ofHours(18);
+
+    /** A batch is laid to be ready so long before it is wanted: a simmer that is judged an hour longer still meets its call. */
+    private static final Duration ROBUST = Duration.ofMinutes(60);
+
+    private static final double LEAST_L = 0.25;
+
+    private final Equipment equipment;
+    private final Instant now;
+    private final Instant until;
+    private final List<Call> calls;
+    private final List<Lot> lots;
+    private final List<Use> taken;
+    private final List<IceBin.Use> iceTaken;
+    private final Ways ways;
+
+    private Constructive(
+            Equipment equipment,
+            Instant now,
+            Instant until,
+            List<Call> calls,
+            List<Lot> lots,
+            List<Use> taken,
+            List<IceBin.Use> iceTaken) {
+        this.equipment = equipment;
+        this.now = now;
+        this.until = until;
+        this.calls = calls;
+        this.lots = lots;
+        this.taken = taken;
+        this.iceTaken = iceTaken;
+        this.ways = new Ways(equipment);
+    }
+
+    /**
+     * A course, and why it leaves what it leaves.
+     *
+     * @param why by call
+     */
+    public record Laid(Course course, Map<String, String> why) {}
+
+    /** One batch to be made, and for which calls. */
+    private record Wanted(Formula formula, List<Part> parts) {
+        /** Of a call. */
+        record Part(Call call, double litres) {}
+
+        double litres() {
+            return parts.stream().mapToDouble(Part::litres).sum();
+        }
+
+        Instant by() {
+            return parts.stream()
+                    .map(part -> part.call().by())
+                    .min(Comparator.naturalOrder())
+                    .orElseThrow();
+        }
+
+        double weight() {
+            return parts.stream()
+                    .mapToDouble(part -> part.call().weight())
+                    .max()
+                    .orElse(1);
+        }
+    }
+
+    /** Lays what is open of the calls beside what is under way. */
+    public static Laid lay(
+            Equipment equipment,
+            Instant now,
+            Instant until,
+            List<Call> calls,
+            List<Lot> lots,
+            List<Use> taken,
+            List<IceBin.Use> iceTaken) {
+        return new Constructive(equipment, now, until, calls, lots, taken, iceTaken).lay();
+    }
+
+    private Laid lay() {
+        List<Comparator<Wanted>> orders = List.of(
+                Comparator.comparing(Wanted::by),
+                Comparator.comparing(Wanted::weight).reversed().thenComparing(Wanted::by),
+                Comparator.comparing(Wanted::litres).reversed().thenComparing(Wanted::by));
+        return orders.stream()
+                .map(this::inOrder)
+                .min(Comparator.comparing(laid -> laid.course().values()))
+                .orElseThrow();
+    }
+
+    private Laid inOrder(Comparator<Wanted> order) {
+        Map<String, String> why = new LinkedHashMap<>();
+        List<Allocation> allocations = new ArrayList<>();
+        List<Wanted> wanted = new ArrayList<>(joined(offTheShelf(allocations, why), why));
+        wanted.sort(order);
+        Diary diary = new Diary(equipment, now, until, taken, iceTaken);
+        List<Draft> drafts = new ArrayList<>();
+        for (Wanted next : wanted) {
+            place(next, diary, drafts, allocations, why);
+        }
+        return new Laid(
+                new Course(equipment, now, until, calls, lots, taken, iceTaken, drafts, allocations), Map.copyOf(why));
+    }
+
+    /** What is left of each call when the shelf has given what it may, the oldest first. */
+    private List<Wanted.Part> offTheShelf(List<Allocation> allocations, Map<String, String> why) {
+        Map<String, Double> left = new HashMap<>();
+        lots.forEach(lot -> left.put(lot.id(), lot.litres().litres()));
+        List<Lot> oldest =
+                lots.stream().sorted(Comparator.comparing(Lot::useBy)).toList();
+        List<Wanted.Part> open = new ArrayList<>();
+        for (Call call : calls.stream().sorted(Comparator.comparing(Call::by)).toList()) {
+            double missing = call.litres().litres();
+            for (Lot lot : oldest) {
+                boolean there = !lot.from().isAfter(call.by());
+                double gives = there && lot.refusedFor(call).isEmpty() ? Math.min(missing, left.get(lot.id())) : 0;
+                if (gives > LEAST_L || gives > 0 && gives >= missing) {
+                    allocations.add(new Allocation(call.id(), lot.id(), Volume.ofLitres(gives)));
+                    left.merge(lot.id(), -gives, Double::sum);
+                    missing -= gives;
+                }
+            }
+            Optional<String> refused = call.formula().refusedWithout(call.without());
+            if (missing > 0 && refused.isPresent()) {
+                why.put(call.id(), refused.get());
+            } else if (missing > 0) {
+                open.add(new Wanted.Part(call, missing));
+            }
+        }
+        return open;
+    }
+
+    /** Parts of one stock that are wanted near to each other, as far as one vessel gives them; what no vessel gives at once is split. */
+    private List<Wanted> joined(List<Wanted.Part> open, Map<String, String> why) {
+        Map<String, List<Wanted.Part>> byStock = new LinkedHashMap<>();
+        open.forEach(part -> byStock.computeIfAbsent(part.call().formula().slug(), slug -> new ArrayList<>())
+                .add(part));
+        List<Wanted> all = new ArrayList<>();
+        for (List<Wanted.Part> parts : byStock.values()) {
+            Formula formula = parts.get(0).call().formula();
+            double most = ways.mostL(formula);
+            if (most < LEAST_L) {
+                parts.forEach(part -> why.put(part.call().id(), "no vessel here makes it"));
+                continue;
+            }
+            List<Wanted.Part> together = new ArrayList<>();
+            double litres = 0;
+            for (Wanted.Part part : parts) {
+                double rest = part.litres();
+                boolean far = !together.isEmpty()
+                        && part.call().by().isAfter(together.get(0).call().by().plus(JOIN));
+                if (!together.isEmpty() && (far || litres + rest > most)) {
+                    all.add(new Wanted(formula, List.copyOf(together)));
+                    together.clear();
+                    litres = 0;
+                }
+                for (; rest > most; rest -= most) {
+                    all.add(new Wanted(formula, List.of(new Wanted.Part(part.call(), most))));
+                }
+                together.add(new Wanted.Part(part.call(), rest));
+                litres += rest;
+            }
+            if (!together.isEmpty()) {
+                all.add(new Wanted(formula, List.copyOf(together)));
+            }
+        }
+        return all;
+    }
+
+    private void place(
+            Wanted wanted, Diary diary, List<Draft> drafts, List<Allocation> allocations, Map<String, String> why) {
+        Found found = find(wanted, diary, "batch-" + (drafts.size() + 1));
+        if (found.draft == null && wanted.parts().size() > 1) {
+            wanted.parts()
+                    .forEach(part ->
+                            place(new Wanted(wanted.formula(), List.of(part)), diary, drafts, allocations, why));
+            return;
+        }
+        if (found.draft == null) {
+            wanted.parts().forEach(part -> why.put(part.call().id(), found.words()));
+            return;
+        }
+        Draft draft = found.draft;
+        diary.add(draft);
+        drafts.add(draft);
+        for (Wanted.Part part : wanted.parts()) {
+            allocations.add(new Allocation(part.call().id(), draft.id(), Volume.ofLitres(part.litres())));
+            if (draft.ready().isAfter(part.call().by())) {
+                why.put(part.call().id(), found.words());
+            }
+        }
+    }
+
+    /** The best start of the best way, or what was in the way of most. */
+    private static final class Found {
+        private Draft draft;
+        private final Map<Diary.Why, Integer> inTheWay = new EnumMap<>(Diary.Why.class);
+
+        String words() {
+            return inTheWay.entrySet().stream()
+                    .filter(entry -> entry.getKey() != Diary.Why.PAST)
+                    .max(Map.Entry.comparingByValue())
+                    .map(entry -> switch (entry.getKey()) {
+                        case SOMEBODY_THERE -> "somebody must be there, and nobody is";
+                        case VESSEL -> "every vessel that takes it is in use";
+                        case BURNER -> "no burner is free";
+                        case OVEN -> "no oven is free";
+                        case CONTAINER -> "there are not enough containers to cool it in";
+                        case ICE -> "there is not enough ice at its hour";
+                        case PAST -> "";
+                    })
+                    .orElse("it takes longer than there is time");
+        }
+    }
+
+    private Found find(Wanted wanted, Diary diary, String id) {
+        Found found = new Found();
+        Instant sure = wanted.by().minus(ROBUST);
+        for (Ways.Way way : ways.of(wanted.formula(), wanted.litres())) {
+            Duration whole = way.parts().stream().map(part -> part.length()).reduce(Duration.ZERO, Duration::plus);
+            Draft inTime = latest(way, sure.minus(whole), diary, id, found);
+            if (inTime != null) {
+                found.draft = inTime;
+                return found;
+            }
+        }
+        for (Ways.Way way : ways.of(wanted.formula(), wanted.litres())) {
+            Duration whole = way.parts().stream().map(part -> part.length()).reduce(Duration.ZERO, Duration::plus);
+            Draft late = earliest(way, later(now, sure.minus(whole)), diary, id, found);
+            if (late != null && (found.draft == null || late.ready().isBefore(found.draft.ready()))) {
+                found.draft = late;
+            }
+        }
+        return found;
+    }
+
+    private Draft latest(Ways.Way way, Instant from, Diary diary, String id, Found found) {
+        for (Instant start = from; !start.isBefore(now); start = start.minus(Diary.STEP)) {
+            Draft draft = way.startingAt(start, id, equipment);
+            Optional<Diary.Why> why = diary.against(draft);
+            if (why.isEmpty()) {
+                return draft;
+            }
+            found.inTheWay.merge(why.get(), 1, Integer::sum);
+        }
+        return null;
+    }
+
+    private Draft earliest(Ways.Way way, Instant from, Diary diary, String id, Found found) {
+        for (Instant start = from; start.isBefore(until); start = start.plus(Diary.STEP)) {
+            Draft draft = way.startingAt(start, id, equipment);
+            if (found.draft != null && !draft.ready().isBefore(found.draft.ready())) {
+                return null;
+            }
+            Optional<Diary.Why> why = diary.against(draft);
+            if (why.isEmpty()) {
+                return draft;
+            }
+            found.inTheWay.merge(why.get(), 1, Integer::sum);
+        }
+        return null;
+    }
+
+    private static Instant later(Instant a, Instant b) {
+        return a.isAfter(b) ? a : b;
+    }
+}

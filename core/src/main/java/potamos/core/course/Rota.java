@@ -1,0 +1,99 @@
+package potamos.core.course;
+
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import potamos.core.quantity.Refusal;
+
+/**
+ * When people are in the kitchen, week by week.
+ *
+ * @param zone  of its clocks
+ * @param hours any number of them; where they overlap their cooks add up
+ */
+public record Rota(ZoneId zone, List<Hours> hours) {
+
+    public Rota {
+        hours = List.copyOf(hours);
+    }
+
+    /**
+     * Hours of some weekdays.
+     *
+     * @param days  on which they begin
+     * @param to    when they end; on the next day where that is not after {@code from}
+     * @param cooks 1 to 30
+     */
+    public record Hours(Set<DayOfWeek> days, LocalTime from, LocalTime to, int cooks) {
+        public Hours {
+            days = Set.copyOf(days);
+            if (days.isEmpty()) {
+                throw Refusal.of("days", "on which weekdays");
+            }
+            Refusal.unlessWithin("cooks", cooks, 1, 30, "cooks");
+        }
+    }
+
+    /** A stretch with so many cooks there all the time; 0 where nobody is. */
+    public record Present(Instant from, Instant to, int cooks) {}
+
+    /** The same hours every day, with one cook. */
+    public static Rota daily(ZoneId zone, LocalTime from, LocalTime to) {
+        return new Rota(zone, List.of(new Hours(Set.of(DayOfWeek.values()), from, to, 1)));
+    }
+
+    /** Every stretch from a moment to another, with and without people, in order. */
+    public List<Present> between(Instant from, Instant to) {
+        List<Present> shifts = shifts(from, to);
+        TreeSet<Instant> turns = new TreeSet<>(List.of(from, to));
+        for (Present shift : shifts) {
+            turns.add(shift.from());
+            turns.add(shift.to());
+        }
+        List<Present> all = new ArrayList<>();
+        Instant before = from;
+        for (Instant turn : turns.subSet(from, false, to, true)) {
+            Instant at = before;
+            int cooks = shifts.stream()
+                    .filter(shift -> !shift.from().isAfter(at) && shift.to().isAfter(at))
+                    .mapToInt(Present::cooks)
+                    .sum();
+            Present last = all.isEmpty() ? null : all.get(all.size() - 1);
+            if (last != null && last.cooks() == cooks) {
+                all.set(all.size() - 1, new Present(last.from(), turn, cooks));
+            } else {
+                all.add(new Present(before, turn, cooks));
+            }
+            before = turn;
+        }
+        return all;
+    }
+
+    /** Each shift that touches the stretch, cut to it. */
+    private List<Present> shifts(Instant from, Instant to) {
+        List<Present> shifts = new ArrayList<>();
+        LocalDate last = to.atZone(zone).toLocalDate();
+        for (LocalDate day = from.atZone(zone).toLocalDate().minusDays(1); !day.isAfter(last); day = day.plusDays(1)) {
+            for (Hours hour : hours) {
+                if (hour.days().contains(day.getDayOfWeek())) {
+                    LocalDate ends = hour.to().isAfter(hour.from()) ? day : day.plusDays(1);
+                    Instant begins = day.atTime(hour.from()).atZone(zone).toInstant();
+                    Instant over = ends.atTime(hour.to()).atZone(zone).toInstant();
+                    if (over.isAfter(from) && begins.isBefore(to)) {
+                        shifts.add(new Present(
+                                begins.isBefore(from) ? from : begins, over.isAfter(to) ? to : over, hour.cooks()));
+                    }
+                }
+            }
+        }
+        shifts.sort(Comparator.comparing(Present::from));
+        return shifts;
+    }
+}

@@ -1,0 +1,177 @@
+package potamos.core.course;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import potamos.core.batch.Timeline;
+import potamos.core.charge.Charge;
+import potamos.core.charge.ChargeSolver;
+import potamos.core.charge.Goal;
+import potamos.core.charge.Pot;
+import potamos.core.cooling.ContainerSplit;
+import potamos.core.cooling.Cooler;
+import potamos.core.cooling.CoolingPlan;
+import potamos.core.flow.Run;
+import potamos.core.formula.Formula;
+import potamos.core.formula.PrepPhase;
+import potamos.core.heat.Burner;
+import potamos.core.heat.Oven;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Volume;
+import potamos.core.schedule.Planner;
+import potamos.core.vessel.Vessel;
+
+/** In which vessels, on which burners and in which ovens litres of a stock could be made; each is solved once, whoever asks. */
+final class Ways {
+
+    /** As large a step as nobody would weigh out otherwise. */
+    private static final double STEP_L = 0.1;
+
+    /** More of them would be tried for longer than anybody looks. */
+    private static final int MOST_VESSELS = 4;
+
+    private static final int MOST_BURNERS = 3;
+    private static final double FULL_SHARE = 0.98;
+
+    private final Equipment equipment;
+    private final Map<String, Double> full = new HashMap<>();
+    private final Map<String, List<Way>> solved = new HashMap<>();
+
+    Ways(Equipment equipment) {
+        this.equipment = equipment;
+    }
+
+    /**
+     * One way.
+     *
+     * @param parts its stages and their lengths
+     */
+    record Way(
+            Charge charge,
+            Optional<String> burner,
+            Optional<String> oven,
+            ContainerSplit cooling,
+            List<Timeline.Part> parts) {
+
+        Draft startingAt(Instant start, String id, Equipment equipment) {
+            Timeline timeline = Timeline.startingAt(start, parts);
+            return new Draft(
+                    id, charge, burner, oven, cooling, timeline, Draft.useBy(charge, equipment, timeline.ready()));
+        }
+    }
+
+    /** The most litres of a stock that any vessel gives. */
+    double mostL(Formula formula) {
+        return equipment.vessels().stream()
+                .mapToDouble(vessel -> fullL(formula, vessel))
+                .max()
+                .orElse(0);
+    }
+
+    private double fullL(Formula formula, Vessel vessel) {
+        return full.computeIfAbsent(formula.slug() + "@" + vessel.name(), key -> {
+            Optional<Burner> burner = strongest().findFirst();
+            if (burner.isEmpty() && vessel.own().isEmpty()) {
+                return 0.0;
+            }
+            try {
+                Pot pot = pot(vessel, burner.orElse(null), equipment.ovens());
+                return STEP_L * Math.floor(FULL_SHARE * ChargeSolver.litresOfFull(formula, pot) / STEP_L);
+            } catch (Refusal none) {
+                return 0.0;
+            }
+        });
+    }
+
+    /** The ways of making so many litres that may be started and cool in time, the smallest vessel that takes them first. */
+    List<Way> of(Formula formula, double litres) {
+        long steps = (long) Math.ceil(litres / STEP_L - 1e-9);
+        return solved.computeIfAbsent(formula.slug() + "@" + steps, key -> solve(formula, steps * STEP_L));
+    }
+
+    private List<Way> solve(Formula formula, double litres) {
+        List<Way> ways = new ArrayList<>();
+        List<Vessel> fitting = equipment.vessels().stream()
+                .filter(vessel -> fullL(formula, vessel) >= litres - 1e-6)
+                .sorted(Comparator.comparingDouble(vessel -> fullL(formula, vessel)))
+                .limit(MOST_VESSELS)
+                .toList();
+        for (Vessel vessel : fitting) {
+            for (List<Oven> ovens : ovens(formula)) {
+                for (Optional<Burner> burner : burners(formula, vessel)) {
+                    way(formula, litres, vessel, burner, ovens).ifPresent(ways::add);
+                }
+            }
+        }
+        return ways;
+    }
+
+    private Optional<Way> way(
+            Formula formula, double litres, Vessel vessel, Optional<Burner> burner, List<Oven> ovens) {
+        try {
+            Pot pot = pot(vessel, burner.or(() -> strongest().findFirst()).orElse(null), ovens);
+            Charge charge = ChargeSolver.solve(formula, pot, new Goal.Litres(Volume.ofLitres(litres)));
+            ContainerSplit cooling = cooling(charge);
+            List<Timeline.Part> parts =
+                    Planner.parts(charge, cooling.slowestGroup().curve(), equipment.limits());
+            Optional<String> oven = charge.run().heat() == Run.Heat.OVEN
+                    ? ovens.stream().map(Oven::name).findFirst()
+                    : Optional.empty();
+            Optional<String> on = charge.run().heat() == Run.Heat.BURNER ? burner.map(Burner::name) : Optional.empty();
+            Way way = new Way(charge, on, oven, cooling, parts);
+            return charge.fits() ? Optional.of(way) : Optional.empty();
+        } catch (Refusal none) {
+            return Optional.empty();
+        }
+    }
+
+    private ContainerSplit cooling(Charge charge) {
+        Volume litres = charge.toCool();
+        return ContainerSplit.best(
+                litres,
+                CoolingPlan.STRAINED,
+                equipment.containers(),
+                Cooler.bath(litres, CoolingPlan.STRAINED, equipment.limits().coldest(), equipment.tap()),
+                charge.forecast().body().sets(),
+                equipment.limits());
+    }
+
+    private Pot pot(Vessel vessel, Burner burner, List<Oven> ovens) {
+        Burner under = burner != null
+                ? burner
+                : vessel.own()
+                        .map(heat -> new Burner(vessel.name(), heat, 1))
+                        .orElseThrow(() -> Refusal.of("burners", "nothing to put " + vessel.name() + " on"));
+        return new Pot(vessel, under, equipment.air(), Optional.empty(), ovens, equipment.tap());
+    }
+
+    private Stream<Burner> strongest() {
+        return equipment.burners().stream()
+                .sorted(Comparator.comparingDouble(
+                        (Burner burner) -> -burner.delivered().watts()));
+    }
+
+    private List<Optional<Burner>> burners(Formula formula, Vessel vessel) {
+        boolean none = vessel.own().isPresent() || formula.simmer().oven().isPresent();
+        return none
+                ? List.of(Optional.empty())
+                : strongest().limit(MOST_BURNERS).map(Optional::of).toList();
+    }
+
+    /** One after another where an oven is needed, so that each can be tried when the others are taken. */
+    private List<List<Oven>> ovens(Formula formula) {
+        boolean needed = formula.phase(PrepPhase.Roast.class).isPresent()
+                || formula.simmer().oven().isPresent();
+        return !needed || equipment.ovens().isEmpty()
+                ? List.of(List.of())
+                : equipment.ovens().stream()
+                        .sorted(Comparator.comparingDouble(oven -> oven.factor().value()))
+                        .map(List::of)
+                        .toList();
+    }
+}

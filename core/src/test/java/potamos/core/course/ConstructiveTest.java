@@ -1,0 +1,162 @@
+package potamos.core.course;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import potamos.core.batch.Stage;
+import potamos.core.batch.Timeline;
+import potamos.core.formula.Book;
+import potamos.core.formula.Formula;
+import potamos.core.quantity.Volume;
+import potamos.core.safety.Allergen;
+
+class ConstructiveTest {
+
+    private static final Instant NOW = Weeks.MONDAY;
+    private static final Instant UNTIL = NOW.plus(Duration.ofDays(7));
+
+    private static Formula stock(String slug) {
+        return Book.formulas().stream()
+                .filter(formula -> formula.slug().equals(slug))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Call call(String id, Formula formula, double litres, Duration ahead) {
+        return new Call(id, "Sauce", formula, Volume.ofLitres(litres), NOW.plus(ahead), 1, Set.of());
+    }
+
+    private static Constructive.Laid lay(Equipment equipment, List<Call> calls, Lot... lots) {
+        return Constructive.lay(equipment, NOW, UNTIL, calls, List.of(lots), List.of(), List.of());
+    }
+
+    private static Equipment kitchen() {
+        return Weeks.equipment(4, Unattended.ALLOWED, Weeks.longDays(1));
+    }
+
+    /** Whatever week it is: nothing that it lays is broken, and what it leaves it says why. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
+    void aWeekOfAnyKindIsLaidWithoutBreakingARule(long seed) {
+        Weeks.Week week = Weeks.of(seed, 12 + (int) seed, 3 + (int) (seed % 4));
+        Constructive.Laid laid = week.laid();
+        assertThat(laid.course().check()).isEmpty();
+        Set<String> short_ = new HashSet<>();
+        laid.course().unmet().forEach(unmet -> short_.add(unmet.call().id()));
+        assertThat(laid.why().keySet()).containsAll(short_);
+        assertThat(laid.why().values()).allMatch(words -> !words.isBlank());
+        assertThat(laid.course().drafts()).isNotEmpty();
+        assertThat(laid.course().values().broken()).isZero();
+    }
+
+    @Test
+    void theShelfGivesFirstTheOldestFirst() {
+        Formula chicken = Book.whiteChicken();
+        Lot old = lot("old", chicken, 3, Duration.ofDays(1));
+        Lot young = lot("young", chicken, 3, Duration.ofDays(3));
+        Constructive.Laid laid = lay(kitchen(), List.of(call("a", chicken, 5, Duration.ofHours(12))), young, old);
+        assertThat(laid.course().drafts()).isEmpty();
+        assertThat(laid.course().allocations())
+                .extracting(Allocation::from, a -> a.litres().litres())
+                .containsExactly(
+                        org.assertj.core.groups.Tuple.tuple("old", 3.0),
+                        org.assertj.core.groups.Tuple.tuple("young", 2.0));
+    }
+
+    private static Lot lot(String id, Formula formula, double litres, Duration good) {
+        return new Lot(id, formula.slug(), Volume.ofLitres(litres), NOW, NOW.plus(good), formula.allergens());
+    }
+
+    @Test
+    void whatIsPastItsUseByOrHoldsWhatTheCallIsWithoutStaysOnTheShelf() {
+        Formula chicken = Book.whiteChicken();
+        assertThat(chicken.allergens()).contains(Allergen.CELERY);
+        Lot past = lot("past", chicken, 9, Duration.ofHours(5));
+        Call later = call("later", chicken, 3, Duration.ofHours(14));
+        assertThat(lay(kitchen(), List.of(later), past).course().allocations())
+                .extracting(Allocation::from)
+                .doesNotContain("past");
+        Call without = new Call(
+                "w", "Soup", chicken, Volume.ofLitres(3), NOW.plus(Duration.ofHours(14)), 1, Set.of(Allergen.CELERY));
+        Constructive.Laid laid = lay(kitchen(), List.of(without), lot("fresh", chicken, 9, Duration.ofDays(2)));
+        assertThat(laid.course().allocations()).isEmpty();
+        assertThat(laid.why().get("w")).contains("celery");
+    }
+
+    @Test
+    void callsOfOneStockAreMadeTogetherAndTwoVesselsShareWhatOneDoesNotGive() {
+        Formula chicken = Book.whiteChicken();
+        Constructive.Laid together = lay(
+                kitchen(),
+                List.of(call("a", chicken, 3, Duration.ofHours(12)), call("b", chicken, 4, Duration.ofHours(13))));
+        assertThat(together.course().drafts().size()).isEqualTo(1);
+        assertThat(together.course().drafts().get(0).litres().litres()).isBetween(6.95, 7.25);
+        double most = new Ways(kitchen()).mostL(chicken);
+        Constructive.Laid split = lay(kitchen(), List.of(call("much", chicken, most * 1.4, Duration.ofHours(16))));
+        assertThat(split.course().drafts().size()).isEqualTo(2);
+        assertThat(split.course().unmet()).isEmpty();
+        assertThat(split.course().drafts().stream()
+                        .map(draft -> draft.charge().run().vessel().name())
+                        .distinct())
+                .hasSize(2);
+    }
+
+    /** Fifteen hours of beef in a kitchen that is open for twelve: it simmers through the night where the kitchen lets it, and is not begun at once. */
+    @Test
+    void aLongSimmerRunsThroughTheNightAndEndsInDaylight() {
+        Formula beef = stock("brown-beef").simmeredFor(Duration.ofHours(15));
+        Rota day = Rota.daily(ZoneOffset.UTC, LocalTime.of(8, 0), LocalTime.of(20, 0));
+        Call wanted = call("beef", beef, 10, Duration.ofHours(72));
+        Constructive.Laid laid = lay(Weeks.equipment(4, Unattended.ALLOWED, day), List.of(wanted));
+        Draft draft = laid.course().drafts().get(0);
+        assertThat(draft.start()).isAfter(NOW.plus(Duration.ofHours(24)));
+        assertThat(draft.ready()).isBefore(wanted.by());
+        for (Stage stage : List.of(Stage.FILL, Stage.STRAIN, Stage.COOL, Stage.STORE)) {
+            Timeline.Step step = draft.timeline().step(stage).orElseThrow();
+            assertThat(step.from().atZone(ZoneOffset.UTC).toLocalTime())
+                    .as("%s", stage)
+                    .isBetween(LocalTime.of(8, 0), LocalTime.of(20, 0));
+        }
+        Constructive.Laid never = lay(Weeks.equipment(4, Unattended.NEVER, day), List.of(wanted));
+        assertThat(never.course().drafts()).isEmpty();
+        assertThat(never.why().get("beef")).contains("nobody is");
+    }
+
+    /** A batch of today is not in the way of one of tomorrow. */
+    @Test
+    void aVesselIsTakenForItsTimeOnly() {
+        Formula chicken = Book.whiteChicken();
+        Equipment one = Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(1));
+        Constructive.Laid laid = lay(
+                one,
+                List.of(
+                        call("today", chicken, 5, Duration.ofHours(12)),
+                        call("tomorrow", stock("brown-veal"), 4, Duration.ofHours(38)),
+                        call("after", chicken, 5, Duration.ofHours(60))));
+        assertThat(laid.course().drafts().size()).isEqualTo(3);
+        assertThat(laid.course().values().lateL()).isZero();
+    }
+
+    @Test
+    void whatCannotBeInTimeComesLateAndSaysOf() {
+        Formula chicken = Book.whiteChicken();
+        Equipment one = Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(1));
+        Constructive.Laid laid = lay(
+                one,
+                List.of(
+                        call("a", chicken, 5, Duration.ofHours(9)),
+                        call("b", stock("white-veal"), 4, Duration.ofHours(9))));
+        assertThat(laid.course().drafts().size()).isEqualTo(2);
+        assertThat(laid.course().values().lateL()).isPositive();
+        assertThat(laid.why().values()).anyMatch(words -> words.contains("vessel"));
+    }
+}

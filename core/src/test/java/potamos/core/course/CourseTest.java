@@ -1,0 +1,217 @@
+package potamos.core.course;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import potamos.core.cooling.IceBin;
+import potamos.core.formula.Book;
+import potamos.core.formula.Family;
+import potamos.core.formula.Formula;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Volume;
+import potamos.core.safety.Allergen;
+
+/** A course that keeps every rule, and each rule broken alone. */
+class CourseTest {
+
+    private static final Instant NOW = Weeks.MONDAY;
+    private static final Instant UNTIL = NOW.plus(Duration.ofDays(5));
+    private static final Instant NOON = NOW.plus(Duration.ofHours(7));
+
+    private final Equipment kitchen = Weeks.equipment(4, Unattended.ALLOWED, Weeks.longDays(1));
+    private final Formula chicken = Book.whiteChicken();
+    private final Call call = call("call", Set.of(), Duration.ofHours(18));
+
+    private Call call(String id, Set<Allergen> without, Duration ahead) {
+        return new Call(id, "Sauce", chicken, Volume.ofLitres(6), NOW.plus(ahead), 1, without);
+    }
+
+    private static Formula stock(String slug) {
+        return Book.formulas().stream()
+                .filter(formula -> formula.slug().equals(slug))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Draft draft(Equipment kitchen, Formula formula, double litres, Instant start, String id, int way) {
+        return new Ways(kitchen).of(formula, litres).get(way).startingAt(start, id, kitchen);
+    }
+
+    private Draft six(Instant start) {
+        return draft(kitchen, chicken, 6, start, "six", 0);
+    }
+
+    private Course course(Equipment equipment, List<Call> calls, List<Lot> lots, List<Draft> drafts, Allocation... to) {
+        return new Course(equipment, NOW, UNTIL, calls, lots, List.of(), List.of(), drafts, List.of(to));
+    }
+
+    private static Allocation give(String call, String from, double litres) {
+        return new Allocation(call, from, Volume.ofLitres(litres));
+    }
+
+    private static List<Broken.Rule> rules(Course course) {
+        return course.check().stream().map(Broken::rule).distinct().toList();
+    }
+
+    @Test
+    void oneBatchForOneCallKeepsEveryRule() {
+        Course course = course(kitchen, List.of(call), List.of(), List.of(six(NOON)), give("call", "six", 6));
+        assertThat(rules(course)).isEmpty();
+        assertThat(course.unmet()).isEmpty();
+        Values values = course.values();
+        assertThat(values.broken()).isZero();
+        assertThat(values.lateL()).isZero();
+        assertThat(values.kwh()).isPositive();
+    }
+
+    @Test
+    void nothingBeginsBeforeNowNorWhereNobodyIs() {
+        assertThat(rules(course(kitchen, List.of(), List.of(), List.of(six(NOW.minusSeconds(60))))))
+                .contains(Broken.Rule.NOT_IN_THE_PAST);
+        List<Broken> night = course(kitchen, List.of(), List.of(), List.of(six(NOW.plus(Duration.ofHours(16)))))
+                .check();
+        assertThat(night).extracting(Broken::rule).contains(Broken.Rule.SOMEBODY_THERE);
+        assertThat(night.get(0).from()).isAfterOrEqualTo(Instant.parse("2026-03-02T23:00:00Z"));
+    }
+
+    @Test
+    void oneVesselHoldsOneStockAtATime() {
+        Draft first = six(NOON);
+        Draft second = new Draft(
+                "other",
+                first.charge(),
+                Optional.of("burner 1"),
+                first.oven(),
+                first.cooling(),
+                first.timeline(),
+                first.useBy());
+        List<Broken> broken =
+                course(kitchen, List.of(), List.of(), List.of(first, second)).check();
+        assertThat(broken).extracting(Broken::rule).contains(Broken.Rule.TAKEN_TWICE);
+        assertThat(broken.get(0).drafts()).containsExactlyInAnyOrder("six", "other");
+        assertThat(broken.get(0).thing()).isEqualTo("pot 0");
+        Course running = new Course(
+                kitchen,
+                NOW,
+                UNTIL,
+                List.of(),
+                List.of(),
+                List.of(new Use(Use.Kind.VESSEL, "pot 0", NOW, NOON.plus(Duration.ofHours(1)), 1)),
+                List.of(),
+                List.of(first),
+                List.of());
+        assertThat(rules(running)).containsExactly(Broken.Rule.TAKEN_TWICE);
+    }
+
+    /** Shellfish after meat follows a wash; meat after shellfish a clean-down. */
+    @Test
+    void aVesselIsCleanedDownBeforeAStockThatComesEarlierInTheOrder() {
+        Formula shellfish = Book.formulas().stream()
+                .filter(formula -> formula.family() == Family.SHELLFISH)
+                .findFirst()
+                .orElseThrow();
+        for (boolean shellfishFirst : List.of(true, false)) {
+            Formula before = shellfishFirst ? shellfish : chicken;
+            Formula after = shellfishFirst ? chicken : shellfish;
+            Draft one = draft(kitchen, before, 5, NOW.plus(Duration.ofHours(2)), "one", 0);
+            Draft probe = draft(kitchen, after, 5, NOW, "two", 0);
+            assertThat(probe.charge().run().vessel())
+                    .isEqualTo(one.charge().run().vessel());
+            Duration toTheVessel = Duration.between(probe.start(), vessel(probe).from());
+            Draft two =
+                    draft(kitchen, after, 5, vessel(one).to().plusSeconds(60).minus(toTheVessel), "two", 0);
+            List<Broken.Rule> broken = rules(course(kitchen, List.of(), List.of(), List.of(one, two)));
+            assertThat(broken.contains(Broken.Rule.CLEANED_DOWN)).isEqualTo(shellfishFirst);
+        }
+    }
+
+    private static Use vessel(Draft draft) {
+        return draft.uses().stream()
+                .filter(use -> use.kind() == Use.Kind.VESSEL)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void iceThatIsNotThereAtItsHourIsMissed() {
+        Equipment little = new Equipment(
+                kitchen.vessels(),
+                kitchen.burners(),
+                kitchen.ovens(),
+                kitchen.containers(),
+                Optional.of(new IceBin(Mass.ofKg(3), 0)),
+                kitchen.air(),
+                kitchen.tap(),
+                kitchen.limits(),
+                kitchen.rota(),
+                kitchen.unattended());
+        assertThat(rules(course(little, List.of(), List.of(), List.of(six(NOON)))))
+                .containsExactly(Broken.Rule.ICE_THERE);
+    }
+
+    @Test
+    void noMoreIsGivenThanThereIsAndOnlyWhatIsFit() {
+        List<Call> calls = List.of(call, call("w", Set.of(Allergen.CELERY), Duration.ofHours(18)));
+        List<Draft> drafts = List.of(six(NOON));
+        assertThat(rules(course(kitchen, calls, List.of(), drafts, give("call", "six", 5), give("call", "six", 5))))
+                .containsExactly(Broken.Rule.ENOUGH_OF_IT);
+        assertThat(rules(course(kitchen, calls, List.of(), drafts, give("w", "six", 5))))
+                .containsExactly(Broken.Rule.FIT_FOR_ITS_CALL);
+        Lot past = new Lot("past", chicken.slug(), Volume.ofLitres(9), NOW, NOW.plusSeconds(60), Set.of());
+        assertThat(rules(course(kitchen, calls, List.of(past), List.of(), give("call", "past", 5))))
+                .containsExactly(Broken.Rule.FIT_FOR_ITS_CALL);
+        assertThat(rules(course(kitchen, calls, List.of(), List.of(), give("call", "nowhere", 5))))
+                .containsExactly(Broken.Rule.FIT_FOR_ITS_CALL);
+    }
+
+    @Test
+    void lateIsWorseTheLaterAndMissingIsWorst() {
+        Draft draft = six(NOON);
+        List<Double> late = new ArrayList<>();
+        for (Duration before : List.of(Duration.ZERO, Duration.ofHours(2), Duration.ofHours(6))) {
+            Call sooner = new Call(
+                    "call", "Sauce", chicken, Volume.ofLitres(6), draft.ready().minus(before), 2, Set.of());
+            late.add(course(kitchen, List.of(sooner), List.of(), List.of(draft), give("call", "six", 6))
+                    .values()
+                    .lateL());
+        }
+        late.add(course(kitchen, List.of(call), List.of(), List.of()).values().lateL() * 2);
+        assertThat(late).isSorted().doesNotHaveDuplicates();
+        assertThat(late.get(1)).isEqualTo(6 * 2 * 2 / 8.0);
+    }
+
+    @Test
+    void whatNobodyCallsForByItsUseByIsWasted() {
+        Lot lot = new Lot("lot", chicken.slug(), Volume.ofLitres(5), NOW, NOW.plus(Duration.ofDays(2)), Set.of());
+        assertThat(course(kitchen, List.of(), List.of(lot), List.of()).values().wastedL())
+                .isEqualTo(5);
+        Course used = course(kitchen, List.of(call), List.of(lot), List.of(), give("call", "lot", 5));
+        assertThat(used.values().wastedL()).isZero();
+        assertThat(used.unmet())
+                .singleElement()
+                .satisfies(unmet -> assertThat(unmet.litres().litres()).isEqualTo(1));
+    }
+
+    @Test
+    void oneCookHasTwoHands() {
+        Draft first = six(NOON);
+        Draft second = draft(kitchen, stock("brown-veal"), 9, first.start(), "veal", 1);
+        double alone =
+                course(kitchen, List.of(), List.of(), List.of(first)).values().cookH();
+        double both = course(kitchen, List.of(), List.of(), List.of(first, second))
+                .values()
+                .cookH();
+        assertThat(both).isGreaterThan(2 * alone);
+        Equipment two = Weeks.equipment(4, Unattended.ALLOWED, Weeks.longDays(3));
+        assertThat(course(two, List.of(), List.of(), List.of(first, second))
+                        .values()
+                        .cookH())
+                .isEqualTo(2 * alone);
+    }
+}

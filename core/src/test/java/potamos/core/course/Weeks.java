@@ -1,0 +1,107 @@
+package potamos.core.course;
+
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import potamos.core.Samples;
+import potamos.core.cooling.ContainerSplit;
+import potamos.core.cooling.IceBin;
+import potamos.core.formula.Book;
+import potamos.core.formula.Formula;
+import potamos.core.heat.Burner;
+import potamos.core.heat.Oven;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Power;
+import potamos.core.quantity.Volume;
+import potamos.core.vessel.Vessel;
+
+/** Kitchens and weeks of calls, made up from a seed. */
+public final class Weeks {
+
+    public static final Instant MONDAY = Instant.parse("2026-03-02T05:00:00Z");
+
+    private Weeks() {}
+
+    /** A kitchen and what is asked of it. */
+    public record Week(Equipment equipment, List<Call> calls, List<Lot> lots) {
+        public Constructive.Laid laid() {
+            return Constructive.lay(
+                    equipment, MONDAY, MONDAY.plus(Duration.ofDays(8)), calls, lots, List.of(), List.of());
+        }
+    }
+
+    public static Equipment equipment(int vessels, Unattended unattended, Rota rota) {
+        List<Vessel> pots = new ArrayList<>();
+        for (int i = 0; i < vessels; i++) {
+            Vessel size = Samples.cylinder(28 + 5 * i, 30 + 3 * i);
+            pots.add(new Vessel("pot " + i, size.shape(), size.kappa(), size.metal(), size.handling()));
+        }
+        List<Burner> burners = new ArrayList<>();
+        for (int i = 0; i < Math.max(2, vessels - 1); i++) {
+            burners.add(new Burner("burner " + i, Power.ofKilowatts(i < 2 ? 9 : 6), 0.5));
+        }
+        return new Equipment(
+                pots,
+                burners,
+                List.of(
+                        new Oven("east", 6, true, Oven.bookFactor(true)),
+                        new Oven("west", 4, false, Oven.bookFactor(false))),
+                List.of(new ContainerSplit.Owned(Samples.bain(), 4 * vessels)),
+                Optional.of(new IceBin(Mass.ofKg(40 * vessels), 20)),
+                Samples.VALLEY,
+                potamos.core.charge.Pot.BOOK_TAP,
+                Samples.US,
+                rota,
+                unattended);
+    }
+
+    public static Rota longDays(int cooks) {
+        return new Rota(
+                ZoneOffset.UTC,
+                List.of(new Rota.Hours(
+                        EnumSet.allOf(DayOfWeek.class), LocalTime.of(6, 0), LocalTime.of(23, 0), cooks)));
+    }
+
+    /** So many calls of the book's stocks over a week, and a little on the shelf. */
+    public static Week of(long seed, int calls, int vessels) {
+        Random random = new Random(seed);
+        List<Formula> book = Book.formulas().stream()
+                .filter(formula -> !formula.allergensUnknown())
+                .toList();
+        List<Call> wanted = new ArrayList<>();
+        for (int i = 0; i < calls; i++) {
+            Formula formula = book.get(random.nextInt(book.size()));
+            Instant by = MONDAY.plus(Duration.ofDays(random.nextInt(7)))
+                    .plus(Duration.ofMinutes(10L * (6 * 5 + random.nextInt(6 * 12))));
+            wanted.add(new Call(
+                    "call " + i,
+                    "station " + random.nextInt(5),
+                    formula,
+                    Volume.ofLitres(2 + random.nextInt(16) / 2.0),
+                    by,
+                    1 + random.nextInt(3),
+                    Set.of()));
+        }
+        List<Lot> lots = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            Formula formula = book.get(random.nextInt(book.size()));
+            lots.add(new Lot(
+                    "lot " + i,
+                    formula.slug(),
+                    Volume.ofLitres(1 + random.nextInt(6)),
+                    MONDAY.minus(Duration.ofDays(1)),
+                    MONDAY.plus(Duration.ofDays(1 + random.nextInt(4))),
+                    formula.allergens()));
+        }
+        Unattended policy = Unattended.values()[random.nextInt(3)];
+        return new Week(equipment(vessels, policy, longDays(1 + random.nextInt(2))), wanted, lots);
+    }
+}
