@@ -78,6 +78,11 @@ public final class Constructive {
                     .orElseThrow();
         }
 
+        /** Whether it is still good when the last of its calls is due. */
+        boolean keepsIn(Draft draft) {
+            return parts.stream().noneMatch(part -> part.call().by().isAfter(draft.useBy()));
+        }
+
         double weight() {
             return parts.stream()
                     .mapToDouble(part -> part.call().weight())
@@ -237,49 +242,54 @@ public final class Constructive {
     private Found find(Wanted wanted, Diary diary, String id) {
         Found found = new Found();
         Instant sure = wanted.by().minus(ROBUST);
-        for (Ways.Way way : ways.of(wanted.formula(), wanted.litres())) {
-            Duration whole = way.parts().stream().map(part -> part.length()).reduce(Duration.ZERO, Duration::plus);
-            Draft inTime = latest(way, sure.minus(whole), diary, id, found);
-            if (inTime != null) {
-                found.draft = inTime;
-                return found;
-            }
+        Optional<Draft> inTime = ways.of(wanted.formula(), wanted.litres())
+                .map(way -> latest(way, sure, wanted, diary, id, found))
+                .flatMap(Optional::stream)
+                .findFirst();
+        if (inTime.isPresent()) {
+            found.draft = inTime.get();
+            return found;
         }
-        for (Ways.Way way : ways.of(wanted.formula(), wanted.litres())) {
-            Duration whole = way.parts().stream().map(part -> part.length()).reduce(Duration.ZERO, Duration::plus);
-            Draft late = earliest(way, later(now, sure.minus(whole)), diary, id, found);
-            if (late != null && (found.draft == null || late.ready().isBefore(found.draft.ready()))) {
-                found.draft = late;
-            }
-        }
+        ways.of(wanted.formula(), wanted.litres())
+                .map(way -> earliest(way, sure, wanted, diary, id, found))
+                .flatMap(Optional::stream)
+                .forEach(sooner -> found.draft = sooner);
         return found;
     }
 
-    private Draft latest(Ways.Way way, Instant from, Diary diary, String id, Found found) {
+    /** Going back from when it surely meets its call. */
+    private Optional<Draft> latest(Ways.Way way, Instant sure, Wanted wanted, Diary diary, String id, Found found) {
+        Instant from = sure.minusSeconds(way.takes().endsAt());
         for (Instant start = from; !start.isBefore(now); start = start.minus(Diary.STEP)) {
-            Draft draft = way.startingAt(start, id, equipment);
-            Optional<Diary.Why> why = diary.against(draft);
+            Optional<Diary.Why> why = diary.against(way.takes(), start);
             if (why.isEmpty()) {
-                return draft;
+                Draft draft = way.startingAt(start, id, equipment);
+                return wanted.keepsIn(draft) ? Optional.of(draft) : Optional.empty();
             }
             found.inTheWay.merge(why.get(), 1, Integer::sum);
         }
-        return null;
+        return Optional.empty();
     }
 
-    private Draft earliest(Ways.Way way, Instant from, Diary diary, String id, Found found) {
+    /** Going on from there, as long as that is sooner than what was found already. */
+    private Optional<Draft> earliest(Ways.Way way, Instant sure, Wanted wanted, Diary diary, String id, Found found) {
+        Instant from = later(now, sure.minusSeconds(way.takes().endsAt()));
         for (Instant start = from; start.isBefore(until); start = start.plus(Diary.STEP)) {
-            Draft draft = way.startingAt(start, id, equipment);
-            if (found.draft != null && !draft.ready().isBefore(found.draft.ready())) {
-                return null;
+            Instant ready = start.plusSeconds(way.takes().endsAt());
+            if (found.draft != null && !ready.isBefore(found.draft.ready())) {
+                return Optional.empty();
             }
-            Optional<Diary.Why> why = diary.against(draft);
+            Optional<Diary.Why> why = diary.against(way.takes(), start);
             if (why.isEmpty()) {
-                return draft;
+                Draft draft = way.startingAt(start, id, equipment);
+                if (wanted.keepsIn(draft)) {
+                    return Optional.of(draft);
+                }
+            } else {
+                found.inTheWay.merge(why.get(), 1, Integer::sum);
             }
-            found.inTheWay.merge(why.get(), 1, Integer::sum);
         }
-        return null;
+        return Optional.empty();
     }
 
     private static Instant later(Instant a, Instant b) {

@@ -10,25 +10,34 @@ import java.util.Optional;
 import potamos.core.cooling.IceBin;
 import potamos.core.formula.Family;
 
-/** What is taken of a kitchen so far, and where one draft more finds room beside it. */
+/** What is taken of a kitchen so far, and whether one batch more finds room beside it at a start. */
 final class Diary {
 
     /** Starts are tried so far apart. */
     static final Duration STEP = Duration.ofMinutes(10);
 
-    private record InVessel(Use use, Optional<Family> family) {}
+    /** Taken from one second to another; by a family where it is a vessel and known. */
+    private record Entry(long from, long to, int amount, Optional<Family> family) {
+        boolean overlaps(long otherFrom, long otherTo) {
+            return from < otherTo && otherFrom < to;
+        }
+    }
 
     private final Equipment equipment;
     private final Instant now;
-    private final List<Rota.Present> rota;
-    private final Map<String, List<Use>> taken = new HashMap<>();
-    private final Map<String, List<InVessel>> inVessels = new HashMap<>();
+    private final List<Footprint.Span> absent;
+    private final Map<String, List<Entry>> entries = new HashMap<>();
     private final List<IceBin.Use> ice;
 
     Diary(Equipment equipment, Instant now, Instant until, List<Use> under, List<IceBin.Use> iceTaken) {
         this.equipment = equipment;
         this.now = now;
-        this.rota = equipment.rota().between(now, until);
+        this.absent = new ArrayList<>(equipment.rota().between(now, until).stream()
+                .filter(present -> present.cooks() == 0)
+                .map(present -> new Footprint.Span(
+                        present.from().getEpochSecond(), present.to().getEpochSecond()))
+                .toList());
+        this.absent.add(new Footprint.Span(until.getEpochSecond(), Long.MAX_VALUE));
         this.ice = new ArrayList<>(iceTaken);
         under.forEach(use -> take(use, Optional.empty()));
     }
@@ -40,88 +49,81 @@ final class Diary {
     }
 
     private void take(Use use, Optional<Family> family) {
-        if (use.kind() == Use.Kind.VESSEL) {
-            inVessels.computeIfAbsent(use.name(), name -> new ArrayList<>()).add(new InVessel(use, family));
-        } else {
-            taken.computeIfAbsent(use.kind() + use.name(), name -> new ArrayList<>())
-                    .add(use);
-        }
+        entries.computeIfAbsent(key(use.kind(), use.name()), name -> new ArrayList<>())
+                .add(new Entry(use.from().getEpochSecond(), use.to().getEpochSecond(), use.amount(), family));
     }
 
-    /** Why a draft does not go in. */
+    private static String key(Use.Kind kind, String name) {
+        return kind.ordinal() + name;
+    }
+
+    /** Why a batch does not go in. */
     enum Why {
+        PAST,
         SOMEBODY_THERE,
         VESSEL,
         BURNER,
         OVEN,
         CONTAINER,
-        ICE,
-        PAST
+        ICE
     }
 
-    /** What is in its way; empty where it finds room. */
-    Optional<Why> against(Draft draft) {
-        if (draft.start().isBefore(now)) {
+    /** What is in its way at a start; empty where it finds room. */
+    Optional<Why> against(Footprint batch, Instant start) {
+        if (start.isBefore(now)) {
             return Optional.of(Why.PAST);
         }
-        for (Attendance.Stretch stretch :
-                Attendance.of(draft.charge().formula(), draft.timeline(), equipment.unattended())) {
-            if (absent(stretch)) {
-                return Optional.of(Why.SOMEBODY_THERE);
+        long at = start.getEpochSecond();
+        for (Footprint.Span span : batch.attended()) {
+            for (Footprint.Span nobody : absent) {
+                if (nobody.from() < span.to() + at && span.from() + at < nobody.to()) {
+                    return Optional.of(Why.SOMEBODY_THERE);
+                }
             }
         }
-        Family family = draft.charge().formula().family();
-        for (Use use : draft.uses()) {
-            Optional<Why> why = against(use, family);
+        for (Footprint.Thing thing : batch.things()) {
+            Optional<Why> why = against(thing, at, batch.family());
             if (why.isPresent()) {
                 return why;
             }
         }
-        return draft.ice().filter(this::iceShort).map(use -> Why.ICE);
+        return batch.iceFrom(start).filter(this::iceShort).map(use -> Why.ICE);
     }
 
-    private boolean absent(Attendance.Stretch stretch) {
-        for (Rota.Present present : rota) {
-            if (present.cooks() == 0
-                    && present.from().isBefore(stretch.to())
-                    && stretch.from().isBefore(present.to())) {
-                return true;
-            }
-        }
-        return rota.isEmpty() || rota.get(rota.size() - 1).to().isBefore(stretch.to());
+    private Optional<Why> against(Footprint.Thing thing, long at, Family family) {
+        List<Entry> others = entries.getOrDefault(key(thing.kind(), thing.name()), List.of());
+        long from = thing.from() + at;
+        long to = thing.to() + at;
+        return switch (thing.kind()) {
+            case VESSEL -> blocked(others.stream().allMatch(other -> apart(other, from, to, family)), Why.VESSEL);
+            case BURNER -> blocked(others.stream().noneMatch(other -> other.overlaps(from, to)), Why.BURNER);
+            case OVEN -> blocked(others.stream().noneMatch(other -> other.overlaps(from, to)), Why.OVEN);
+            case CONTAINER -> blocked(enough(others, thing, from, to), Why.CONTAINER);
+        };
     }
 
-    private Optional<Why> against(Use use, Family family) {
-        if (use.kind() == Use.Kind.VESSEL) {
-            boolean free =
-                    inVessels.getOrDefault(use.name(), List.of()).stream().allMatch(other -> apart(other, use, family));
-            return free ? Optional.empty() : Optional.of(Why.VESSEL);
-        }
-        List<Use> others = taken.getOrDefault(use.kind() + use.name(), List.of()).stream()
-                .filter(use::overlaps)
-                .toList();
-        if (use.kind() != Use.Kind.CONTAINER) {
-            return others.isEmpty()
-                    ? Optional.empty()
-                    : Optional.of(use.kind() == Use.Kind.BURNER ? Why.BURNER : Why.OVEN);
-        }
-        // All that overlap may overlap each other as well: counted so, none is ever promised twice.
-        int sum = others.stream().mapToInt(Use::amount).sum() + use.amount();
-        return sum <= equipment.owned(use.name()) ? Optional.empty() : Optional.of(Why.CONTAINER);
+    private static Optional<Why> blocked(boolean free, Why why) {
+        return free ? Optional.empty() : Optional.of(why);
     }
 
-    private static boolean apart(InVessel other, Use use, Family family) {
-        Use there = other.use();
-        if (there.overlaps(use)) {
+    /** All that overlap this use may overlap each other as well: counted so, none is ever promised twice. */
+    private boolean enough(List<Entry> others, Footprint.Thing thing, long from, long to) {
+        int sum = others.stream()
+                .filter(other -> other.overlaps(from, to))
+                .mapToInt(Entry::amount)
+                .sum();
+        return sum + thing.amount() <= equipment.owned(thing.name());
+    }
+
+    private static boolean apart(Entry there, long from, long to, Family family) {
+        if (there.overlaps(from, to)) {
             return false;
         }
-        boolean first = there.from().isBefore(use.from());
-        Family before = first ? other.family().orElse(family) : family;
-        Family after = first ? family : other.family().orElse(family);
-        Duration more = Order.between(before, after).minus(Draft.WASH);
-        return first
-                ? !use.from().isBefore(there.to().plus(more))
-                : !there.from().isBefore(use.to().plus(more));
+        boolean first = there.from() < from;
+        Family other = there.family().orElse(family);
+        Duration between = first ? Order.between(other, family) : Order.between(family, other);
+        long more = between.minus(Draft.WASH).toSeconds();
+        return first ? from >= there.to() + more : there.from() >= to + more;
     }
 
     /** Its own bath or one that comes after it would want more than there is. */
@@ -130,19 +132,19 @@ final class Diary {
             return false;
         }
         IceBin bin = equipment.ice().get();
-        List<IceBin.Use> with = new ArrayList<>(ice);
-        if (bin.at(now, before(ice, mine.at()), mine.at()).kg() < mine.ice().kg()) {
+        if (bin.at(now, ice, mine.at()).kg() < mine.ice().kg()) {
             return true;
         }
-        with.add(mine);
-        return ice.stream().filter(later -> !later.at().isBefore(mine.at())).anyMatch(later -> {
-            List<IceBin.Use> others = new ArrayList<>(before(with, later.at()));
-            others.remove(later);
-            return bin.at(now, others, later.at()).kg() < later.ice().kg();
-        });
-    }
-
-    private static List<IceBin.Use> before(List<IceBin.Use> uses, Instant at) {
-        return uses.stream().filter(use -> !use.at().isAfter(at)).toList();
+        for (IceBin.Use later : ice) {
+            if (!later.at().isBefore(mine.at())) {
+                List<IceBin.Use> others = new ArrayList<>(ice);
+                others.remove(later);
+                others.add(mine);
+                if (bin.at(now, others, later.at()).kg() < later.ice().kg()) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 }

@@ -40,7 +40,7 @@ final class Ways {
 
     private final Equipment equipment;
     private final Map<String, Double> full = new HashMap<>();
-    private final Map<String, List<Way>> solved = new HashMap<>();
+    private final Map<String, List<Untried>> solved = new HashMap<>();
 
     Ways(Equipment equipment) {
         this.equipment = equipment;
@@ -50,13 +50,27 @@ final class Ways {
      * One way.
      *
      * @param parts its stages and their lengths
+     * @param takes of the kitchen
      */
     record Way(
             Charge charge,
             Optional<String> burner,
             Optional<String> oven,
             ContainerSplit cooling,
-            List<Timeline.Part> parts) {
+            List<Timeline.Part> parts,
+            Footprint takes) {
+
+        private static Way of(
+                Charge charge,
+                Optional<String> burner,
+                Optional<String> oven,
+                ContainerSplit cooling,
+                List<Timeline.Part> parts,
+                Equipment equipment) {
+            Way untried = new Way(charge, burner, oven, cooling, parts, null);
+            Draft atZero = untried.startingAt(Instant.EPOCH, "", equipment);
+            return new Way(charge, burner, oven, cooling, parts, Footprint.of(atZero, equipment.unattended()));
+        }
 
         Draft startingAt(Instant start, String id, Equipment equipment) {
             Timeline timeline = Timeline.startingAt(start, parts);
@@ -88,26 +102,55 @@ final class Ways {
         });
     }
 
-    /** The ways of making so many litres that may be started and cool in time, the smallest vessel that takes them first. */
-    List<Way> of(Formula formula, double litres) {
+    /**
+     * The ways of making so many litres that may be started and cool in time, the smallest vessel that takes them first. Each is solved when it is asked for:
+     * most often the first will do.
+     */
+    Stream<Way> of(Formula formula, double litres) {
         long steps = (long) Math.ceil(litres / STEP_L - 1e-9);
-        return solved.computeIfAbsent(formula.slug() + "@" + steps, key -> solve(formula, steps * STEP_L));
+        List<Untried> all =
+                solved.computeIfAbsent(formula.slug() + "@" + steps, key -> untried(formula, steps * STEP_L));
+        return all.stream().map(Untried::way).flatMap(Optional::stream);
     }
 
-    private List<Way> solve(Formula formula, double litres) {
-        List<Way> ways = new ArrayList<>();
-        List<Vessel> fitting = equipment.vessels().stream()
+    /** A way that is solved once, when somebody asks. */
+    private final class Untried {
+        private final Formula formula;
+        private final double litres;
+        private final Vessel vessel;
+        private final Optional<Burner> burner;
+        private final List<Oven> ovens;
+        private Optional<Way> way;
+
+        private Untried(Formula formula, double litres, Vessel vessel, Optional<Burner> burner, List<Oven> ovens) {
+            this.formula = formula;
+            this.litres = litres;
+            this.vessel = vessel;
+            this.burner = burner;
+            this.ovens = ovens;
+        }
+
+        private Optional<Way> way() {
+            if (way == null) {
+                way = Ways.this.way(formula, litres, vessel, burner, ovens);
+            }
+            return way;
+        }
+    }
+
+    private List<Untried> untried(Formula formula, double litres) {
+        List<Untried> ways = new ArrayList<>();
+        equipment.vessels().stream()
                 .filter(vessel -> fullL(formula, vessel) >= litres - 1e-6)
                 .sorted(Comparator.comparingDouble(vessel -> fullL(formula, vessel)))
                 .limit(MOST_VESSELS)
-                .toList();
-        for (Vessel vessel : fitting) {
-            for (List<Oven> ovens : ovens(formula)) {
-                for (Optional<Burner> burner : burners(formula, vessel)) {
-                    way(formula, litres, vessel, burner, ovens).ifPresent(ways::add);
-                }
-            }
-        }
+                .forEach(vessel -> {
+                    for (List<Oven> ovens : ovens(formula)) {
+                        for (Optional<Burner> burner : burners(formula, vessel)) {
+                            ways.add(new Untried(formula, litres, vessel, burner, ovens));
+                        }
+                    }
+                });
         return ways;
     }
 
@@ -123,7 +166,7 @@ final class Ways {
                     ? ovens.stream().map(Oven::name).findFirst()
                     : Optional.empty();
             Optional<String> on = charge.run().heat() == Run.Heat.BURNER ? burner.map(Burner::name) : Optional.empty();
-            Way way = new Way(charge, on, oven, cooling, parts);
+            Way way = Way.of(charge, on, oven, cooling, parts, equipment);
             return charge.fits() ? Optional.of(way) : Optional.empty();
         } catch (Refusal none) {
             return Optional.empty();

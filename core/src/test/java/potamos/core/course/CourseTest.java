@@ -40,7 +40,7 @@ class CourseTest {
     }
 
     private static Draft draft(Equipment kitchen, Formula formula, double litres, Instant start, String id, int way) {
-        return new Ways(kitchen).of(formula, litres).get(way).startingAt(start, id, kitchen);
+        return new Ways(kitchen).of(formula, litres).toList().get(way).startingAt(start, id, kitchen);
     }
 
     private Draft six(Instant start) {
