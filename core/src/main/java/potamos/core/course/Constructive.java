@@ -10,7 +10,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import potamos.core.cooling.IceBin;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Volume;
 
@@ -28,30 +27,17 @@ public final class Constructive {
 
     private static final double LEAST_L = 0.25;
 
+    private final Course begun;
     private final Equipment equipment;
     private final Instant now;
     private final Instant until;
-    private final List<Call> calls;
-    private final List<Lot> lots;
-    private final List<Use> taken;
-    private final List<IceBin.Use> iceTaken;
     private final Ways ways;
 
-    private Constructive(
-            Equipment equipment,
-            Instant now,
-            Instant until,
-            List<Call> calls,
-            List<Lot> lots,
-            List<Use> taken,
-            List<IceBin.Use> iceTaken) {
-        this.equipment = equipment;
-        this.now = now;
-        this.until = until;
-        this.calls = calls;
-        this.lots = lots;
-        this.taken = taken;
-        this.iceTaken = iceTaken;
+    private Constructive(Course begun) {
+        this.begun = begun;
+        this.equipment = begun.equipment();
+        this.now = begun.now();
+        this.until = begun.until();
         this.ways = new Ways(equipment);
     }
 
@@ -91,16 +77,13 @@ public final class Constructive {
         }
     }
 
-    /** Lays what is open of the calls beside what is under way. */
-    public static Laid lay(
-            Equipment equipment,
-            Instant now,
-            Instant until,
-            List<Call> calls,
-            List<Lot> lots,
-            List<Use> taken,
-            List<IceBin.Use> iceTaken) {
-        return new Constructive(equipment, now, until, calls, lots, taken, iceTaken).lay();
+    /**
+     * Lays what is open of the calls.
+     *
+     * @param begun what stands already: its drafts are pinned and stay, its allocations are found anew
+     */
+    public static Laid lay(Course begun) {
+        return new Constructive(begun).lay();
     }
 
     private Laid lay() {
@@ -119,23 +102,23 @@ public final class Constructive {
         List<Allocation> allocations = new ArrayList<>();
         List<Wanted> wanted = new ArrayList<>(joined(offTheShelf(allocations, why), why));
         wanted.sort(order);
-        Diary diary = new Diary(equipment, now, until, taken, iceTaken);
-        List<Draft> drafts = new ArrayList<>();
+        Diary diary = new Diary(begun);
+        List<Draft> drafts = new ArrayList<>(begun.drafts());
         for (Wanted next : wanted) {
             place(next, diary, drafts, allocations, why);
         }
-        return new Laid(
-                new Course(equipment, now, until, calls, lots, taken, iceTaken, drafts, allocations), Map.copyOf(why));
+        return new Laid(begun.with(drafts, allocations), Map.copyOf(why));
     }
 
     /** What is left of each call when the shelf has given what it may, the oldest first. */
     private List<Wanted.Part> offTheShelf(List<Allocation> allocations, Map<String, String> why) {
         Map<String, Double> left = new HashMap<>();
-        lots.forEach(lot -> left.put(lot.id(), lot.litres().litres()));
         List<Lot> oldest =
-                lots.stream().sorted(Comparator.comparing(Lot::useBy)).toList();
+                begun.supply().stream().sorted(Comparator.comparing(Lot::useBy)).toList();
+        oldest.forEach(lot -> left.put(lot.id(), lot.litres().litres()));
         List<Wanted.Part> open = new ArrayList<>();
-        for (Call call : calls.stream().sorted(Comparator.comparing(Call::by)).toList()) {
+        for (Call call :
+                begun.calls().stream().sorted(Comparator.comparing(Call::by)).toList()) {
             double missing = call.litres().litres();
             for (Lot lot : oldest) {
                 boolean there = !lot.from().isAfter(call.by());

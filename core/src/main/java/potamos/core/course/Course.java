@@ -54,6 +54,16 @@ public record Course(
         allocations = List.copyOf(allocations);
     }
 
+    /** One with nothing drafted yet. */
+    public static Course open(Equipment equipment, Instant now, Instant until, List<Call> calls, List<Lot> lots) {
+        return new Course(equipment, now, until, calls, lots, List.of(), List.of(), List.of(), List.of());
+    }
+
+    /** The same with other drafts, and other litres for its calls. */
+    public Course with(List<Draft> others, List<Allocation> otherAllocations) {
+        return new Course(equipment, now, until, calls, lots, taken, iceTaken, others, otherAllocations);
+    }
+
     /** Litres of a call that nothing meets. */
     public record Unmet(Call call, Volume litres) {}
 
@@ -209,7 +219,7 @@ public record Course(
     }
 
     /** Everything that can be given to a call. */
-    List<Lot> supply() {
+    public List<Lot> supply() {
         return Stream.concat(lots.stream(), drafts.stream().map(Lot::of)).toList();
     }
 

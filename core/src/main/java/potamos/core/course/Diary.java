@@ -29,17 +29,18 @@ final class Diary {
     private final Map<String, List<Entry>> entries = new HashMap<>();
     private final List<IceBin.Use> ice;
 
-    Diary(Equipment equipment, Instant now, Instant until, List<Use> under, List<IceBin.Use> iceTaken) {
-        this.equipment = equipment;
-        this.now = now;
-        this.absent = new ArrayList<>(equipment.rota().between(now, until).stream()
+    Diary(Course begun) {
+        this.equipment = begun.equipment();
+        this.now = begun.now();
+        this.absent = new ArrayList<>(equipment.rota().between(now, begun.until()).stream()
                 .filter(present -> present.cooks() == 0)
                 .map(present -> new Footprint.Span(
                         present.from().getEpochSecond(), present.to().getEpochSecond()))
                 .toList());
-        this.absent.add(new Footprint.Span(until.getEpochSecond(), Long.MAX_VALUE));
-        this.ice = new ArrayList<>(iceTaken);
-        under.forEach(use -> take(use, Optional.empty()));
+        this.absent.add(new Footprint.Span(begun.until().getEpochSecond(), Long.MAX_VALUE));
+        this.ice = new ArrayList<>(begun.iceTaken());
+        begun.taken().forEach(use -> take(use, Optional.empty()));
+        begun.drafts().forEach(this::add);
     }
 
     void add(Draft draft) {

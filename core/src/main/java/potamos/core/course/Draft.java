@@ -14,7 +14,9 @@ import potamos.core.charge.Roasting;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
 import potamos.core.flow.Run;
+import potamos.core.formula.Formula;
 import potamos.core.quantity.Mass;
+import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Keeping;
 
@@ -37,6 +39,30 @@ public record Draft(
 
     /** A vessel is washed before the next stock goes in. */
     public static final Duration WASH = Duration.ofMinutes(10);
+
+    /**
+     * A batch where a cook wants it.
+     *
+     * @param vessel by its name
+     * @param burner by its name; nothing takes the strongest
+     * @throws Refusal on {@code vessel} when it is not there, does not give as much, or stands on no such burner
+     */
+    public static Draft pinned(
+            Equipment equipment,
+            Formula formula,
+            Volume litres,
+            String vessel,
+            Optional<String> burner,
+            Instant start,
+            String id) {
+        return new Ways(equipment)
+                .of(formula, litres.litres())
+                .filter(way -> way.charge().run().vessel().name().equals(vessel))
+                .filter(way -> burner.isEmpty() || burner.equals(way.burner()))
+                .findFirst()
+                .orElseThrow(() -> Refusal.of("vessel", "no vessel of this name gives as much, on such a burner"))
+                .startingAt(start, id, equipment);
+    }
 
     /** When a draft of a charge that is ready then is good no more. */
     static Instant useBy(Charge charge, Equipment equipment, Instant ready) {

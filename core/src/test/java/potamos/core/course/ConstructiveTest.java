@@ -36,7 +36,7 @@ class ConstructiveTest {
     }
 
     private static Constructive.Laid lay(Equipment equipment, List<Call> calls, Lot... lots) {
-        return Constructive.lay(equipment, NOW, UNTIL, calls, List.of(lots), List.of(), List.of());
+        return Constructive.lay(Course.open(equipment, NOW, UNTIL, calls, List.of(lots)));
     }
 
     private static Equipment kitchen() {
@@ -158,5 +158,32 @@ class ConstructiveTest {
         assertThat(laid.course().drafts().size()).isEqualTo(2);
         assertThat(laid.course().values().lateL()).isPositive();
         assertThat(laid.why().values()).anyMatch(words -> words.contains("vessel"));
+    }
+
+    /** What the cook has pinned stays where it is, gives its litres first, and everything else goes round it. */
+    @Test
+    void whatIsPinnedStaysAndTheRestGoesRoundIt() {
+        Formula chicken = Book.whiteChicken();
+        Equipment one = Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(1));
+        Draft pinned = new Ways(one)
+                .of(chicken, 5)
+                .findFirst()
+                .orElseThrow()
+                .startingAt(NOW.plus(Duration.ofHours(3)), "mine", one);
+        Course begun = Course.open(
+                        one,
+                        NOW,
+                        UNTIL,
+                        List.of(
+                                call("a", chicken, 5, Duration.ofHours(20)),
+                                call("b", stock("white-veal"), 4, Duration.ofHours(44))),
+                        List.of())
+                .with(List.of(pinned), List.of());
+        Constructive.Laid laid = Constructive.lay(begun);
+        assertThat(laid.course().check()).isEmpty();
+        assertThat(laid.course().drafts().size()).isEqualTo(2);
+        assertThat(laid.course().drafts().get(0)).isSameAs(pinned);
+        assertThat(laid.course().allocations())
+                .anyMatch(a -> a.call().equals("a") && a.from().equals("mine"));
     }
 }

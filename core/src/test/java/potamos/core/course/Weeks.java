@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import potamos.core.Samples;
+import potamos.core.charge.Pot;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
 import potamos.core.formula.Book;
@@ -33,8 +34,7 @@ public final class Weeks {
     /** A kitchen and what is asked of it. */
     public record Week(Equipment equipment, List<Call> calls, List<Lot> lots) {
         public Constructive.Laid laid() {
-            return Constructive.lay(
-                    equipment, MONDAY, MONDAY.plus(Duration.ofDays(8)), calls, lots, List.of(), List.of());
+            return Constructive.lay(Course.open(equipment, MONDAY, MONDAY.plus(Duration.ofDays(8)), calls, lots));
         }
     }
 
@@ -57,7 +57,7 @@ public final class Weeks {
                 List.of(new ContainerSplit.Owned(Samples.bain(), 4 * vessels)),
                 Optional.of(new IceBin(Mass.ofKg(40 * vessels), 20)),
                 Samples.VALLEY,
-                potamos.core.charge.Pot.BOOK_TAP,
+                Pot.BOOK_TAP,
                 Samples.US,
                 rota,
                 unattended);

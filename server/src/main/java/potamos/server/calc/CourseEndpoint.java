@@ -1,0 +1,135 @@
+package potamos.server.calc;
+
+import static potamos.core.figure.Figure.word;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.security.SecurityRequirement;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.validation.Valid;
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import potamos.core.batch.Timeline;
+import potamos.core.course.Allocation;
+import potamos.core.course.Call;
+import potamos.core.course.Constructive;
+import potamos.core.course.Course;
+import potamos.core.course.Draft;
+import potamos.core.course.Lot;
+import potamos.core.course.Use;
+import potamos.core.course.Values;
+import potamos.core.quantity.Refusal;
+
+/** The course of a whole kitchen over HTTP, everything inline. */
+@RestController
+@RequestMapping("/api/calc")
+@Tag(name = "calculations", description = "Everything inline; a token of the kitchen opens them.")
+@SecurityRequirement(name = "token")
+class CourseEndpoint {
+
+    private static final double MOST_SECONDS = 60;
+    private static final double SECONDS = 5;
+    private static final double LATE_MIN = 1;
+
+    private final CourseReader reader;
+
+    CourseEndpoint(CourseReader reader) {
+        this.reader = reader;
+    }
+
+    @PostMapping("/course")
+    @Operation(summary = "A kitchen, its calls and its shelf: which batches, in what and when, and what cannot be met")
+    CourseJson.CourseOut course(@Valid @RequestBody CourseJson.CourseIn in) {
+        Defaults defaults = new Defaults();
+        Refusal.unlessWithin("seconds", defaults.or("seconds", in.seconds(), SECONDS), 0, MOST_SECONDS, "s");
+        Constructive.Laid laid = Constructive.lay(reader.begun(in, defaults));
+        Course course = laid.course();
+        return new CourseJson.CourseOut(
+                course.drafts().stream().map(CourseEndpoint::batch).toList(),
+                course.allocations().stream()
+                        .map(a -> new CourseJson.AllocationOut(
+                                a.call(), a.from(), a.litres().litres()))
+                        .toList(),
+                course.unmet().stream()
+                        .map(unmet -> new CourseJson.UnmetOut(
+                                unmet.call().id(),
+                                unmet.litres().litres(),
+                                laid.why().getOrDefault(unmet.call().id(), "")))
+                        .toList(),
+                late(course, laid.why()),
+                values(course.values()),
+                course.check().stream()
+                        .map(b -> new CourseJson.BrokenOut(word(b.rule()), b.drafts(), b.thing(), b.from(), b.to()))
+                        .toList(),
+                Optional.empty(),
+                "constructive",
+                defaults.taken());
+    }
+
+    private static CourseJson.BatchOut batch(Draft draft) {
+        List<Use> uses = draft.uses();
+        return new CourseJson.BatchOut(
+                draft.id(),
+                draft.charge().formula().slug(),
+                draft.litres().litres(),
+                draft.charge().run().vessel().name(),
+                draft.burner(),
+                draft.start(),
+                draft.ready(),
+                draft.useBy(),
+                draft.timeline().steps().stream().map(step -> stage(step, uses)).toList());
+    }
+
+    private static CourseJson.StageOut stage(Timeline.Step step, List<Use> uses) {
+        return new CourseJson.StageOut(
+                word(step.stage()),
+                step.from(),
+                step.to(),
+                uses.stream()
+                        .filter(use ->
+                                use.from().isBefore(step.to()) && step.from().isBefore(use.to()))
+                        .map(use -> new CourseJson.UseOut(word(use.kind()), use.name(), use.amount()))
+                        .toList());
+    }
+
+    /** What a call gets after it was wanted. */
+    private static List<CourseJson.LateOut> late(Course course, Map<String, String> why) {
+        Map<String, Lot> lots = new HashMap<>();
+        course.supply().forEach(lot -> lots.put(lot.id(), lot));
+        Map<String, Call> calls = new HashMap<>();
+        course.calls().forEach(call -> calls.put(call.id(), call));
+        return course.allocations().stream()
+                .flatMap(a -> late(a, lots.get(a.from()), calls.get(a.call()), why))
+                .toList();
+    }
+
+    private static Stream<CourseJson.LateOut> late(Allocation a, Lot lot, Call call, Map<String, String> why) {
+        double minutes = Duration.between(call.by(), lot.from()).toSeconds() / 60.0;
+        return minutes < LATE_MIN
+                ? Stream.empty()
+                : Stream.of(new CourseJson.LateOut(
+                        call.id(), a.litres().litres(), minutes, why.getOrDefault(call.id(), "")));
+    }
+
+    /** In the order in which they count. */
+    private static List<CourseJson.ValueOut> values(Values values) {
+        return List.of(
+                value("unsafe", values.broken()),
+                value("late-litres", values.lateL()),
+                value("wasted-litres", values.wastedL()),
+                value("cook-hours", values.cookH()),
+                value("slack-hours", values.slackShort()),
+                value("energy-kwh", values.kwh()));
+    }
+
+    private static CourseJson.ValueOut value(String level, double value) {
+        return new CourseJson.ValueOut(level, value, Optional.empty());
+    }
+}

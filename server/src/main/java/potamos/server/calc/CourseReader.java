@@ -1,0 +1,297 @@
+package potamos.server.calc;
+
+import static potamos.core.quantity.Refusal.unlessGiven;
+
+import java.time.DateTimeException;
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import potamos.core.charge.Pot;
+import potamos.core.cooling.Chiller;
+import potamos.core.cooling.Container;
+import potamos.core.cooling.ContainerSplit;
+import potamos.core.cooling.IceBin;
+import potamos.core.course.Call;
+import potamos.core.course.Course;
+import potamos.core.course.Draft;
+import potamos.core.course.Equipment;
+import potamos.core.course.Lot;
+import potamos.core.course.Rota;
+import potamos.core.course.Unattended;
+import potamos.core.course.Use;
+import potamos.core.heat.Burner;
+import potamos.core.heat.Oven;
+import potamos.core.quantity.Mass;
+import potamos.core.quantity.Power;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
+import potamos.core.safety.Allergen;
+import potamos.core.vessel.Vessel;
+
+/** A kitchen and its calls, told inline, made into a course with nothing drafted but what is pinned. */
+@Component
+class CourseReader {
+
+    private static final double MOST_DAYS = 14;
+    private static final double DAYS = 7;
+    private static final int SHORTEST_DAY_NAME = 3;
+
+    private final CalcReader reader;
+
+    CourseReader(CalcReader reader) {
+        this.reader = reader;
+    }
+
+    Course begun(CourseJson.CourseIn in, Defaults defaults) {
+        double days =
+                Refusal.unlessWithin("untilDays", defaults.or("untilDays", in.untilDays(), DAYS), 1, MOST_DAYS, "days");
+        Instant until = in.now().plus(Duration.ofMinutes((long) (days * 24 * 60)));
+        Equipment equipment = equipment(in.kitchen(), defaults);
+        List<Call> calls = each("calls", in.calls(), call -> call(call, in.now()));
+        unlessTwice("calls.id", calls.stream().map(Call::id));
+        List<Lot> lots = new ArrayList<>(each(
+                "shelf",
+                in.shelf(),
+                lot -> new Lot(
+                        lot.id(),
+                        lot.formula(),
+                        litres(lot.litres()),
+                        in.now(),
+                        lot.useBy(),
+                        allergens("allergens", lot.allergens()))));
+        List<Use> taken = new ArrayList<>();
+        each("running", in.running(), running -> running(running, in.now(), lots, taken));
+        List<Draft> pinned = each(
+                "pinned",
+                in.pinned(),
+                p -> Draft.pinned(
+                        equipment,
+                        reader.formula(p.formula()),
+                        litres(p.litres()),
+                        p.vessel(),
+                        Optional.ofNullable(p.burner()),
+                        p.start(),
+                        p.id()));
+        unlessTwice(
+                "id", Stream.concat(lots.stream().map(Lot::id), pinned.stream().map(Draft::id)));
+        return new Course(equipment, in.now(), until, calls, lots, taken, List.of(), pinned, List.of());
+    }
+
+    private interface Making<I, O> {
+        O of(I in);
+    }
+
+    /** Each in turn, so that a refusal says which. */
+    private static <I, O> List<O> each(String path, List<I> all, Making<I, O> making) {
+        List<O> made = new ArrayList<>();
+        if (all != null) {
+            for (int i = 0; i < all.size(); i++) {
+                try {
+                    made.add(making.of(all.get(i)));
+                } catch (Refusal refused) {
+                    throw refused.in(path + "[" + i + "].");
+                }
+            }
+        }
+        return made;
+    }
+
+    private static void unlessTwice(String field, Stream<String> names) {
+        Set<String> seen = new HashSet<>();
+        names.filter(name -> !seen.add(name)).findFirst().ifPresent(twice -> {
+            throw Refusal.of(field, twice + " stands there twice");
+        });
+    }
+
+    private static Volume litres(double litres) {
+        return Volume.ofLitres(Refusal.unlessWithin("litres", litres, 0.05, 500, "L"));
+    }
+
+    private Call call(CourseJson.CallIn in, Instant now) {
+        if (in.by().isBefore(now)) {
+            throw Refusal.of("by", "is past already");
+        }
+        return new Call(
+                in.id(),
+                in.station(),
+                reader.formula(in.formula()),
+                litres(in.litres()),
+                in.by(),
+                in.weight() == null ? 1 : in.weight(),
+                allergens("without", in.without()));
+    }
+
+    private static Set<Allergen> allergens(String field, List<String> words) {
+        return words == null
+                ? Set.of()
+                : words.stream()
+                        .map(word -> CalcReader.word(Allergen.class, field, word))
+                        .collect(Collectors.toSet());
+    }
+
+    private static boolean running(CourseJson.RunningIn in, Instant now, List<Lot> lots, List<Use> taken) {
+        lots.add(new Lot(
+                in.id(),
+                in.formula(),
+                litres(in.litres()),
+                in.ready(),
+                in.useBy(),
+                allergens("allergens", in.allergens())));
+        Instant until = in.until() == null ? in.ready() : in.until();
+        if (until.isAfter(now)) {
+            Optional.ofNullable(in.vessel())
+                    .ifPresent(name -> taken.add(new Use(Use.Kind.VESSEL, name, now, until, 1)));
+            Optional.ofNullable(in.burner())
+                    .ifPresent(name -> taken.add(new Use(Use.Kind.BURNER, name, now, until, 1)));
+        }
+        return true;
+    }
+
+    private Equipment equipment(CourseJson.KitchenIn in, Defaults defaults) {
+        List<Vessel> vessels = each("kitchen.vessels", in.vessels(), v -> vessel(v, defaults));
+        List<Burner> burners = each(
+                "kitchen.burners",
+                in.burners(),
+                b -> new Burner(
+                        b.name(),
+                        Power.ofKilowatts(b.kw()),
+                        defaults.or("kitchen.burners.efficiency", b.efficiency(), Burner.BOOK_GAS)));
+        List<Oven> ovens = each("kitchen.ovens", in.ovens(), o -> {
+            boolean fan = Boolean.TRUE.equals(o.fan());
+            return new Oven(o.name(), o.trays(), fan, Oven.bookFactor(fan));
+        });
+        List<ContainerSplit.Owned> containers =
+                each("kitchen.containers", in.containers(), c -> container(c, defaults));
+        unlessTwice("kitchen.vessels", vessels.stream().map(Vessel::name));
+        unlessTwice("kitchen.burners", burners.stream().map(Burner::name));
+        unlessTwice("kitchen.ovens", ovens.stream().map(Oven::name));
+        unlessTwice(
+                "kitchen.containers", containers.stream().map(o -> o.container().name()));
+        double tap = defaults.or("kitchen.tapC", in.tapC(), Pot.BOOK_TAP.celsius());
+        return new Equipment(
+                vessels,
+                burners,
+                ovens,
+                containers,
+                ice(in.chillers()),
+                reader.air(in.altitudeM(), null, defaults),
+                Temperature.ofCelsius(Refusal.unlessWithin("kitchen.tapC", tap, 1, 35, "°C")),
+                reader.limits(in.profile(), defaults),
+                rota(in, defaults),
+                CalcReader.word(
+                        Unattended.class,
+                        "kitchen.unattended",
+                        defaults.or("kitchen.unattended", in.unattended(), "never")));
+    }
+
+    private Vessel vessel(CourseJson.VesselIn v, Defaults defaults) {
+        if (!"pan".equals(v.shape())) {
+            unlessGiven("diameterCm", v.diameterCm());
+        }
+        unlessGiven("heightCm", v.heightCm());
+        Vessel shaped = reader.vessel(
+                new CalcJson.VesselIn(
+                        v.shape(),
+                        v.diameterCm(),
+                        v.heightCm(),
+                        v.lengthCm(),
+                        v.breadthCm(),
+                        v.bowlCm(),
+                        v.kappa(),
+                        v.metalKg()),
+                defaults);
+        return new Vessel(
+                v.name(),
+                shaped.shape(),
+                shaped.kappa(),
+                shaped.metal(),
+                v.heatKw() == null ? Vessel.Handling.LIFTED : Vessel.Handling.TILTED,
+                Vessel.Build.HEAVY,
+                Optional.ofNullable(v.heatKw()).map(Power::ofKilowatts));
+    }
+
+    private ContainerSplit.Owned container(CourseJson.ContainerIn c, Defaults defaults) {
+        Container shaped = reader.container(
+                new CalcJson.ContainerIn(
+                        c.shape(),
+                        c.diameterCm(),
+                        c.heightCm(),
+                        c.lengthCm(),
+                        c.breadthCm(),
+                        c.material(),
+                        c.wallMm(),
+                        1),
+                0,
+                defaults);
+        return new ContainerSplit.Owned(
+                new Container(c.name(), shaped.shape(), shaped.wall(), shaped.thick(), shaped.holds()), c.count());
+    }
+
+    private static Optional<IceBin> ice(List<CourseJson.ChillerIn> chillers) {
+        List<CourseJson.ChillerIn> baths = Optional.ofNullable(chillers).orElse(List.of()).stream()
+                .filter(c ->
+                        CalcReader.word(Chiller.Kind.class, "kitchen.chillers.kind", c.kind()) == Chiller.Kind.ICE_BATH
+                                && c.iceKg() != null)
+                .toList();
+        double holds = baths.stream()
+                .mapToDouble(c -> Refusal.unlessWithin("kitchen.chillers.iceKg", c.iceKg(), 0, 5000, "kg"))
+                .sum();
+        double makes = baths.stream()
+                .mapToDouble(c -> c.iceKgPerH() == null
+                        ? 0
+                        : Refusal.unlessWithin("kitchen.chillers.iceKgPerH", c.iceKgPerH(), 0, 2000, "kg/h"))
+                .sum();
+        return baths.isEmpty() ? Optional.empty() : Optional.of(new IceBin(Mass.ofKg(holds), makes));
+    }
+
+    private static Rota rota(CourseJson.KitchenIn in, Defaults defaults) {
+        ZoneId zone = zone(defaults.or("kitchen.zone", in.zone(), "UTC"));
+        if (in.hours() == null || in.hours().isEmpty()) {
+            defaults.or("kitchen.hours", null, "every day 08:00 to 22:00, one cook");
+            return Rota.daily(zone, LocalTime.of(8, 0), LocalTime.of(22, 0));
+        }
+        return new Rota(
+                zone,
+                each(
+                        "kitchen.hours",
+                        in.hours(),
+                        h -> new Rota.Hours(days(h.days()), h.from(), h.to(), h.cooks() == null ? 1 : h.cooks())));
+    }
+
+    private static ZoneId zone(String id) {
+        try {
+            return ZoneId.of(id);
+        } catch (DateTimeException unknown) {
+            throw Refusal.of("kitchen.zone", "nobody knows this time zone");
+        }
+    }
+
+    private static Set<DayOfWeek> days(List<String> words) {
+        if (words == null || words.isEmpty()) {
+            return EnumSet.allOf(DayOfWeek.class);
+        }
+        return words.stream().map(CourseReader::day).collect(Collectors.toSet());
+    }
+
+    private static DayOfWeek day(String word) {
+        String wanted = word.toUpperCase(Locale.ROOT);
+        return Stream.of(DayOfWeek.values())
+                .filter(day ->
+                        wanted.length() >= SHORTEST_DAY_NAME && day.name().startsWith(wanted))
+                .findFirst()
+                .orElseThrow(() -> Refusal.of("days", "one of mon, tue, wed, thu, fri, sat, sun"));
+    }
+}

@@ -1,0 +1,151 @@
+package potamos.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** The course of a kitchen told inline, as another program sees it. */
+@ExtendWith(TestKitchen.class)
+class CalcCourseTest {
+
+    private static final String TOKEN = "potamos_demo_kestrel-lodge";
+
+    private static final String KITCHEN = """
+            {"altitudeM": 0, "tapC": 12, "zone": "UTC",
+             "vessels": [{"name": "Pot 24", "shape": "cylinder", "diameterCm": 32, "heightCm": 30},
+                         {"name": "Tall 40", "shape": "cylinder", "diameterCm": 36, "heightCm": 40}],
+             "burners": [{"name": "One", "kw": 9, "efficiency": 0.5}, {"name": "Two", "kw": 9, "efficiency": 0.5}],
+             "ovens": [{"name": "East", "trays": 6, "fan": true}],
+             "chillers": [{"kind": "ice-bath", "iceKg": 60, "iceKgPerH": 18}],
+             "containers": [{"name": "bain", "count": 8, "shape": "cylinder", "diameterCm": 24, "heightCm": 25}],
+             "hours": [{"days": ["mon", "tue", "wed", "thu", "fri", "sat", "sun"], "from": "06:00", "to": "22:00",
+                        "cooks": 1}],
+             "unattended": "allowed", "profile": "us-food-code"}
+            """;
+
+    private static Visitor.Answer course(String calls, String more) {
+        return Visitor.program(TOKEN, "/api/calc/course", """
+                {"now": "2026-03-02T06:00:00Z", "untilDays": 5, "seconds": 1, "kitchen": %s, "calls": [%s]%s}
+                """.formatted(KITCHEN, calls, more));
+    }
+
+    private static String call(String id, String formula, double litres, String by) {
+        return """
+                {"id": "%s", "station": "Sauce", "formula": "%s", "litres": %s, "by": "%s", "weight": 1, "without": []}
+                """.formatted(id, formula, litres, by);
+    }
+
+    private static Map<String, Double> values(Visitor.Answer answer) {
+        Map<String, Double> values = new HashMap<>();
+        answer.at("/values")
+                .forEach(v ->
+                        values.put(v.path("level").asString(), v.path("value").asDouble()));
+        return values;
+    }
+
+    @Test
+    void aDayOfCallsIsLaidWithItsStagesAndWhatTheyUse() {
+        Visitor.Answer answer = course(
+                call("a", "white-chicken", 8, "2026-03-02T17:00:00Z")
+                        + ","
+                        + call("b", "brown-veal", 9, "2026-03-03T18:00:00Z"),
+                "");
+        assertThat(answer.status()).as("%s", answer.body()).isEqualTo(200);
+        assertThat(answer.at("/how").asString()).isEqualTo("constructive");
+        assertThat(answer.at("/broken")).isEmpty();
+        assertThat(answer.at("/unmet")).isEmpty();
+        assertThat(answer.at("/batches").size()).isEqualTo(2);
+        assertThat(values(answer).get("unsafe")).isZero();
+        assertThat(values(answer).get("late-litres")).isZero();
+        for (JsonNode batch : answer.at("/batches")) {
+            Instant before = Instant.parse(batch.path("start").asString());
+            for (JsonNode stage : batch.path("stages")) {
+                assertThat(Instant.parse(stage.path("from").asString())).isEqualTo(before);
+                before = Instant.parse(stage.path("to").asString());
+            }
+            assertThat(before).isEqualTo(Instant.parse(batch.path("ready").asString()));
+            JsonNode simmer = batch.path("stages")
+                    .valueStream()
+                    .filter(stage -> stage.path("stage").asString().equals("simmer"))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(simmer.path("uses").findValuesAsString("kind")).contains("vessel", "burner");
+        }
+        double given = 0;
+        for (JsonNode allocation : answer.at("/allocations")) {
+            given += allocation.path("litres").asDouble();
+        }
+        assertThat(given).isEqualTo(17);
+    }
+
+    @Test
+    void theShelfGivesFirstAndWhatRunsIsInTheWay() {
+        String shelf = """
+                , "shelf": [{"id": "lot", "formula": "white-chicken", "litres": 5, "useBy": "2026-03-04T00:00:00Z",
+                             "allergens": ["celery"]}]
+                """;
+        Visitor.Answer met = course(call("a", "white-chicken", 5, "2026-03-02T17:00:00Z"), shelf);
+        assertThat(met.at("/batches")).isEmpty();
+        assertThat(met.at("/allocations/0/from").asString()).isEqualTo("lot");
+        String running = """
+                , "running": [{"id": "r", "formula": "fish-fumet", "litres": 3, "ready": "2026-03-02T12:00:00Z",
+                               "useBy": "2026-03-04T00:00:00Z", "vessel": "Pot 24", "until": "2026-03-02T20:00:00Z"},
+                              {"id": "s", "formula": "fish-fumet", "litres": 3, "ready": "2026-03-02T12:00:00Z",
+                               "useBy": "2026-03-04T00:00:00Z", "vessel": "Tall 40", "until": "2026-03-02T12:00:00Z"}]
+                """;
+        Visitor.Answer beside = course(call("a", "white-chicken", 5, "2026-03-02T21:30:00Z"), running);
+        assertThat(beside.at("/batches/0/vessel").asString()).isEqualTo("Tall 40");
+        assertThat(beside.at("/unmet")).isEmpty();
+    }
+
+    @Test
+    void whatIsPinnedStaysWhereItIs() {
+        String pinned = """
+                , "pinned": [{"id": "mine", "formula": "white-chicken", "litres": 8, "vessel": "Tall 40",
+                              "start": "2026-03-02T07:00:00Z"}]
+                """;
+        Visitor.Answer answer = course(call("a", "white-chicken", 8, "2026-03-02T20:00:00Z"), pinned);
+        assertThat(answer.at("/batches").size()).isEqualTo(1);
+        assertThat(answer.at("/batches/0/id").asString()).isEqualTo("mine");
+        assertThat(answer.at("/batches/0/start").asString()).isEqualTo("2026-03-02T07:00:00Z");
+        assertThat(answer.at("/allocations/0/from").asString()).isEqualTo("mine");
+    }
+
+    @Test
+    void whatCannotBeMetSaysWhy() {
+        String without = """
+                {"id": "w", "station": "Soup", "formula": "white-chicken", "litres": 4, "by": "2026-03-02T20:00:00Z",
+                 "without": ["celery"]}
+                """;
+        Visitor.Answer answer = course(without, "");
+        assertThat(answer.at("/unmet/0/call").asString()).isEqualTo("w");
+        assertThat(answer.at("/unmet/0/why").asString()).contains("celery");
+        Visitor.Answer soon = course(call("soon", "brown-veal", 9, "2026-03-02T08:00:00Z"), "");
+        assertThat(soon.at("/late/0/call").asString()).isEqualTo("soon");
+        assertThat(soon.at("/late/0/lateMin").asDouble()).isGreaterThan(120);
+        assertThat(values(soon).get("late-litres")).isPositive();
+    }
+
+    @Test
+    void badFiguresAreRefusedWithTheirPlace() {
+        assertThat(course(call("a", "white-chicken", 900, "2026-03-02T17:00:00Z"), "")
+                        .reason("calls[0].litres"))
+                .isNotEmpty();
+        assertThat(course(call("a", "lava", 5, "2026-03-02T17:00:00Z"), "").reason("calls[0].formula"))
+                .contains("white-chicken");
+        assertThat(course(call("a", "white-chicken", 5, "2026-03-01T17:00:00Z"), "")
+                        .reason("calls[0].by"))
+                .contains("past");
+        String twice = call("a", "white-chicken", 5, "2026-03-02T17:00:00Z");
+        assertThat(course(twice + "," + twice, "").reason("calls.id")).contains("twice");
+        assertThat(Visitor.program(TOKEN, "/api/calc/course", "{\"now\": \"2026-03-02T06:00:00Z\"}")
+                        .status())
+                .isEqualTo(400);
+        assertThat(Visitor.program(null, "/api/calc/course", "{}").status()).isEqualTo(401);
+    }
+}
