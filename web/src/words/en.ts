@@ -36,6 +36,7 @@ export const wayName: Record<Schemas['CoolView']['allowed'][number], string> = w
 export const weighingName: Record<Schemas['WayView']['kind'], string> = words.weighing
 export const statusName: Record<Schemas['CallView']['status'], string> = words.callStatus
 export const cautionName: Record<Schemas['ChargeView']['cautions'][number], string> = words.caution
+export const dayName: Record<Schemas['HoursView']['days'][number], string> = words.weekday
 export const familyName: Record<Family, string> = words.family
 export type ClarityCause = Schemas['ClarityShareView']['cause']
 export const clarityName: Record<ClarityCause, string> = words.clarity

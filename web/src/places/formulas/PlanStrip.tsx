@@ -78,9 +78,17 @@ export function PlanStrip({ charge, call, startNow, onStartNow, busy, problem, o
       {!plan.attended && (
         <div className="mt-3">
           <Note>
-            <b className="font-semibold">The kitchen is closed for part of it.</b> It runs until{' '}
-            {day(plan.readyAt)}. Choose a shorter simmer or an earlier start; unattended only where your
-            policy allows it, with a named check.
+            <b className="font-semibold">Nobody is there for part of it.</b> It runs until {day(plan.readyAt)}
+            . Choose a shorter simmer or another start; what may simmer alone stands under Kitchen, Rules.
+          </Note>
+        </div>
+      )}
+      {(plan.taken === 'BURNER' || plan.taken === 'OVEN') && (
+        <div className="mt-3">
+          <Note>
+            {plan.taken === 'BURNER'
+              ? `Another pot stands on ${charge.burnerName ?? 'its burner'} then. Take another burner, or swap the two when it comes to it.`
+              : `Another batch is in ${charge.roast?.oven ?? 'the oven'} then.`}
           </Note>
         </div>
       )}

@@ -30,8 +30,8 @@ export function Warnings({
     <ul aria-label="Warnings" className="m-0 mt-5 grid list-none gap-2 p-0">
       {!here?.free && (
         <li className="border-amber bg-amber-ground text-15 text-amber border-l-4 px-3 py-2">
-          <b className="font-semibold">{charge.vessel.name} is in use.</b> Choose another vessel to accept a
-          plan now.
+          <b className="font-semibold">{charge.vessel.name} is in use then.</b> Choose another vessel, or
+          another time.
         </li>
       )}
       {charge.warnings.map((warning) => (

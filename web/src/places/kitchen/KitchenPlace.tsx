@@ -12,6 +12,7 @@ import { DevicesSection } from './DevicesSection'
 import { EquipmentSheet } from './EquipmentSheet'
 import { HobSection } from './HobSection'
 import { LimitsSection } from './LimitsSection'
+import { RotaSection } from './RotaSection'
 import { SettingsSheet } from './SettingsSheet'
 import { PeopleSection } from './PeopleSection'
 import { TokensSection } from './TokensSection'
@@ -43,9 +44,8 @@ export default function KitchenPlace() {
           <h1 className="text-24 m-0 font-bold">{it.name}</h1>
           <p className="text-18 text-quiet m-0">
             At {units.metres(it.altitudeM, units.units === 'us' ? 50 : 1)} water boils at{' '}
-            {units.celsius(it.boilingC, 0.1)}. Open {it.opens.slice(0, 5)} to {it.closes.slice(0, 5)}. Air{' '}
-            {units.celsius(it.airC, 1)} at {Math.round(it.humidity * 100)} %; the cold tap runs at{' '}
-            {units.celsius(it.tapC, 1)}.
+            {units.celsius(it.boilingC, 0.1)}. Air {units.celsius(it.airC, 1)} at{' '}
+            {Math.round(it.humidity * 100)} %; the cold tap runs at {units.celsius(it.tapC, 1)}.
           </p>
         </div>
         {setUp && <Button onClick={() => setSettings(true)}>Change</Button>}
@@ -117,6 +117,7 @@ export default function KitchenPlace() {
       )}
       {room === 'rules' && (
         <>
+          <RotaSection hours={it.hours} unattended={it.unattended} />
           <LimitsSection limits={it.limits} shipped={it.shipped} />
           <BedsTable beds={it.beds} />
         </>

@@ -30,8 +30,6 @@ const fields: Field[] = [
   { name: 'airSpeedMS', label: 'Draught', kind: 'plain', unit: 'm/s; hood on 0.3' },
   { name: 'tapC', label: 'Cold tap', kind: 'plain', dimension: 'celsius' },
   { name: 'callTolerance', label: 'A call may be short by', kind: 'plain', unit: '0 to 0.2 of it' },
-  { name: 'opens', label: 'Opens', kind: 'text' },
-  { name: 'closes', label: 'Closes', kind: 'text' },
 ]
 
 /** The kitchen itself: everything that is computed rests on its height and its air. */
@@ -50,8 +48,6 @@ export function SettingsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClose:
         airSpeedMS: kitchen.airSpeedMS,
         tapC: kitchen.tapC,
         callTolerance: kitchen.callTolerance,
-        opens: kitchen.opens.slice(0, 5),
-        closes: kitchen.closes.slice(0, 5),
       }}
       save={(values) => api.PUT('/api/kitchen/settings', { body: values as Schemas['SettingsBody'] })}
       onClose={onClose}

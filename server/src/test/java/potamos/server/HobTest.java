@@ -2,6 +2,7 @@ package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -124,7 +125,8 @@ class HobTest {
 
     @Test
     void aFreeBurnerIsProposedBeforeOneThatAVesselStandsOn() {
-        String wish = "{\"formula\": \"white-chicken\", \"goal\": \"LITRES\", \"value\": 6}";
+        String wish = "{\"formula\": \"white-chicken\", \"goal\": \"LITRES\", \"value\": 6, \"readyBy\": \"%s\"}"
+                .formatted(TestBatch.now().plus(Duration.ofHours(30)));
         Visitor.Answer charge = cook.post("/api/charges", wish);
         String proposed = charge.at("/burnerId").asString();
         boolean anyFree = false;
@@ -135,7 +137,10 @@ class HobTest {
                     && burner.path("free").asBoolean();
         }
         assertThat(proposedFree).isEqualTo(anyFree);
-        TestBatch.accepted(cook, 6);
+        cook.post("/api/batches", """
+                {"id": "%s", "charge": %s}
+                """.formatted(
+                        UUID.randomUUID(), wish.replace("}", ", \"burnerId\": \"" + proposed + "\"}")));
         for (JsonNode burner : cook.post("/api/charges", wish).at("/burners")) {
             if (burner.path("id").asString().equals(proposed)) {
                 assertThat(burner.path("free").asBoolean()).isFalse();

@@ -2,6 +2,7 @@ package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -134,7 +135,7 @@ class KitchenTest {
     void theKitchenItselfIsChanged() {
         String settings = """
                 {"name": "Kestrel Lodge", "altitudeM": %s, "timeZone": "Europe/Zurich", "units": "metric", "airC": 26,
-                 "humidity": 0.6, "airSpeedMS": 0.1, "opens": "05:00", "closes": "22:00"}
+                 "humidity": 0.6, "airSpeedMS": 0.1}
                 """;
         chef.put("/api/kitchen/settings", settings.formatted("0"));
         assertThat(chef.get("/api/kitchen").at("/boilingC").asDouble()).isGreaterThan(99.9);
@@ -156,5 +157,43 @@ class KitchenTest {
         assertThat(chef.put("/api/kitchen/settings", settings.formatted("1150").replace("Europe/Zurich", "Moon"))
                         .reason("timeZone"))
                 .contains("time zone");
+    }
+
+    /** Two shifts, one of them past midnight; what a long simmer may do by itself changes where it is laid. */
+    @Test
+    void theHoursOfAKitchenDecideWhereALongSimmerIsLaid() {
+        Visitor other = TestKitchen.chefOfAnotherKitchen();
+        String rota = """
+                {"hours": [{"days": ["MONDAY", "TUESDAY", "WEDNESDAY", "THURSDAY", "FRIDAY", "SATURDAY", "SUNDAY"],
+                            "from": "08:00", "to": "19:00", "cooks": 2}], "unattended": "%s"}
+                """;
+        assertThat(other.put("/api/kitchen/rota", rota.formatted("NEVER")).status())
+                .isEqualTo(204);
+        assertThat(other.get("/api/kitchen").at("/hours/0/cooks").asInt()).isEqualTo(2);
+        assertThat(other.get("/api/kitchen").at("/unattended").asString()).isEqualTo("NEVER");
+        TestKitchen.freshPot(other);
+        other.post("/api/kitchen/burners", "{\"name\": \"Ring\", \"ratedKw\": 9, \"efficiency\": 0.5}");
+        other.post("/api/kitchen/containers", """
+                {"name": "Bain", "shape": "cylinder", "diameterCm": 24, "heightCm": 25, "material": "STEEL", "wallMm": 1,
+                 "holdsL": 10, "owned": 6}
+                """);
+        String beef =
+                """
+                {"formula": "brown-beef", "goal": "LITRES", "value": 8, "schools": {"simmerMin": 900}, "readyBy": "%s"}
+                """.formatted(TestKitchen.bean(KitchenClock.class).instant().plus(Duration.ofHours(72)));
+        Visitor.Answer never = other.post("/api/charges", beef);
+        assertThat(never.status()).as("%s", never.body()).isEqualTo(200);
+        assertThat(never.at("/plan/attended").asBoolean()).isFalse();
+        other.put("/api/kitchen/rota", rota.formatted("ALLOWED"));
+        Visitor.Answer alone = other.post("/api/charges", beef);
+        assertThat(alone.at("/plan/attended").asBoolean()).isTrue();
+        assertThat(alone.at("/plan/inTime").asBoolean()).isTrue();
+        assertThat(other.put("/api/kitchen/rota", rota.formatted("NEVER").replace("\"cooks\": 2", "\"cooks\": 0"))
+                        .reason("cooks"))
+                .isNotEmpty();
+        assertThat(Visitor.signedIn("wen")
+                        .put("/api/kitchen/rota", rota.formatted("NEVER"))
+                        .status())
+                .isEqualTo(403);
     }
 }

@@ -91,13 +91,15 @@ class PhasesTest {
                 .contains(",Done,Roast,");
     }
 
+    /** The vessel is meant for the bed that is being roasted, from its water on. */
     @Test
-    void theVesselIsTakenWhileItsBedIsPrepared() {
+    void theVesselIsTakenForTheBedThatIsPrepared() {
         accept("brown-veal", 10);
         taken("weighed-in", "\"part\": \"bed\", \"kg\": 9");
         String vessel = page().at("/card/vessel/id").asString();
-        Visitor.Answer second =
-                cook.post("/api/batches", TestBatch.acceptance(UUID.randomUUID().toString(), vessel, 8, null));
+        String soon = TestBatch.now().plus(Duration.ofHours(2)).toString();
+        Visitor.Answer second = cook.post(
+                "/api/batches", TestBatch.acceptanceAt(UUID.randomUUID().toString(), vessel, soon));
         assertThat(second.status()).isEqualTo(409);
     }
 

@@ -40,10 +40,21 @@ final class TestBatch {
 
     static String acceptance(String id, String vessel, double litres, String call) {
         return """
-        {"id": "%s", "callId": %s, "charge": {"formula": "white-chicken", "goal": "LITRES", "value": %s,
-         "vesselId": "%s", "readyBy": "%s"}}
-        """.formatted(
-                id, call == null ? "null" : "\"" + call + "\"", litres, vessel, now().plus(Duration.ofHours(30)));
+        {"id": "%s", "callId": %s, "charge": %s}
+        """.formatted(id, call == null ? "null" : "\"" + call + "\"", charge(vessel, litres, ""));
+    }
+
+    /** Twelve litres, begun at a moment. */
+    static String acceptanceAt(String id, String vessel, String start) {
+        return """
+        {"id": "%s", "callId": null, "charge": %s}
+        """.formatted(id, charge(vessel, 12, ", \"startAt\": \"" + start + "\""));
+    }
+
+    static String charge(String vessel, double litres, String more) {
+        return """
+        {"formula": "white-chicken", "goal": "LITRES", "value": %s, "vesselId": "%s", "readyBy": "%s"%s}
+        """.formatted(litres, vessel, now().plus(Duration.ofHours(30)), more);
     }
 
     String id() {

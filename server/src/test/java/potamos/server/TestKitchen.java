@@ -97,6 +97,15 @@ public final class TestKitchen implements BeforeAllCallback {
 
     /** The cook of another kitchen on the same rows. */
     static Visitor cookOfAnotherKitchen() {
+        return ofAnotherKitchen(Role.COOK);
+    }
+
+    /** Who sets up a kitchen of their own. */
+    static Visitor chefOfAnotherKitchen() {
+        return ofAnotherKitchen(Role.CHEF);
+    }
+
+    private static Visitor ofAnotherKitchen(Role role) {
         String id = bean(Kitchens.class)
                 .add(
                         "Harbour House",
@@ -108,7 +117,7 @@ public final class TestKitchen implements BeforeAllCallback {
                         "uk-cook-chill");
         bean(Formulas.class).stock(id);
         String name = "cook." + UUID.randomUUID().toString().substring(0, 8);
-        bean(Accounts.class).add(id, null, name, "Ada Other", Role.COOK, "kestrel-" + name);
+        bean(Accounts.class).add(id, null, name, "Ada Other", role, "kestrel-" + name);
         return Visitor.signedIn(name);
     }
 

@@ -20,9 +20,14 @@ public enum Stage {
     DONE,
     ABANDONED;
 
-    /** Whether its vessel is taken. */
-    public boolean holdsVessel() {
-        return compareTo(REDUCE) <= 0;
+    /** Whether its stock, or what becomes of it, is in the vessel. */
+    public boolean mayBeInTheVessel() {
+        return this == BLANCH || compareTo(FILL) >= 0 && compareTo(REDUCE) <= 0;
+    }
+
+    /** Whether the heat is on under it. */
+    public boolean heats() {
+        return this == BLANCH || this == BRING_UP || this == SIMMER || this == REDUCE;
     }
 
     /** Whether anyone still has to look after it. */

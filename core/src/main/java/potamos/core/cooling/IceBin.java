@@ -2,6 +2,7 @@ package potamos.core.cooling;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import potamos.core.quantity.Mass;
@@ -15,6 +16,10 @@ import potamos.core.quantity.Mass;
 public record IceBin(Mass holds, double kgPerH) {
 
     private static final double SECONDS_PER_H = 3600;
+    private static final double A_CUBE_KG = 0.02;
+
+    /** To a gram of any bin. */
+    private static final int HALVINGS = 24;
 
     /** Ice that a bath is going to take. */
     public record Use(Instant at, Mass ice) {}
@@ -36,6 +41,37 @@ public record IceBin(Mass holds, double kgPerH) {
             clock = use.at().isAfter(clock) ? use.at() : clock;
         }
         return Mass.ofKg(filled(kg, clock, when));
+    }
+
+    /**
+     * Ice that one more bath may take at a moment without any of the others missing theirs, those after it counted in.
+     *
+     * @param uses of the others, in any order
+     */
+    public Mass spare(Instant now, List<Use> uses, Instant when) {
+        double most = at(now, uses, when).kg();
+        List<Use> later = uses.stream().filter(use -> !use.at().isBefore(when)).toList();
+        double enough = 0;
+        double tooMuch = most;
+        if (eachHasIts(now, uses, later, new Use(when, Mass.ofKg(most)))) {
+            return Mass.ofKg(most);
+        }
+        for (int halved = 0; halved < HALVINGS; halved++) {
+            double middle = (enough + tooMuch) / 2;
+            boolean fine = eachHasIts(now, uses, later, new Use(when, Mass.ofKg(middle)));
+            enough = fine ? middle : enough;
+            tooMuch = fine ? tooMuch : middle;
+        }
+        return Mass.ofKg(enough);
+    }
+
+    private boolean eachHasIts(Instant now, List<Use> uses, List<Use> later, Use more) {
+        return later.stream().allMatch(use -> {
+            List<Use> others = new ArrayList<>(uses);
+            others.remove(use);
+            others.add(more);
+            return at(now, others, use.at()).kg() >= use.ice().kg() - A_CUBE_KG;
+        });
     }
 
     private double filled(double kg, Instant from, Instant to) {

@@ -177,7 +177,7 @@ public record Course(
                 Duration wanted = Order.between(
                         inIt.get(i - 1).charge().formula().family(),
                         inIt.get(i).charge().formula().family());
-                Instant free = before.to().minus(Draft.WASH).plus(wanted);
+                Instant free = before.to().minus(Use.WASH).plus(wanted);
                 if (after.from().isBefore(free) && !after.from().isBefore(before.to())) {
                     broken.add(new Broken(
                             Broken.Rule.CLEANED_DOWN,

@@ -66,7 +66,12 @@ final class Diary {
         BURNER,
         OVEN,
         CONTAINER,
-        ICE
+        ICE;
+
+        /** The thing that is taken, where it is one. */
+        Use.Kind thing() {
+            return Use.Kind.valueOf(name());
+        }
     }
 
     /** What is in its way at a start; empty where it finds room. */
@@ -74,14 +79,28 @@ final class Diary {
         if (start.isBefore(now)) {
             return Optional.of(Why.PAST);
         }
+        if (!attended(batch, start)) {
+            return Optional.of(Why.SOMEBODY_THERE);
+        }
+        return taken(batch, start);
+    }
+
+    /** Whether somebody is there wherever somebody must be. */
+    boolean attended(Footprint batch, Instant start) {
         long at = start.getEpochSecond();
         for (Footprint.Span span : batch.attended()) {
             for (Footprint.Span nobody : absent) {
                 if (nobody.from() < span.to() + at && span.from() + at < nobody.to()) {
-                    return Optional.of(Why.SOMEBODY_THERE);
+                    return false;
                 }
             }
         }
+        return true;
+    }
+
+    /** The first thing that others have while it wants it. */
+    Optional<Why> taken(Footprint batch, Instant start) {
+        long at = start.getEpochSecond();
         for (Footprint.Thing thing : batch.things()) {
             Optional<Why> why = against(thing, at, batch.family());
             if (why.isPresent()) {
@@ -123,29 +142,15 @@ final class Diary {
         boolean first = there.from() < from;
         Family other = there.family().orElse(family);
         Duration between = first ? Order.between(other, family) : Order.between(family, other);
-        long more = between.minus(Draft.WASH).toSeconds();
+        long more = between.minus(Use.WASH).toSeconds();
         return first ? from >= there.to() + more : there.from() >= to + more;
     }
 
     /** Its own bath or one that comes after it would want more than there is. */
     private boolean iceShort(IceBin.Use mine) {
-        if (equipment.ice().isEmpty()) {
-            return false;
-        }
-        IceBin bin = equipment.ice().get();
-        if (bin.at(now, ice, mine.at()).kg() < mine.ice().kg()) {
-            return true;
-        }
-        for (IceBin.Use later : ice) {
-            if (!later.at().isBefore(mine.at())) {
-                List<IceBin.Use> others = new ArrayList<>(ice);
-                others.remove(later);
-                others.add(mine);
-                if (bin.at(now, others, later.at()).kg() < later.ice().kg()) {
-                    return true;
-                }
-            }
-        }
-        return false;
+        return equipment
+                .ice()
+                .filter(bin -> bin.spare(now, ice, mine.at()).kg() < mine.ice().kg())
+                .isPresent();
     }
 }

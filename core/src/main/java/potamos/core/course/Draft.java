@@ -1,6 +1,5 @@
 package potamos.core.course;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -10,10 +9,8 @@ import java.util.Optional;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
-import potamos.core.charge.Roasting;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
-import potamos.core.flow.Run;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
@@ -36,9 +33,6 @@ public record Draft(
         ContainerSplit cooling,
         Timeline timeline,
         Instant useBy) {
-
-    /** A vessel is washed before the next stock goes in. */
-    public static final Duration WASH = Duration.ofMinutes(10);
 
     /**
      * A batch where a cook wants it.
@@ -86,27 +80,13 @@ public record Draft(
         return timeline.ready();
     }
 
-    /** Everything that it takes, and for how long; a vessel with the time to wash it. */
+    /** Everything that it takes, and for how long. */
     public List<Use> uses() {
-        List<Use> uses = new ArrayList<>();
-        Run run = charge.run();
-        Instant filled = first(Stage.BLANCH).or(() -> first(Stage.FILL)).orElse(start());
-        Instant lit = first(Stage.BLANCH).or(() -> first(Stage.BRING_UP)).orElse(start());
-        Instant emptied = last(Stage.STRAIN).orElse(ready());
-        Instant offTheHeat = last(Stage.REDUCE).or(() -> last(Stage.SIMMER)).orElse(emptied);
-        boolean reducesLater = offTheHeat.isAfter(emptied);
-        Instant vesselFree = (reducesLater ? offTheHeat : emptied).plus(WASH);
-        uses.add(new Use(Use.Kind.VESSEL, run.vessel().name(), filled, vesselFree, 1));
-        burner.ifPresent(name -> uses.add(new Use(Use.Kind.BURNER, name, lit, offTheHeat, 1)));
-        oven.ifPresent(name -> uses.add(new Use(Use.Kind.OVEN, name, lit, offTheHeat, 1)));
-        charge.roasting()
-                .map(Roasting::oven)
-                .ifPresent(name -> timeline.step(Stage.PREPARE)
-                        .ifPresent(step -> uses.add(new Use(Use.Kind.OVEN, name, step.from(), step.to(), 1))));
-        Instant cooled = first(Stage.COOL).orElse(emptied);
-        cooling.groups()
-                .forEach(group -> uses.add(
-                        new Use(Use.Kind.CONTAINER, group.container().name(), cooled, ready(), group.count())));
+        List<Use> uses = new ArrayList<>(Use.of(charge, timeline, burner, oven));
+        timeline.step(Stage.COOL)
+                .ifPresent(cool -> cooling.groups()
+                        .forEach(group -> uses.add(new Use(
+                                Use.Kind.CONTAINER, group.container().name(), cool.from(), ready(), group.count()))));
         return uses;
     }
 
@@ -116,14 +96,8 @@ public record Draft(
                 .flatMap(group -> group.plan().bath().stream())
                 .mapToDouble(bath -> bath.ice().kg())
                 .sum();
-        return kg > 0 ? first(Stage.COOL).map(at -> new IceBin.Use(at, Mass.ofKg(kg))) : Optional.empty();
-    }
-
-    private Optional<Instant> first(Stage stage) {
-        return timeline.step(stage).map(Timeline.Step::from);
-    }
-
-    private Optional<Instant> last(Stage stage) {
-        return timeline.step(stage).map(Timeline.Step::to);
+        return kg > 0
+                ? timeline.step(Stage.COOL).map(cool -> new IceBin.Use(cool.from(), Mass.ofKg(kg)))
+                : Optional.empty();
     }
 }

@@ -3,8 +3,10 @@ package potamos.core.course;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import potamos.core.batch.Timeline;
 import potamos.core.cooling.IceBin;
 import potamos.core.formula.Family;
+import potamos.core.formula.Formula;
 
 /**
  * What one way of making a batch takes of a kitchen, in seconds from its start: told once, and tried at many starts.
@@ -23,11 +25,17 @@ record Footprint(List<Span> attended, List<Thing> things, Optional<Ice> ice, Fam
 
     /** Of a draft that starts at the beginning of all clocks. */
     static Footprint of(Draft atZero, Unattended unattended) {
+        return of(atZero.charge().formula(), atZero.timeline(), atZero.uses(), atZero.ice(), unattended);
+    }
+
+    /** Of stages that begin there. */
+    static Footprint of(
+            Formula formula, Timeline atZero, List<Use> uses, Optional<IceBin.Use> ice, Unattended unattended) {
         return new Footprint(
-                Attendance.of(atZero.charge().formula(), atZero.timeline(), unattended).stream()
+                Attendance.of(formula, atZero, unattended).stream()
                         .map(s -> new Span(s.from().getEpochSecond(), s.to().getEpochSecond()))
                         .toList(),
-                atZero.uses().stream()
+                uses.stream()
                         .map(use -> new Thing(
                                 use.kind(),
                                 use.name(),
@@ -35,8 +43,8 @@ record Footprint(List<Span> attended, List<Thing> things, Optional<Ice> ice, Fam
                                 use.to().getEpochSecond(),
                                 use.amount()))
                         .toList(),
-                atZero.ice().map(use -> new Ice(use.at().getEpochSecond(), use)),
-                atZero.charge().formula().family(),
+                ice.map(use -> new Ice(use.at().getEpochSecond(), use)),
+                formula.family(),
                 atZero.ready().getEpochSecond());
     }
 

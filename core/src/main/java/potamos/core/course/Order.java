@@ -13,7 +13,7 @@ final class Order {
 
     /** Time between one stock and the next in the same vessel. */
     static Duration between(Family before, Family after) {
-        return place(after) >= place(before) ? Draft.WASH : CLEAN_DOWN;
+        return place(after) >= place(before) ? Use.WASH : CLEAN_DOWN;
     }
 
     private static int place(Family family) {

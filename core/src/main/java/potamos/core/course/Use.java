@@ -1,6 +1,15 @@
 package potamos.core.course;
 
+import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import potamos.core.batch.Stage;
+import potamos.core.batch.Timeline;
+import potamos.core.charge.Charge;
+import potamos.core.charge.Roasting;
 
 /**
  * A thing of the kitchen, taken for a while.
@@ -17,11 +26,51 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount) 
         CONTAINER
     }
 
+    /** A vessel is washed before the next stock goes in. */
+    public static final Duration WASH = Duration.ofMinutes(10);
+
+    /**
+     * What a batch takes while it is made: its vessel with the time to wash it, its burner, the ovens it roasts and simmers in.
+     *
+     * @param timeline the stages that are left of it
+     * @param burner   under its vessel; nothing where that stands on none
+     * @param oven     that it simmers in
+     */
+    public static List<Use> of(Charge charge, Timeline timeline, Optional<String> burner, Optional<String> oven) {
+        List<Use> uses = new ArrayList<>();
+        String vessel = charge.run().vessel().name();
+        over(timeline, Stage::mayBeInTheVessel)
+                .ifPresent(span -> uses.add(
+                        new Use(Kind.VESSEL, vessel, span.from(), span.to().plus(WASH), 1)));
+        over(timeline, Stage::heats).ifPresent(span -> {
+            burner.ifPresent(name -> uses.add(new Use(Kind.BURNER, name, span.from(), span.to(), 1)));
+            oven.ifPresent(name -> uses.add(new Use(Kind.OVEN, name, span.from(), span.to(), 1)));
+        });
+        charge.roasting()
+                .map(Roasting::oven)
+                .ifPresent(name -> timeline.step(Stage.PREPARE)
+                        .ifPresent(step -> uses.add(new Use(Kind.OVEN, name, step.from(), step.to(), 1))));
+        return uses;
+    }
+
+    /** From the first of some stages to the end of the last. */
+    private static Optional<Timeline.Step> over(Timeline timeline, Predicate<Stage> which) {
+        return timeline.steps().stream()
+                .filter(step -> which.test(step.stage()))
+                .reduce((first, last) -> new Timeline.Step(first.stage(), first.from(), last.to()));
+    }
+
+    /** The same under another name. */
+    public Use called(String other) {
+        return new Use(kind, other, from, to, amount);
+    }
+
     boolean sameThing(Use other) {
         return kind == other.kind && name.equals(other.name);
     }
 
-    boolean overlaps(Use other) {
-        return from.isBefore(other.to) && other.from.isBefore(to);
+    /** Whether it is taken at some time between two moments. */
+    public boolean within(Instant start, Instant end) {
+        return from.isBefore(end) && start.isBefore(to);
     }
 }

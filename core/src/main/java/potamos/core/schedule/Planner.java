@@ -3,9 +3,7 @@ package potamos.core.schedule;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import potamos.core.batch.Chores;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
@@ -16,7 +14,7 @@ import potamos.core.formula.PrepPhase;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.LimitProfile;
 
-/** Lays the stages of a batch on the clock: backwards from when it is wanted, or forwards from a start. */
+/** Which stages a batch has, and how long each takes. */
 public final class Planner {
 
     private static final Duration WEIGHING = Duration.ofMinutes(10);
@@ -41,32 +39,6 @@ public final class Planner {
     public static void unlessFarAhead(String field, Instant at, Instant now) {
         if (at.isAfter(now.plus(LONGEST_AHEAD))) {
             throw Refusal.of(field, "no more than sixty days ahead");
-        }
-    }
-
-    /** Hours in which someone is in the kitchen. */
-    public record Shift(Instant from, Instant to) {
-        public Shift {
-            if (!from.isBefore(to)) {
-                throw Refusal.of("shift", "a shift ends after it begins");
-            }
-        }
-    }
-
-    /**
-     * A start that was found.
-     *
-     * @param timeline the stages
-     * @param inTime   whether it is ready when wanted
-     * @param attended whether somebody is there from the first act to the last
-     */
-    public record Proposal(Timeline timeline, boolean inTime, boolean attended) {
-        /** A start as a cook chose it. */
-        public static Proposal of(Timeline timeline, Instant readyBy, List<Shift> shifts) {
-            boolean attended = shifts.stream()
-                    .anyMatch(s -> !timeline.start().isBefore(s.from())
-                            && !timeline.ready().isAfter(s.to()));
-            return new Proposal(timeline, !timeline.ready().isAfter(readyBy), attended);
         }
     }
 
@@ -117,39 +89,6 @@ public final class Planner {
             parts.add(reduce);
         }
         return parts;
-    }
-
-    /**
-     * The latest start that has everything ready when wanted, with somebody there from the first act to the last. When none is left, the earliest
-     * start from now, said to be late if it is.
-     *
-     * @param parts   stages in order
-     * @param readyBy when it is wanted
-     * @param now     no start is proposed before it
-     * @param shifts  when somebody is there
-     */
-    public static Proposal backwards(List<Timeline.Part> parts, Instant readyBy, Instant now, List<Shift> shifts) {
-        Duration whole = length(parts);
-        // Of the shifts that are long enough for the whole of it, each has its latest start as late as its end allows.
-        Optional<Instant> latest = shifts.stream()
-                .filter(shift -> !earlier(shift.to(), readyBy)
-                        .isBefore(later(shift.from(), now).plus(whole)))
-                .map(shift -> earlier(shift.to(), readyBy).minus(whole))
-                .max(Comparator.naturalOrder());
-        Timeline timeline = Timeline.startingAt(latest.orElse(now), parts);
-        return Proposal.of(timeline, readyBy, shifts);
-    }
-
-    private static Duration length(List<Timeline.Part> parts) {
-        return parts.stream().map(Timeline.Part::length).reduce(Duration.ZERO, Duration::plus);
-    }
-
-    private static Instant later(Instant a, Instant b) {
-        return a.isAfter(b) ? a : b;
-    }
-
-    private static Instant earlier(Instant a, Instant b) {
-        return a.isBefore(b) ? a : b;
     }
 
     private static Duration minutes(double minutes) {

@@ -60,4 +60,22 @@ class IceBinTest {
         IceBin bin = new IceBin(Mass.ofKg(60), 18);
         assertThat(bin.at(NOW, List.of(use(-2, 40)), in(1)).kg()).isCloseTo(38, within(1e-6));
     }
+
+    /** What one bath more may take leaves the later ones theirs. */
+    @ParameterizedTest
+    @CsvSource({
+        // A bath of 40 kg at ten: an hour before it the full bin may give what it still makes, and what the bath
+        // leaves.
+        "1, 38",
+        "2, 20",
+        "3, 38",
+        // Early enough, the machine makes good all that is taken.
+        "-4, 60",
+    })
+    void whatMayBeTakenLeavesTheOthersTheirs(double hour, double kg) {
+        IceBin bin = new IceBin(Mass.ofKg(60), 18);
+        List<Use> others = List.of(use(2, 40));
+        Mass spare = bin.spare(NOW.minus(Duration.ofHours(9)), others, in(hour));
+        assertThat(spare.kg()).isCloseTo(kg, within(0.05));
+    }
 }

@@ -30,37 +30,6 @@ import potamos.core.quantity.Volume;
 
 class PlannerTest {
 
-    private static final Instant DAY = Instant.parse("2026-03-03T00:00:00Z");
-    private static final List<Planner.Shift> SHIFTS =
-            List.of(new Planner.Shift(hour(6), hour(22)), new Planner.Shift(hour(30), hour(46)));
-    private static final List<Timeline.Part> EIGHT_HOURS = List.of(
-            new Timeline.Part(Stage.SIMMER, Duration.ofHours(5)), new Timeline.Part(Stage.COOL, Duration.ofHours(3)));
-
-    private static Instant hour(int hour) {
-        return DAY.plus(Duration.ofHours(hour));
-    }
-
-    @Test
-    void whatIsWantedInTheMorningIsMadeTheEveningBefore() {
-        Planner.Proposal proposal = Planner.backwards(EIGHT_HOURS, hour(34), hour(8), SHIFTS);
-        assertThat(proposal.timeline().start()).isEqualTo(hour(14));
-        assertThat(proposal.timeline().ready()).isEqualTo(hour(22));
-        assertThat(proposal.inTime()).isTrue();
-    }
-
-    @Test
-    void whatIsWantedInTheEveningIsReadyJustThen() {
-        Planner.Proposal proposal = Planner.backwards(EIGHT_HOURS, hour(44), hour(8), SHIFTS);
-        assertThat(proposal.timeline().ready()).isEqualTo(hour(44));
-    }
-
-    @Test
-    void tooLateStartsNowAndSaysSo() {
-        Planner.Proposal proposal = Planner.backwards(EIGHT_HOURS, hour(14), hour(8), SHIFTS);
-        assertThat(proposal.timeline().start()).isEqualTo(hour(8));
-        assertThat(proposal.inTime()).isFalse();
-    }
-
     @Test
     void stagesFollowEachOtherWithoutGaps() {
         Timeline timeline = Samples.plan().timeline();
@@ -149,22 +118,5 @@ class PlannerTest {
         assertThatThrownBy(() -> Planner.unlessFarAhead("readyBy", last.plusSeconds(1), Samples.EIGHT))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("sixty days");
-    }
-
-    @Test
-    void aStartIsAttendedOnlyWithinOneShift() {
-        Timeline timeline =
-                Timeline.startingAt(Samples.EIGHT, List.of(new Timeline.Part(Stage.SIMMER, Duration.ofHours(3))));
-        Instant ready = timeline.ready();
-        assertThat(attended(timeline, Samples.EIGHT, ready)).isTrue();
-        assertThat(attended(timeline, Samples.EIGHT.plusSeconds(1), ready)).isFalse();
-        assertThat(attended(timeline, Samples.EIGHT, ready.minusSeconds(1))).isFalse();
-        assertThat(attended(timeline, Samples.EIGHT.minusSeconds(60), ready.plusSeconds(60)))
-                .isTrue();
-    }
-
-    private static boolean attended(Timeline timeline, Instant from, Instant to) {
-        return Planner.Proposal.of(timeline, timeline.ready(), List.of(new Planner.Shift(from, to)))
-                .attended();
     }
 }

@@ -1,6 +1,7 @@
 package potamos.server.batches;
 
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.Batch;
@@ -8,6 +9,8 @@ import potamos.core.batch.BatchState;
 import potamos.core.batch.Expectation;
 import potamos.core.batch.Plan;
 import potamos.core.charge.Warning;
+import potamos.core.course.Opening;
+import potamos.core.course.Use;
 import potamos.core.figure.Figure;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
@@ -17,7 +20,6 @@ import potamos.server.accounts.Role;
 import potamos.server.accounts.Role.Right;
 import potamos.server.charges.ChargeRequest;
 import potamos.server.charges.Planning;
-import potamos.server.charges.VesselsInUse;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.live.Changes;
 import potamos.server.problems.Conflict;
@@ -31,23 +33,14 @@ public class AcceptedPlans {
     private final Planning planning;
     private final Calls calls;
     private final Kitchens kitchens;
-    private final VesselsInUse vessels;
     private final Changes changes;
     private final Json json;
 
-    AcceptedPlans(
-            BatchMapper mapper,
-            Planning planning,
-            Calls calls,
-            Kitchens kitchens,
-            VesselsInUse vessels,
-            Changes changes,
-            Json json) {
+    AcceptedPlans(BatchMapper mapper, Planning planning, Calls calls, Kitchens kitchens, Changes changes, Json json) {
         this.mapper = mapper;
         this.planning = planning;
         this.calls = calls;
         this.kitchens = kitchens;
-        this.vessels = vessels;
         this.changes = changes;
         this.json = json;
     }
@@ -73,10 +66,11 @@ public class AcceptedPlans {
         }
         Planning.Proposed proposed = planning.propose(kitchenId, request);
         String vesselId = kitchens.hold(kitchenId, proposed.vessel().id()).id();
-        if (vessels.of(kitchenId).contains(vesselId)) {
+        if (proposed.times().flatMap(Opening.Proposal::taken).equals(Optional.of(Use.Kind.VESSEL))) {
             throw new Conflict(
                     "vesselId",
-                    proposed.vessel().name() + " is in use. Choose another vessel, or wait until it is strained.");
+                    proposed.vessel().name()
+                            + " is in use at that time. Choose another vessel or start, or wait until it is strained.");
         }
         boolean chef = person.role() == Role.CHEF;
         if (!chef && proposed.charge().warnings().stream().anyMatch(Warning::needsChef)) {

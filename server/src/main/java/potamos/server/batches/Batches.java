@@ -264,7 +264,7 @@ public class Batches {
         return mapper.open(person.kitchenId()).stream()
                 .filter(row -> row.vesselId().equals(vesselId))
                 .map(row -> loaded(row, Map.of()))
-                .filter(loaded -> loaded.state().stage().holdsVessel())
+                .filter(loaded -> loaded.state().stage().mayBeInTheVessel())
                 .findFirst()
                 .map(loaded -> new Standing(loaded.plan(), loaded.state()));
     }
@@ -315,7 +315,7 @@ public class Batches {
         Plan plan = Batch.standing(accepted, Logged.events(logged));
         BatchState state = Batch.replay(plan, Logged.events(logged), clock.instant());
         Optional<Devices.Device> probe =
-                state.stage().holdsVessel() ? Optional.ofNullable(probes.get(row.vesselId())) : Optional.empty();
+                state.stage().mayBeInTheVessel() ? Optional.ofNullable(probes.get(row.vesselId())) : Optional.empty();
         return new Loaded(row, accepted, plan, logged, state, probe);
     }
 }

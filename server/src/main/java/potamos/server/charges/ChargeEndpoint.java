@@ -14,8 +14,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.batch.ColdGrounds;
 import potamos.core.charge.Charge;
+import potamos.core.course.Opening;
 import potamos.core.flow.Forecaster;
-import potamos.core.schedule.Planner;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
@@ -52,7 +52,7 @@ class ChargeEndpoint {
             Optional<String> refusal) {
         static OverviewView of(Planning.Answer answer) {
             Optional<Charge> charge = answer.proposed().map(Planning.Proposed::charge);
-            Optional<Planner.Proposal> times = answer.proposed().flatMap(Planning.Proposed::times);
+            Optional<Opening.Proposal> times = answer.proposed().flatMap(Planning.Proposed::times);
             return new OverviewView(
                     answer.formula().slug(),
                     answer.proposed().map(proposed -> proposed.vessel().name()),
@@ -62,7 +62,7 @@ class ChargeEndpoint {
                     charge.map(c -> c.forecast().gelatinGPerL()).orElse(0.0),
                     charge.map(Charge::fits).orElse(false),
                     times.map(t -> t.timeline().start()),
-                    times.map(Planner.Proposal::inTime),
+                    times.map(Opening.Proposal::inTime),
                     answer.refusal());
         }
     }
@@ -93,7 +93,7 @@ class ChargeEndpoint {
         return ResponseEntity.ok(ProductionSheet.of(
                 proposed.kitchen().name(),
                 proposed.charge(),
-                proposed.times().map(Planner.Proposal::timeline),
+                proposed.times().map(Opening.Proposal::timeline),
                 proposed.kitchen().zone(),
                 person.units(),
                 clock.instant()));

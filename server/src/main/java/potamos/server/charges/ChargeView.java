@@ -13,6 +13,7 @@ import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Roasting;
 import potamos.core.charge.TrimBank;
+import potamos.core.course.Use;
 import potamos.core.flow.Forecaster;
 import potamos.core.flow.Ledger;
 import potamos.core.flow.Run;
@@ -203,6 +204,7 @@ public record ChargeView(
             @NotNull Instant readyAt,
             boolean inTime,
             boolean attended,
+            Optional<Use.Kind> taken,
             long spareMin) {}
 
     /** A burner, and whether no other vessel stands on it. */
@@ -280,6 +282,7 @@ public record ChargeView(
                                 t.timeline().ready(),
                                 t.inTime(),
                                 t.attended(),
+                                t.taken(),
                                 Duration.between(t.timeline().ready(), readyBy).toMinutes())))
                 .vessels(proposed.fits().stream()
                         .map(f -> new FitView(

@@ -13,6 +13,9 @@ import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingPlan;
 import potamos.core.cooling.IceBin;
 import potamos.core.cooling.Medium;
+import potamos.core.course.Course;
+import potamos.core.course.Equipment;
+import potamos.core.course.Use;
 import potamos.core.heat.Burner;
 import potamos.core.heat.Oven;
 import potamos.core.quantity.Mass;
@@ -38,8 +41,9 @@ record Site(
         List<Oven> ovens,
         List<TrimBank.Deposit> trim,
         Map<String, BedKind> beds,
-        List<String> taken,
-        List<String> takenBurners) {
+        List<Use> taken) {
+
+    private static final int MOST_BURNERS = 3;
 
     /**
      * How the litres are to be cooled.
@@ -66,19 +70,41 @@ record Site(
         return new Pot(vessel.figures(), under, kitchen.air(), Optional.empty(), ovens, kitchen.tap());
     }
 
-    /** The one asked for; else the strongest, a free one before one that a vessel stands on. */
-    Optional<Thing<Burner>> burner(String id) {
-        if (id == null) {
-            return burners.stream()
-                    .max(Comparator.comparing((Thing<Burner> b) -> free(b))
-                            .thenComparing(b -> b.figures().delivered().watts()));
+    /** The one asked for; else those that differ in strength, free ones before those that another vessel stands on then, the strongest first; nothing where there is none. */
+    List<Optional<Thing<Burner>>> burnersFor(String id, Instant from, Instant to) {
+        if (id != null) {
+            return List.of(Optional.of(burners.stream()
+                    .filter(b -> b.id().equals(id))
+                    .findFirst()
+                    .orElseThrow(() -> new NotFound("burner"))));
         }
-        return Optional.of(
-                burners.stream().filter(b -> b.id().equals(id)).findFirst().orElseThrow(() -> new NotFound("burner")));
+        List<Optional<Thing<Burner>>> all = burners.stream()
+                .sorted(Comparator.comparing((Thing<Burner> b) -> !free(Use.Kind.BURNER, b.name(), from, to))
+                        .thenComparing(b -> -b.figures().delivered().watts()))
+                .limit(MOST_BURNERS)
+                .map(Optional::of)
+                .toList();
+        return all.isEmpty() ? List.of(Optional.empty()) : all;
     }
 
-    boolean free(Thing<Burner> burner) {
-        return !takenBurners.contains(burner.id());
+    boolean free(Use.Kind kind, String name, Instant from, Instant to) {
+        return taken.stream().noneMatch(use -> use.kind() == kind && use.name().equals(name) && use.within(from, to));
+    }
+
+    /** The kitchen as a plan of one batch goes by it, with what is under way. */
+    Course begun(Instant now, Instant until) {
+        Equipment equipment = new Equipment(
+                vessels.stream().map(Thing::figures).toList(),
+                burners.stream().map(Thing::figures).toList(),
+                ovens,
+                containers,
+                bin,
+                kitchen.air(),
+                kitchen.tap(),
+                kitchen.limits(),
+                kitchen.rota(),
+                kitchen.unattended());
+        return new Course(equipment, now, until, List.of(), List.of(), taken, iceUses, List.of(), List.of());
     }
 
     /** The best way to cool what a charge gives, in the containers that stand here. */
@@ -109,7 +135,8 @@ record Site(
     Cooling withIce(Cooling cooling, Instant now, Instant at) {
         double wants =
                 cooling.slowest().plan().bath().map(bath -> bath.ice().kg()).orElse(0.0);
-        double lacks = bin.map(there -> wants - there.at(now, iceUses, at).kg()).orElse(0.0);
+        double lacks =
+                bin.map(there -> wants - there.spare(now, iceUses, at).kg()).orElse(0.0);
         return new Cooling(cooling.split(), cooling.enough(), Mass.ofKg(Math.max(0, lacks)));
     }
 

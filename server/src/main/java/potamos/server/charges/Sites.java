@@ -25,16 +25,16 @@ class Sites {
 
     private final Kitchens kitchens;
     private final TrimBox trim;
-    private final VesselsInUse inUse;
+    private final UnderWay underWay;
     private final ColdPromised cold;
 
     /** A finger that drags asks many times a second. */
     private final BetweenChanges<Site> seen;
 
-    Sites(Kitchens kitchens, TrimBox trim, VesselsInUse inUse, ColdPromised cold, Changes changes) {
+    Sites(Kitchens kitchens, TrimBox trim, UnderWay underWay, ColdPromised cold, Changes changes) {
         this.kitchens = kitchens;
         this.trim = trim;
-        this.inUse = inUse;
+        this.underWay = underWay;
         this.cold = cold;
         this.seen = new BetweenChanges<>(changes, Duration.ofSeconds(2));
     }
@@ -64,8 +64,7 @@ class Sites {
                 kitchens.ovens(kitchenId).stream().map(Thing::figures).toList(),
                 trim.deposits(kitchenId),
                 beds,
-                inUse.of(kitchenId),
-                inUse.burners(kitchenId));
+                underWay.taken(kitchenId));
     }
 
     /** The kitchen's ice; nothing where it has told of none. */

@@ -1,5 +1,6 @@
 package potamos.server.demo;
 
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -22,6 +23,8 @@ import org.springframework.stereotype.Component;
 import potamos.core.batch.DueAct;
 import potamos.core.cooling.Chiller;
 import potamos.core.cooling.Container;
+import potamos.core.course.Rota;
+import potamos.core.course.Unattended;
 import potamos.core.heat.Burner;
 import potamos.core.heat.Oven;
 import potamos.core.quantity.Length;
@@ -134,6 +137,15 @@ class DemoKitchen implements ApplicationRunner {
                 LocalTime.of(5, 0),
                 LocalTime.of(22, 0),
                 "us-food-code");
+        Set<DayOfWeek> everyDay = Set.of(DayOfWeek.values());
+        Set<DayOfWeek> busy = Set.of(DayOfWeek.THURSDAY, DayOfWeek.FRIDAY, DayOfWeek.SATURDAY);
+        kitchens.changeRota(
+                id,
+                List.of(
+                        new Rota.Hours(everyDay, LocalTime.of(5, 0), LocalTime.of(14, 0), 1),
+                        new Rota.Hours(everyDay, LocalTime.of(13, 0), LocalTime.of(22, 0), 1),
+                        new Rota.Hours(busy, LocalTime.of(16, 0), LocalTime.of(0, 30), 1)),
+                Unattended.CHECKS);
         formulas.stock(id);
         for (String station : List.of("Sauce", "Soup", "Banquets", "Café")) {
             stations.put(station, kitchens.addStation(id, station));

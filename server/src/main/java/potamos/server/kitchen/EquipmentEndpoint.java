@@ -6,10 +6,12 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.annotation.Transactional;
@@ -20,6 +22,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.course.Rota;
+import potamos.core.course.Unattended;
 import potamos.core.heat.Air;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Refusal;
@@ -63,9 +67,17 @@ class EquipmentEndpoint {
             double humidity,
             double airSpeedMS,
             Double tapC,
-            Double callTolerance,
-            @NotNull LocalTime opens,
-            @NotNull LocalTime closes) {}
+            Double callTolerance) {}
+
+    record HoursBody(
+            @NotEmpty @Size(max = 7) List<@NotNull DayOfWeek> days,
+            @NotNull LocalTime from,
+            @NotNull LocalTime to,
+            int cooks) {}
+
+    record RotaBody(
+            @NotEmpty @Valid @Size(max = 40) List<HoursBody> hours,
+            @NotNull Unattended unattended) {}
 
     record StageBody(double fromC, double toC, int withinMin) {}
 
@@ -235,21 +247,31 @@ class EquipmentEndpoint {
             throw Refusal.of("timeZone", "not a time zone that is known, such as Europe/Zurich");
         }
         Kitchens.Kitchen old = kitchens.of(person.kitchenId());
-        kitchens.change(new Kitchens.Kitchen(
-                old.id(),
-                body.name(),
-                body.units(),
-                ZoneId.of(body.timeZone()),
-                new Air(
+        ZoneId zone = ZoneId.of(body.timeZone());
+        kitchens.change(old.with(k -> k.name(body.name())
+                .units(body.units())
+                .zone(zone)
+                .air(new Air(
                         Length.ofCm(body.altitudeM() * 100),
                         Temperature.ofCelsius(body.airC()),
                         body.humidity(),
-                        body.airSpeedMS()),
-                body.tapC() == null ? old.tap() : Temperature.ofCelsius(body.tapC()),
-                body.callTolerance() == null ? old.callTolerance() : Owed.checked(body.callTolerance()),
-                body.opens(),
-                body.closes(),
-                old.limits()));
+                        body.airSpeedMS()))
+                .tap(body.tapC() == null ? old.tap() : Temperature.ofCelsius(body.tapC()))
+                .callTolerance(body.callTolerance() == null ? old.callTolerance() : Owed.checked(body.callTolerance()))
+                .rota(new Rota(zone, old.rota().hours()))));
+        changes.note(person.kitchenId(), "kitchen", "");
+    }
+
+    /** When people are there, and what goes on without them: new plans go by it. */
+    @Operation(summary = "Changes the hours of the kitchen, and what simmers unattended")
+    @PutMapping("/rota")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    public void changeRota(@AuthenticationPrincipal Person person, @Valid @RequestBody RotaBody body) {
+        person.require(Right.SET_UP);
+        List<Rota.Hours> hours = body.hours().stream()
+                .map(h -> new Rota.Hours(Set.copyOf(h.days()), h.from(), h.to(), h.cooks()))
+                .toList();
+        kitchens.changeRota(person.kitchenId(), hours, body.unattended());
         changes.note(person.kitchenId(), "kitchen", "");
     }
 
@@ -276,17 +298,7 @@ class EquipmentEndpoint {
                 body.coldDays(),
                 body.dayOfMaking());
         Kitchens.Kitchen old = kitchens.of(person.kitchenId());
-        kitchens.change(new Kitchens.Kitchen(
-                old.id(),
-                old.name(),
-                old.units(),
-                old.zone(),
-                old.air(),
-                old.tap(),
-                old.callTolerance(),
-                old.opens(),
-                old.closes(),
-                limits.asOf(old.name(), old.limits())));
+        kitchens.change(old.withLimits(limits.asOf(old.name(), old.limits())));
         changes.note(person.kitchenId(), "kitchen", "");
     }
 

@@ -2,6 +2,7 @@ package potamos.server.kitchen;
 
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.constraints.NotNull;
+import java.time.DayOfWeek;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -10,6 +11,8 @@ import org.springframework.web.bind.annotation.RestController;
 import potamos.core.cooling.Chiller.Kind;
 import potamos.core.cooling.Container;
 import potamos.core.cooling.Container.Wall;
+import potamos.core.course.Rota;
+import potamos.core.course.Unattended;
 import potamos.core.quantity.Basis;
 import potamos.core.safety.LimitProfile;
 import potamos.core.vessel.BedKind;
@@ -141,6 +144,21 @@ class KitchenEndpoint {
 
     record StationView(@NotNull String id, @NotNull String name) {}
 
+    /** Hours of some weekdays, in their order; {@code to} is on the next day where it is not after {@code from}. */
+    record HoursView(
+            @NotNull List<DayOfWeek> days,
+            @NotNull String from,
+            @NotNull String to,
+            int cooks) {
+        static HoursView of(Rota.Hours hours) {
+            return new HoursView(
+                    hours.days().stream().sorted().toList(),
+                    hours.from().toString(),
+                    hours.to().toString(),
+                    hours.cooks());
+        }
+    }
+
     /** Everything that stands in a kitchen. */
     record KitchenView(
             @NotNull String name,
@@ -148,8 +166,8 @@ class KitchenEndpoint {
             double boilingC,
             @NotNull String units,
             @NotNull String timeZone,
-            @NotNull String opens,
-            @NotNull String closes,
+            @NotNull List<HoursView> hours,
+            @NotNull Unattended unattended,
             double airC,
             double humidity,
             double airSpeedMS,
@@ -184,8 +202,8 @@ class KitchenEndpoint {
                 kitchen.air().boilingPoint().celsius(),
                 kitchen.units(),
                 kitchen.zone().getId(),
-                kitchen.opens().toString(),
-                kitchen.closes().toString(),
+                kitchen.rota().hours().stream().map(HoursView::of).toList(),
+                kitchen.unattended(),
                 kitchen.air().temperature().celsius(),
                 kitchen.air().humidity(),
                 kitchen.air().speedMS(),

@@ -1,7 +1,6 @@
 package potamos.server.kitchen;
 
 import java.time.Instant;
-import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
@@ -24,8 +23,8 @@ interface KitchenMapper {
             double airSpeedMs,
             double tapC,
             double callTolerance,
-            LocalTime opens,
-            LocalTime closes,
+            String hours,
+            String unattended,
             String limits) {}
 
     record StationRow(String id, String kitchenId, String name) {}
@@ -41,15 +40,15 @@ interface KitchenMapper {
 
     @Insert("""
             INSERT INTO kitchen (id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, call_tolerance,
-                                 opens, closes, limits)
+                                 hours, unattended, limits)
             VALUES (#{id}, #{name}, #{altitudeM}, #{timeZone}, #{units}, #{airC}, #{humidity}, #{airSpeedMs}, #{tapC},
-                    #{callTolerance}, #{opens}, #{closes}, #{limits})
+                    #{callTolerance}, #{hours}, #{unattended}, #{limits})
             """)
     void insert(KitchenRow kitchen);
 
     @Select("""
-            SELECT id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, call_tolerance, opens, closes,
-                   limits
+            SELECT id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, call_tolerance, hours,
+                   unattended, limits
             FROM kitchen WHERE id = #{id}
             """)
     Optional<KitchenRow> byId(String id);
@@ -102,8 +101,8 @@ interface KitchenMapper {
     @Update("""
             UPDATE kitchen SET name = #{name}, altitude_m = #{altitudeM}, time_zone = #{timeZone}, units = #{units},
                    air_c = #{airC}, humidity = #{humidity}, air_speed_ms = #{airSpeedMs}, tap_c = #{tapC},
-                   call_tolerance = #{callTolerance}, opens = #{opens},
-                   closes = #{closes}, limits = #{limits}
+                   call_tolerance = #{callTolerance}, hours = #{hours},
+                   unattended = #{unattended}, limits = #{limits}
             WHERE id = #{id}
             """)
     void update(KitchenRow kitchen);

@@ -1,5 +1,6 @@
 package potamos.server.kitchen;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
@@ -10,6 +11,8 @@ import org.springframework.transaction.annotation.Transactional;
 import potamos.core.charge.Pot;
 import potamos.core.cooling.Chiller;
 import potamos.core.cooling.Container;
+import potamos.core.course.Rota;
+import potamos.core.course.Unattended;
 import potamos.core.formula.Beds;
 import potamos.core.heat.Air;
 import potamos.core.heat.Burner;
@@ -39,6 +42,7 @@ public class Kitchens {
     }
 
     /** A kitchen's place and habits. */
+    @RecordBuilder
     public record Kitchen(
             String id,
             String name,
@@ -47,9 +51,10 @@ public class Kitchens {
             Air air,
             Temperature tap,
             double callTolerance,
-            LocalTime opens,
-            LocalTime closes,
-            LimitProfile limits) {}
+            Rota rota,
+            Unattended unattended,
+            LimitProfile limits)
+            implements KitchensKitchenBuilder.With {}
 
     /** A station that asks for litres. */
     public record Station(String id, String name) {}
@@ -95,9 +100,6 @@ public class Kitchens {
         if (!units.equals("metric") && !units.equals("us")) {
             throw Refusal.of("units", "metric or us");
         }
-        if (!opens.isBefore(closes)) {
-            throw Refusal.of("closes", "the kitchen closes after it opens, on the same day");
-        }
         LimitProfile limits = LimitProfile.shipped().stream()
                 .filter(profile -> profile.id().equals(limitsId))
                 .findFirst()
@@ -114,8 +116,8 @@ public class Kitchens {
                 air.speedMS(),
                 Pot.BOOK_TAP.celsius(),
                 Owed.TOLERANCE,
-                opens,
-                closes,
+                json.write(Rota.daily(ZoneId.of(timeZone), opens, closes).hours()),
+                Unattended.NEVER.name(),
                 json.write(limits)));
         for (BedKind kind : Beds.all()) {
             mapper.insertBedKind(id, kind.id(), json.write(kind));
@@ -137,8 +139,8 @@ public class Kitchens {
                         row.airSpeedMs()),
                 Temperature.ofCelsius(row.tapC()),
                 row.callTolerance(),
-                row.opens(),
-                row.closes(),
+                new Rota(ZoneId.of(row.timeZone()), List.of(json.read(row.hours(), Rota.Hours[].class))),
+                Unattended.valueOf(row.unattended()),
                 named(json.read(row.limits(), LimitProfile.class), row.name()));
     }
 
@@ -288,15 +290,19 @@ public class Kitchens {
         }
     }
 
+    /** When people are there from now on, and what goes on without them. */
+    @Transactional
+    public void changeRota(String kitchenId, List<Rota.Hours> hours, Unattended unattended) {
+        Kitchen old = of(kitchenId);
+        change(old.with(k -> k.rota(new Rota(old.zone(), hours)).unattended(unattended)));
+    }
+
     /** Changes the kitchen itself. */
     @Transactional
     void change(Kitchen kitchen) {
         name("name", kitchen.name(), 80);
         if (!kitchen.units().equals("metric") && !kitchen.units().equals("us")) {
             throw Refusal.of("units", "metric or us");
-        }
-        if (!kitchen.opens().isBefore(kitchen.closes())) {
-            throw Refusal.of("closes", "the kitchen closes after it opens, on the same day");
         }
         mapper.update(new KitchenMapper.KitchenRow(
                 kitchen.id(),
@@ -309,8 +315,8 @@ public class Kitchens {
                 kitchen.air().speedMS(),
                 Refusal.unlessWithin("tapC", kitchen.tap().celsius(), 1, 35, "°C"),
                 kitchen.callTolerance(),
-                kitchen.opens(),
-                kitchen.closes(),
+                json.write(kitchen.rota().hours()),
+                kitchen.unattended().name(),
                 json.write(kitchen.limits())));
     }
 
