@@ -34,6 +34,7 @@ const plain = {
   range: '/api/range',
   batches: '/api/batches',
   calls: '/api/calls',
+  course: '/api/course?days=3',
   menu: '/api/calls/menu',
   kitchen: '/api/kitchen',
   hob: '/api/kitchen/hob',

@@ -19,6 +19,7 @@ const EditPlace = lazy(() => import('./places/formulas/EditPlace'))
 const FormulasPlace = lazy(() => import('./places/formulas/FormulasPlace'))
 const BatchPlace = lazy(() => import('./places/batch/BatchPlace'))
 const BatchesPlace = lazy(() => import('./places/batch/BatchesPlace'))
+const CoursePlace = lazy(() => import('./places/course/CoursePlace'))
 const ColdPlace = lazy(() => import('./places/coldside/ColdPlace'))
 const LotPlace = lazy(() => import('./places/coldside/LotPlace'))
 const HandOverPlace = lazy(() => import('./places/range/HandOverPlace'))
@@ -63,6 +64,7 @@ export function App() {
                 <Route path="/formulas/:slug" element={<ChargePlace />} />
                 <Route path="/formulas/:slug/edit" element={<EditPlace />} />
                 <Route path="/compare" element={<ComparePlace />} />
+                <Route path="/course" element={<CoursePlace />} />
                 <Route path="/batches" element={<BatchesPlace />} />
                 <Route path="/batches/:id" element={<BatchPlace />} />
                 <Route path="/cold" element={<ColdPlace />} />

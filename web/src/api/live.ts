@@ -7,14 +7,14 @@ type Page = Schemas['Page']
 
 /** Which queries a topic of the live feed makes stale. */
 const TOUCHES: Record<string, string[]> = {
-  batches: ['range', 'batch', 'course', 'batches', 'lots', 'lot', 'deliveries', 'calls'],
-  calls: ['calls'],
-  kitchen: ['kitchen', 'hob', 'range', 'charge'],
+  batches: ['the-course', 'range', 'batch', 'course', 'batches', 'lots', 'lot', 'deliveries', 'calls'],
+  calls: ['calls', 'the-course'],
+  kitchen: ['kitchen', 'hob', 'range', 'charge', 'the-course'],
   formulas: ['formulas', 'menu', 'charge'],
   trim: ['trim', 'charge'],
   photos: ['photos'],
   'hand-overs': ['hand-overs'],
-  clock: ['session', 'range', 'batch', 'calls', 'charge'],
+  clock: ['session', 'range', 'batch', 'calls', 'charge', 'the-course'],
 }
 
 /** Those of them that are about one thing: only what shows that very thing is asked for again. */

@@ -64,6 +64,15 @@ export const useCourse = (id: string) =>
     refetchInterval: 60_000,
   })
 
+/** The kitchen's course over so many days, laid anew whenever it is asked for. */
+export const useTheCourse = (days: number) =>
+  useQuery({
+    queryKey: ['the-course', days],
+    queryFn: () => data(api.GET('/api/course', { params: { query: { days } } })),
+    placeholderData: keepPreviousData,
+    refetchInterval: 60_000,
+  })
+
 /** What judging the end one way or the other would do. */
 export const useJudging = (id: string) =>
   useQuery({

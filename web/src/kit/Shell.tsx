@@ -17,6 +17,7 @@ import { SignBar } from './SignBar'
 const places = [
   { to: '/range', name: 'Range', right: 'READ' },
   { to: '/calls', name: 'Calls', right: 'ASK' },
+  { to: '/course', name: 'Course', right: 'READ' },
   { to: '/formulas', name: 'Formulas', right: 'READ' },
   { to: '/cold', name: 'Cold side', right: 'READ' },
   { to: '/batches', name: 'Batches', right: 'READ' },

@@ -50,6 +50,7 @@ describe('the answers that the pages are tested with', () => {
     ['batch-simmer', one('Page')],
     ['course-simmer', one('CourseView')],
     ['judging', list('ChoiceView')],
+    ['course', one('KitchenCourse')],
     ['batch-cool', one('Page')],
     ['batch-bring-up', one('Page')],
     ['batch-prepare-fish', one('Page')],

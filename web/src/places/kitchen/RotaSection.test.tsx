@@ -28,7 +28,7 @@ describe('hours and hands', () => {
     const sheet = await screen.findByRole('dialog')
     const before = kitchen().hours.length
     fireEvent.click(within(sheet).getByRole('button', { name: 'Another shift' }))
-    const days = within(sheet).getByRole('group', { name: `Days of shift ${before + 1}` })
+    const days = within(sheet).getByRole('toolbar', { name: `Days of shift ${before + 1}` })
     fireEvent.click(within(days).getByText('Mon'))
     fireEvent.click(within(sheet).getByText('Any simmer'))
     fireEvent.click(within(sheet).getByRole('button', { name: 'Save' }))

@@ -19,13 +19,19 @@ public record Outlook(Timeline timeline, Instant ready, Duration late) {
         Instant at = state.now();
         List<Timeline.Step> ahead = state.stage().open() ? plan.timeline().from(state.stage()) : List.of();
         for (Timeline.Step planned : ahead) {
-            Instant from = planned.stage() == state.stage() ? state.since() : at;
+            boolean present = planned.stage() == state.stage();
+            Instant from = present && !state.path().isEmpty() ? state.since() : begins(planned, at, present);
             Instant end =
                     planned.stage() == state.stage() ? presentEnd(plan, state, planned) : at.plus(planned.length());
             steps.add(new Timeline.Step(planned.stage(), from, end));
             at = end;
         }
         return new Outlook(new Timeline(steps), at, Duration.between(plan.readyBy(), at));
+    }
+
+    /** A batch that nobody has begun begins when it is planned to, if that is still to come. */
+    private static Instant begins(Timeline.Step planned, Instant at, boolean present) {
+        return present && planned.from().isAfter(at) ? planned.from() : at;
     }
 
     private static Instant presentEnd(Plan plan, BatchState state, Timeline.Step planned) {

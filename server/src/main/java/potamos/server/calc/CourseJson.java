@@ -18,7 +18,7 @@ final class CourseJson {
 
     // --- asked ---------------------------------------------------------------------------------------------------
 
-    record VesselIn(
+    record CourseVesselIn(
             @NotNull @Size(max = 40) @Schema(example = "Pot 24")
             String name,
 
@@ -64,7 +64,7 @@ final class CourseJson {
 
             @Schema(example = "18") Double iceKgPerH) {}
 
-    record ContainerIn(
+    record CourseContainerIn(
             @NotNull @Size(max = 40) @Schema(example = "10 L bain")
             String name,
 
@@ -103,11 +103,11 @@ final class CourseJson {
             @Schema(example = "0") Double altitudeM,
             @Schema(example = "12") Double tapC,
             @Schema(example = "UTC") String zone,
-            @NotEmpty @Valid @Size(max = 30) List<VesselIn> vessels,
+            @NotEmpty @Valid @Size(max = 30) List<CourseVesselIn> vessels,
             @Valid @Size(max = 60) List<BurnerIn> burners,
             @Valid @Size(max = 20) List<OvenIn> ovens,
             @Valid @Size(max = 20) List<ChillerIn> chillers,
-            @NotEmpty @Valid @Size(max = 40) List<ContainerIn> containers,
+            @NotEmpty @Valid @Size(max = 40) List<CourseContainerIn> containers,
             @Valid @Size(max = 60) List<HoursIn> hours,
 
             @Schema(

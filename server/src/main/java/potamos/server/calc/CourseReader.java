@@ -197,7 +197,7 @@ class CourseReader {
                         defaults.or("kitchen.unattended", in.unattended(), "never")));
     }
 
-    private Vessel vessel(CourseJson.VesselIn v, Defaults defaults) {
+    private Vessel vessel(CourseJson.CourseVesselIn v, Defaults defaults) {
         if (!"pan".equals(v.shape())) {
             unlessGiven("diameterCm", v.diameterCm());
         }
@@ -223,7 +223,7 @@ class CourseReader {
                 Optional.ofNullable(v.heatKw()).map(Power::ofKilowatts));
     }
 
-    private ContainerSplit.Owned container(CourseJson.ContainerIn c, Defaults defaults) {
+    private ContainerSplit.Owned container(CourseJson.CourseContainerIn c, Defaults defaults) {
         Container shaped = reader.container(
                 new CalcJson.ContainerIn(
                         c.shape(),

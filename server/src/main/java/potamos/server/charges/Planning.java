@@ -16,6 +16,7 @@ import potamos.core.charge.Pot;
 import potamos.core.charge.TrimBank;
 import potamos.core.charge.VesselSplit;
 import potamos.core.cooling.CoolingCurve;
+import potamos.core.course.Course;
 import potamos.core.course.Opening;
 import potamos.core.course.Use;
 import potamos.core.flow.Run;
@@ -286,6 +287,11 @@ public class Planning {
                 readyBy,
                 called,
                 clock.instant());
+    }
+
+    /** The kitchen with what is under way in it, for a course. */
+    public Course begun(String kitchenId, Instant until) {
+        return sites.glance(kitchenId).begun(clock.instant(), until);
     }
 
     /** What each other school would change, in the vessel that the charge stands in. */

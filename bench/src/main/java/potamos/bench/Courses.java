@@ -1,0 +1,96 @@
+package potamos.bench;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import potamos.core.course.Allocation;
+import potamos.core.course.Call;
+import potamos.core.course.Constructive;
+import potamos.core.course.Course;
+import potamos.core.course.Draft;
+import potamos.core.course.Weeks;
+import potamos.core.quantity.Volume;
+
+/**
+ * Generated weeks laid by the planner, and beside it as a cook does it by hand: one call after another by its deadline, each with a batch of its own. Says
+ * how long the answer takes, how many litres come late or not at all, and how it grows.
+ */
+public final class Courses {
+
+    private static final int WEEKS = 100;
+    private static final int WARM = 10;
+
+    private Courses() {}
+
+    public static void main(String[] arguments) {
+        weeks(WARM, 40, 6);
+        System.out.println("| calls, vessels | first answer p50 | p95 | late L, planner | late L, by hand | broken |");
+        System.out.println("|---|---|---|---|---|---|");
+        weeks(WEEKS, 40, 6);
+        weeks(WEEKS / 5, 12, 4);
+        weeks(WEEKS / 5, 100, 12);
+        weeks(WEEKS / 10, 200, 30);
+    }
+
+    private static void weeks(int count, int calls, int vessels) {
+        List<Double> took = new ArrayList<>();
+        double late = 0;
+        double byHand = 0;
+        int broken = 0;
+        for (long seed = 1; seed <= count; seed++) {
+            Weeks.Week week = Weeks.of(seed, calls, vessels);
+            long from = System.nanoTime();
+            Course laid = week.laid().course();
+            took.add((System.nanoTime() - from) / 1e6);
+            late += laid.values().lateL();
+            broken += laid.check().size();
+            byHand += byHand(week).values().lateL();
+        }
+        Collections.sort(took);
+        System.out.printf(
+                "| %d calls, %d vessels, %d weeks | %.0f ms | %.0f ms | %.1f | %.1f | %d |%n",
+                calls, vessels, count, at(took, 0.5), at(took, 0.95), late, byHand, broken);
+    }
+
+    private static double at(List<Double> sorted, double share) {
+        return sorted.get((int) Math.min(sorted.size() - 1, Math.floor(share * sorted.size())));
+    }
+
+    /** One call after another; what is laid for one stays where it is. */
+    private static Course byHand(Weeks.Week week) {
+        List<Draft> drafts = new ArrayList<>();
+        List<Allocation> allocations = new ArrayList<>();
+        List<Call> inOrder =
+                week.calls().stream().sorted(Comparator.comparing(Call::by)).toList();
+        Course whole = Course.open(
+                week.equipment(), Weeks.MONDAY, Weeks.MONDAY.plus(Duration.ofDays(8)), week.calls(), week.lots());
+        for (Call call : inOrder) {
+            Course alone = new Course(
+                    whole.equipment(),
+                    whole.now(),
+                    whole.until(),
+                    List.of(call),
+                    List.of(),
+                    drafts.stream().flatMap(draft -> draft.uses().stream()).toList(),
+                    drafts.stream().flatMap(draft -> draft.ice().stream()).toList(),
+                    List.of(),
+                    List.of());
+            for (Draft draft : Constructive.lay(alone).course().drafts()) {
+                String id = "by hand " + drafts.size();
+                drafts.add(new Draft(
+                        id,
+                        draft.charge(),
+                        draft.burner(),
+                        draft.oven(),
+                        draft.cooling(),
+                        draft.timeline(),
+                        draft.useBy()));
+                Volume gives = draft.litres().litres() < call.litres().litres() ? draft.litres() : call.litres();
+                allocations.add(new Allocation(call.id(), id, gives));
+            }
+        }
+        return whole.with(drafts, allocations);
+    }
+}

@@ -1,0 +1,28 @@
+package potamos.server.courses;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import potamos.core.formula.Family;
+
+/** Stock that stands in the cold and is not spoken for. */
+@Mapper
+interface ShelfMapper {
+
+    record OnShelf(
+            String code, String slug, String name, Family family, double spareL, LocalDate useBy, String allergens) {}
+
+    @Select("""
+            SELECT l.code,
+                   JSON_VALUE(b.plan, '$.charge.formula.slug') AS slug,
+                   JSON_VALUE(b.plan, '$.charge.formula.name') AS name,
+                   JSON_VALUE(b.plan, '$.charge.formula.family') AS family,
+                   l.left_litres - COALESCE(b.promised_l, 0) AS spare_l, l.use_by, l.allergens
+            FROM lot l JOIN batch b ON b.id = l.batch_id
+            WHERE l.kitchen_id = #{kitchenId} AND l.left_litres > 0 AND l.use_by >= #{today}
+              AND l.left_litres - COALESCE(b.promised_l, 0) > 0.05
+            ORDER BY l.use_by
+            """)
+    List<OnShelf> spare(String kitchenId, LocalDate today);
+}

@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest'
+import { afloat, berths, ends } from './river'
+
+const at = (hour: number) => new Date(Date.UTC(2026, 2, 2, hour)).toISOString()
+const ms = (hour: number) => Date.UTC(2026, 2, 2, hour)
+
+describe('what is afloat', () => {
+  const course = {
+    now: at(6),
+    until: at(30),
+    lots: [
+      {
+        formulaName: 'White chicken stock',
+        family: 'WHITE' as const,
+        litres: 5,
+        from: at(0),
+        useBy: at(20),
+        gives: [{ callId: 'soup', litres: 3 }],
+      },
+    ],
+    drafts: [
+      {
+        formulaName: 'Brown veal stock',
+        family: 'BROWN' as const,
+        litres: 8,
+        ready: at(12),
+        useBy: at(80),
+        gives: [{ callId: 'sauce', litres: 8 }],
+      },
+    ],
+    calls: [
+      { id: 'soup', by: at(10) },
+      { id: 'sauce', by: at(9) },
+    ],
+  }
+
+  it('comes when it is ready, leaves at its call, and what is left goes at its use-by', () => {
+    const river = afloat(course)
+    expect(river.at(ms(7))).toBe(5)
+    expect(river.at(ms(10))).toBe(2)
+    expect(river.at(ms(21))).toBe(0)
+  })
+
+  it('gives late what comes late, and never before it is there', () => {
+    const river = afloat(course)
+    expect(river.names.map((n) => n.name)).toEqual(['White chicken stock', 'Brown veal stock'])
+    expect(river.at(ms(11))).toBe(2)
+    // Ready after its call: it comes and goes at once.
+    expect(river.at(ms(12))).toBe(2)
+    for (const step of river.steps) for (const litres of step.upTo) expect(litres).toBeGreaterThanOrEqual(0)
+  })
+})
+
+describe('berths', () => {
+  it('lay nothing on another, in as few lanes as there are at once', () => {
+    const lanes = berths([
+      { id: 'a', from: 0, to: 10 },
+      { id: 'b', from: 5, to: 15 },
+      { id: 'c', from: 10, to: 20 },
+    ])
+    expect(lanes.get('a')).toBe(0)
+    expect(lanes.get('b')).toBe(1)
+    expect(lanes.get('c')).toBe(0)
+  })
+
+  it('share the lane that is free soonest where there are no more', () => {
+    const all = [0, 1, 2].map((n) => ({ id: String(n), from: n, to: 10 + n }))
+    expect(berths(all, 2).get('2')).toBe(0)
+  })
+})
+
+it('ends of stages are the first from and the last to', () => {
+  expect(
+    ends([
+      { from: at(1), to: at(2) },
+      { from: at(2), to: at(5) },
+    ]),
+  ).toEqual({ start: ms(1), end: ms(5) })
+})

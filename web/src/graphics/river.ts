@@ -1,0 +1,98 @@
+import type { Family } from '../words/en'
+
+interface Spoken {
+  callId: string
+  litres: number
+}
+
+interface Supply {
+  formulaName: string
+  family: Family
+  litres: number
+  useBy: string
+  gives: Spoken[]
+}
+
+interface Waters {
+  now: string
+  until: string
+  drafts: (Supply & { ready: string })[]
+  lots: (Supply & { from: string })[]
+  calls: { id: string; by: string }[]
+}
+
+/** What is on hand, stock upon stock, from each moment on. */
+export interface Afloat {
+  names: { name: string; family: Family }[]
+  /** Litres of the first stocks together, one figure for each. */
+  steps: { at: number; upTo: number[] }[]
+  /** All litres at a moment. */
+  at: (moment: number) => number
+}
+
+/** Litres come when they are ready, go at the hour of their call, and what is left goes at its use-by. */
+export function afloat(course: Waters): Afloat {
+  const due = new Map(course.calls.map((call) => [call.id, new Date(call.by).getTime()]))
+  const from = new Date(course.now).getTime()
+  const to = new Date(course.until).getTime()
+  const supplies = [
+    ...course.lots.map((lot) => ({ ...lot, there: new Date(lot.from).getTime() })),
+    ...course.drafts.map((draft) => ({ ...draft, there: new Date(draft.ready).getTime() })),
+  ]
+  const names = [...new Map(supplies.map((s) => [s.formulaName, s.family]))].map(([name, family]) => ({
+    name,
+    family,
+  }))
+  const moves = supplies.flatMap((s) => {
+    const stock = names.findIndex((n) => n.name === s.formulaName)
+    const given = s.gives.reduce((sum, g) => sum + g.litres, 0)
+    return [
+      { at: Math.max(from, s.there), stock, litres: s.litres },
+      ...s.gives.map((g) => ({ at: Math.max(s.there, due.get(g.callId) ?? to), stock, litres: -g.litres })),
+      { at: new Date(s.useBy).getTime(), stock, litres: given - s.litres },
+    ]
+  })
+  const turns = [...new Set([from, ...moves.map((m) => m.at).filter((at) => at > from && at < to)])].sort(
+    (a, b) => a - b,
+  )
+  const steps = turns.map((at) => {
+    let sum = 0
+    return {
+      at,
+      upTo: names.map((_, stock) => {
+        const on = moves.filter((m) => m.stock === stock && m.at <= at).reduce((l, m) => l + m.litres, 0)
+        sum += Math.max(0, on)
+        return sum
+      }),
+    }
+  })
+  const at = (moment: number) => {
+    const last = steps.filter((s) => s.at <= moment).at(-1)
+    return last?.upTo.at(-1) ?? 0
+  }
+  return { names, steps, at }
+}
+
+/** A lane for each, so that none lies on another; no more lanes than `most`, where there is no room in them the last is shared. */
+export function berths(
+  all: { id: string; from: number; to: number }[],
+  most = Number.POSITIVE_INFINITY,
+): Map<string, number> {
+  const free: number[] = []
+  const lanes = new Map<string, number>()
+  for (const one of [...all].sort((a, b) => a.from - b.from)) {
+    let lane = free.findIndex((until) => until <= one.from)
+    if (lane < 0) lane = free.length < most ? free.length : free.indexOf(Math.min(...free))
+    free[lane] = one.to
+    lanes.set(one.id, lane)
+  }
+  return lanes
+}
+
+export const ms = (at: string) => new Date(at).getTime()
+
+/** From the first of some stages to the end of the last. */
+export const ends = (stages: { from: string; to: string }[]) => ({
+  start: ms(stages[0]?.from ?? ''),
+  end: ms(stages.at(-1)?.to ?? ''),
+})
