@@ -26,7 +26,7 @@ final class Pictures {
             new Shot("calls-station-phone", "bram", 390, 844, "/calls", false),
             new Shot("formulas", "/formulas?goal=BED&value=11"),
             new Shot("charge", "/formulas/brown-beef?goal=LITRES&value=20"),
-            new Shot("charge-too-small", "/formulas/white-chicken?goal=LITRES&value=20&vessel=@Pot 24"),
+            new Shot("course", "/course"),
             new Shot(
                     "side-by-side",
                     "/compare?a=brown-veal%3Fgoal%3DLITRES%26value%3D14&b=brown-veal%3Fgoal%3DLITRES%26value%3D14%26cover%3Dpaper-lid%26topUp%3Dlet-reduce"),
@@ -88,7 +88,7 @@ final class Pictures {
         }
     }
 
-    /** Addresses with ids that each run makes anew: a batch by its number, a lot, a vessel by its name. */
+    /** Addresses with ids that each run makes anew: a batch by its number, a lot. */
     private static String resolve(Page page, String path) {
         if (path.startsWith("@lot")) {
             Object id = page.evaluate("fetch('/api/lots').then(r => r.json()).then(l => l[0].id)");
@@ -99,13 +99,6 @@ final class Pictures {
                     "n => fetch('/api/batches').then(r => r.json()).then(l => l.find(b => b.number === n).id)",
                     Integer.parseInt(path.substring(1)));
             return "/batches/" + id;
-        }
-        int at = path.indexOf('@');
-        if (at > 0) {
-            Object id = page.evaluate(
-                    "n => fetch('/api/kitchen').then(r => r.json()).then(k => k.vessels.find(v => v.name === n).id)",
-                    path.substring(at + 1));
-            return path.substring(0, at) + id;
         }
         return path;
     }

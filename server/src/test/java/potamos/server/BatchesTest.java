@@ -107,6 +107,20 @@ class BatchesTest {
     }
 
     @Test
+    void nothingIsFilledIntoAVesselThatAnotherBatchIsStillIn() {
+        String pot = TestKitchen.freshPot(cook);
+        TestBatch first = TestBatch.acceptedIn(cook, pot, 8);
+        TestBatch second = TestBatch.acceptedIn(cook, pot, 8);
+        first.simmering();
+        second.log("weighed-in", "\"part\": \"bed\", \"kg\": 9");
+        Visitor.Answer refused = second.tryLog(newId(), "filled", "\"litres\": 15.3, \"celsius\": 12");
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.reason("vessel")).contains("still has batch");
+        first.log("abandoned", "\"words\": \"power cut\"");
+        second.log("filled", "\"litres\": 15.3, \"celsius\": 12");
+    }
+
+    @Test
     void twoPlansForOneVesselAtOnceGiveOneBatch() {
         String pot = TestKitchen.freshPot(cook);
         String start = TestBatch.now().plus(Duration.ofHours(3)).toString();

@@ -2,7 +2,6 @@ package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -123,29 +122,32 @@ class HobTest {
                 .isEqualTo(403);
     }
 
+    /** The strongest burner, unless another pot stands on it then. */
     @Test
     void aFreeBurnerIsProposedBeforeOneThatAVesselStandsOn() {
-        String wish = "{\"formula\": \"white-chicken\", \"goal\": \"LITRES\", \"value\": 6, \"readyBy\": \"%s\"}"
-                .formatted(TestBatch.now().plus(Duration.ofHours(30)));
-        Visitor.Answer charge = cook.post("/api/charges", wish);
-        String proposed = charge.at("/burnerId").asString();
-        boolean anyFree = false;
-        boolean proposedFree = false;
-        for (JsonNode burner : charge.at("/burners")) {
-            anyFree |= burner.path("free").asBoolean();
-            proposedFree |= burner.path("id").asString().equals(proposed)
-                    && burner.path("free").asBoolean();
+        Visitor house = TestKitchen.chefOfAnotherKitchen();
+        house.post("/api/kitchen/burners", "{\"name\": \"Front\", \"ratedKw\": 9, \"efficiency\": 0.5}");
+        house.post("/api/kitchen/burners", "{\"name\": \"Back\", \"ratedKw\": 6, \"efficiency\": 0.5}");
+        house.post("/api/kitchen/containers", """
+                {"name": "Bain", "shape": "cylinder", "diameterCm": 24, "heightCm": 25, "material": "STEEL", "wallMm": 1,
+                 "holdsL": 10, "owned": 6}
+                """);
+        String pot = TestKitchen.freshPot(house);
+        String other = TestKitchen.freshPot(house);
+        assertThat(burnerOf(house, pot)).isEqualTo("Front");
+        TestBatch.acceptedIn(house, pot, 8);
+        Visitor.Answer beside = house.post("/api/charges", TestBatch.charge(other, 8, ""));
+        assertThat(beside.at("/burnerName").asString()).isEqualTo("Back");
+        for (JsonNode burner : beside.at("/burners")) {
+            assertThat(burner.path("free").asBoolean())
+                    .isEqualTo(burner.path("name").asString().equals("Back"));
         }
-        assertThat(proposedFree).isEqualTo(anyFree);
-        cook.post("/api/batches", """
-                {"id": "%s", "charge": %s}
-                """.formatted(
-                        UUID.randomUUID(), wish.replace("}", ", \"burnerId\": \"" + proposed + "\"}")));
-        for (JsonNode burner : cook.post("/api/charges", wish).at("/burners")) {
-            if (burner.path("id").asString().equals(proposed)) {
-                assertThat(burner.path("free").asBoolean()).isFalse();
-            }
-        }
+    }
+
+    private static String burnerOf(Visitor who, String pot) {
+        return who.post("/api/charges", TestBatch.charge(pot, 8, ""))
+                .at("/burnerName")
+                .asString();
     }
 
     /** A kettle that heats itself takes no burner, is offered none and is put on none. */

@@ -18,7 +18,9 @@ import potamos.core.batch.Expectation;
 import potamos.core.batch.Fact;
 import potamos.core.batch.LookEvent;
 import potamos.core.batch.Plan;
+import potamos.core.batch.PotEvent;
 import potamos.core.batch.ShelfEvent;
+import potamos.core.batch.Stage;
 import potamos.core.figure.Figure;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
@@ -147,6 +149,7 @@ public class Batches {
         Plan plan = histories.plan(row);
         ActRights.require(person, event, logged, now);
         checkDelivery(person, plan, event);
+        checkVessel(row, plan, event);
         Instant told = at.isAfter(now) ? at : now;
         List<BatchEvent> events = new ArrayList<>(Logged.events(logged));
         Batch.Accepted accepted = Batch.accept(plan, events, event, told);
@@ -175,6 +178,24 @@ public class Batches {
     /** Whether a call may have become short, or whole again, by it: whoever waits is told at once. */
     private static boolean tellsOfLitres(BatchEvent event) {
         return !(event instanceof LookEvent || event instanceof ChoreEvent) || event instanceof ChoreEvent.WeighedIn;
+    }
+
+    /** Nothing is filled into a vessel that another stock is still in: two plans of one vessel follow each other, and the first may run late. */
+    private void checkVessel(BatchMapper.BatchRow row, Plan plan, BatchEvent event) {
+        if (!(event instanceof PotEvent.Filled)) {
+            return;
+        }
+        mapper.open(row.kitchenId()).stream()
+                .filter(other ->
+                        !other.id().equals(row.id()) && other.vesselId().equals(row.vesselId()))
+                .filter(other -> Stage.valueOf(other.stage()).hot())
+                .findFirst()
+                .ifPresent(other -> {
+                    throw new Conflict(
+                            "vessel",
+                            plan.charge().run().vessel().name() + " still has batch " + other.number()
+                                    + " in it. Strain that first, or log it there if it is done.");
+                });
     }
 
     /** A delivery goes to a station of this kitchen, against a call of that station, and never brings what the call leaves out. */

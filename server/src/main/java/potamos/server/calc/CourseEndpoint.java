@@ -11,6 +11,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -26,6 +28,7 @@ import potamos.core.course.Lot;
 import potamos.core.course.Use;
 import potamos.core.course.Values;
 import potamos.core.quantity.Refusal;
+import potamos.server.problems.Busy;
 
 /** The course of a whole kitchen over HTTP, everything inline. */
 @RestController
@@ -38,6 +41,9 @@ class CourseEndpoint {
     private static final double SECONDS = 5;
     private static final double LATE_MIN = 1;
 
+    private static final int LONGEST_WAIT_S = 10;
+
+    private final Semaphore turn = new Semaphore(1, true);
     private final CourseReader reader;
 
     CourseEndpoint(CourseReader reader) {
@@ -49,7 +55,7 @@ class CourseEndpoint {
     CourseJson.CourseOut course(@Valid @RequestBody CourseJson.CourseIn in) {
         Defaults defaults = new Defaults();
         Refusal.unlessWithin("seconds", defaults.or("seconds", in.seconds(), SECONDS), 0, MOST_SECONDS, "s");
-        Constructive.Laid laid = Constructive.lay(reader.begun(in, defaults));
+        Constructive.Laid laid = inTurn(reader.begun(in, defaults));
         Course course = laid.course();
         return new CourseJson.CourseOut(
                 course.drafts().stream().map(CourseEndpoint::batch).toList(),
@@ -71,6 +77,23 @@ class CourseEndpoint {
                 Optional.empty(),
                 "constructive",
                 defaults.taken());
+    }
+
+    /** A large one keeps a processor for seconds: one at a time, so that the kitchen's own screens are never behind it. */
+    private Constructive.Laid inTurn(Course begun) {
+        try {
+            if (!turn.tryAcquire(LONGEST_WAIT_S, TimeUnit.SECONDS)) {
+                throw new Busy("Other courses are being laid. Try again in a moment.", LONGEST_WAIT_S);
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new Busy("The server is stopping.", LONGEST_WAIT_S);
+        }
+        try {
+            return Constructive.lay(begun);
+        } finally {
+            turn.release();
+        }
     }
 
     private static CourseJson.BatchOut batch(Draft draft) {
