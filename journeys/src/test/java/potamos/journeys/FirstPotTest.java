@@ -58,7 +58,7 @@ class FirstPotTest {
                     .filter(new Locator.FilterOptions().setHasText("leek broth"))
                     .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Plan it"))
                     .click();
-            cook.see("Weigh out").see("in K80").stumblesNobody();
+            cook.see("Weigh out").tap("K80").see("in K80").stumblesNobody();
             Locator waterLine =
                     cook.page().getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Water line"));
             String before = waterLine.getAttribute("aria-valuetext");
@@ -162,6 +162,9 @@ class FirstPotTest {
                             .inputValue())
                     .isEqualTo("5.0");
             cook.page().keyboard().press("Escape");
+            cook.page()
+                    .getByRole(AriaRole.DIALOG)
+                    .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
 
             cook.open("/formulas/white-chicken?goal=LITRES&value=60");
             cook.page()
@@ -296,7 +299,7 @@ class FirstPotTest {
             stranger.page().close();
             Journey cook = as(kitchen, "ilse");
             for (String place : new String[] {
-                "/range", "/hand-over", "/calls", "/formulas", "/cold", "/trim", "/batches", "/kitchen"
+                "/range", "/hand-over", "/calls", "/course", "/formulas", "/cold", "/trim", "/batches", "/kitchen"
             }) {
                 cook.open(place).stumblesNobody();
                 assertThat(fitsAcross(cook.page())).as("%s at 1280", place).isTrue();
@@ -305,7 +308,7 @@ class FirstPotTest {
             cook.open("/range").tap("Big figures").stumblesNobody();
             Journey onPhone = as(phone, "ilse");
             for (String place : new String[] {
-                "/range", "/hand-over", "/calls", "/formulas/white-chicken?value=9", "/cold", "/kitchen"
+                "/range", "/hand-over", "/calls", "/course", "/formulas/white-chicken?value=9", "/cold", "/kitchen"
             }) {
                 onPhone.open(place);
                 assertThat(fitsAcross(onPhone.page())).as("%s at 390", place).isTrue();
