@@ -34,7 +34,9 @@ const SAID = 40
 const DONE = 10
 /** A name may be longer than its stream: of the whole width. */
 const NAMED = 0.24
-const CALLED = 0.1
+const CALLED = 0.12
+/** Of calls under each other. */
+const MOST_ROWS = 4
 const HOUR = 3_600_000
 const MIDNIGHT = '00:00'
 
@@ -63,9 +65,10 @@ export function River({ course, chosen, onChoose, clock, day, litres, label }: P
   const depth = scaleLinear([0, Math.max(1, ...stocks.steps.map((s) => s.upTo.at(-1) ?? 0))], [0, SHELF - 24])
   const mouths = berths(
     course.calls.map((call) => ({ id: call.id, from: ms(call.by), to: ms(call.by) + (to - from) * CALLED })),
-    2,
+    MOST_ROWS,
   )
-  const height = bank + MOUTH + 2 * SAID
+  const rows = Math.max(1, ...[...mouths.values()].map((row) => row + 1))
+  const height = bank + MOUTH + rows * SAID
   const laneOf = (id: string) => pots + (lanes.get(id) ?? 0) * LANE + LANE / 2 + 10
   const stream = (one: (typeof streams)[number], planned: boolean) => (
     <Tributary
@@ -272,7 +275,7 @@ function Tributary({
         fillOpacity={0.4}
       />
       <text
-        x={begins}
+        x={Math.min(begins, WIDTH * (1 - NAMED))}
         y={y - half * 1.1 - 7}
         fontSize={15}
         fontWeight={600}
