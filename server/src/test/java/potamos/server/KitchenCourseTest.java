@@ -116,4 +116,31 @@ class KitchenCourseTest {
         Visitor other = TestKitchen.chefOfAnotherKitchen();
         assertThat(other.get("/api/course").at("/calls")).isEmpty();
     }
+
+    /** A name is kept without the blanks around it, and a thing is known by its name. */
+    @Test
+    void aPotWhoseNameWasTypedWithBlanksIsTakenLikeAnyOther() {
+        Visitor house = TestKitchen.chefOfAnotherKitchen();
+        house.post("/api/kitchen/burners", "{\"name\": \" Ring \", \"ratedKw\": 9, \"efficiency\": 0.5}");
+        house.post("/api/kitchen/containers", """
+                {"name": " Bain", "shape": "cylinder", "diameterCm": 24, "heightCm": 25, "material": "STEEL", "wallMm": 1,
+                 "holdsL": 10, "owned": 8}
+                """);
+        house.post("/api/kitchen/vessels", """
+                {"name": " Pot ", "shape": "cylinder", "diameterCm": 40, "heightCm": 45}
+                """);
+        String pot = house.get("/api/kitchen").at("/vessels/0/id").asString();
+        Visitor.Answer first = house.post("/api/charges", TestBatch.charge(pot, 8, ""));
+        String start = first.at("/plan/startAt").asString();
+        assertThat(house.post(
+                                "/api/batches",
+                                TestBatch.acceptanceAt(UUID.randomUUID().toString(), pot, start))
+                        .status())
+                .isEqualTo(201);
+        assertThat(house.post(
+                                "/api/batches",
+                                TestBatch.acceptanceAt(UUID.randomUUID().toString(), pot, start))
+                        .status())
+                .isEqualTo(409);
+    }
 }

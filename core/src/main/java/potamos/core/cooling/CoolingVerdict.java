@@ -38,6 +38,11 @@ public record CoolingVerdict(String profileId, List<StageVerdict> stages) {
         /** The readings do not show it. */
         NOT_SHOWN;
 
+        /** Whether the limits are broken, or going to be: nobody may count on it. */
+        public boolean fails() {
+            return this == FAILED || this == WILL_FAIL;
+        }
+
         /** Whether the limits were kept, by whatever readings. */
         public boolean passed() {
             return this == PASSED || this == PASSED_ON_LATE_ENTRIES;

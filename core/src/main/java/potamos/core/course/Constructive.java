@@ -10,6 +10,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Volume;
 
@@ -178,7 +181,7 @@ public final class Constructive {
 
     private void place(
             Wanted wanted, Diary diary, List<Draft> drafts, List<Allocation> allocations, Map<String, String> why) {
-        Found found = find(wanted, diary, "batch-" + (drafts.size() + 1));
+        Found found = find(wanted, diary, idBeside(drafts));
         if (found.draft == null && wanted.parts().size() > 1) {
             wanted.parts()
                     .forEach(part ->
@@ -198,6 +201,17 @@ public final class Constructive {
                 why.put(part.call().id(), found.words());
             }
         }
+    }
+
+    /** One that neither a lot nor a batch that is pinned has already. */
+    private String idBeside(List<Draft> drafts) {
+        Set<String> taken =
+                begun.with(drafts, List.of()).supply().stream().map(Lot::id).collect(Collectors.toSet());
+        return IntStream.iterate(drafts.size() + 1, n -> n + 1)
+                .mapToObj(n -> "batch-" + n)
+                .filter(id -> !taken.contains(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** The best start of the best way, or what was in the way of most. */

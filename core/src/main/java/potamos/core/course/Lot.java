@@ -14,8 +14,16 @@ import potamos.core.safety.Allergen;
  * @param allergens in it
  * @param from      when it can be had
  * @param useBy     until when
+ * @param unknown   whether it was drawn with something whose content nobody has written down: it is for no call that leaves something out
  */
-public record Lot(String id, String formula, Volume litres, Instant from, Instant useBy, Set<Allergen> allergens) {
+public record Lot(
+        String id,
+        String formula,
+        Volume litres,
+        Instant from,
+        Instant useBy,
+        Set<Allergen> allergens,
+        boolean unknown) {
 
     public Lot {
         allergens = Set.copyOf(allergens);
@@ -29,6 +37,9 @@ public record Lot(String id, String formula, Volume litres, Instant from, Instan
         if (call.by().isAfter(useBy)) {
             return Optional.of("it is past its use-by then");
         }
+        if (unknown && !call.without().isEmpty()) {
+            return Optional.of("what it contains is not known");
+        }
         return allergens.stream().anyMatch(call.without()::contains)
                 ? Optional.of("it contains what the call is without")
                 : Optional.empty();
@@ -36,6 +47,13 @@ public record Lot(String id, String formula, Volume litres, Instant from, Instan
 
     static Lot of(Draft draft) {
         Formula formula = draft.charge().formula();
-        return new Lot(draft.id(), formula.slug(), draft.litres(), draft.ready(), draft.useBy(), formula.allergens());
+        return new Lot(
+                draft.id(),
+                formula.slug(),
+                draft.litres(),
+                draft.ready(),
+                draft.useBy(),
+                formula.allergens(),
+                formula.allergensUnknown());
     }
 }

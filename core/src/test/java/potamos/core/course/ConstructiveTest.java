@@ -73,7 +73,7 @@ class ConstructiveTest {
     }
 
     private static Lot lot(String id, Formula formula, double litres, Duration good) {
-        return new Lot(id, formula.slug(), Volume.ofLitres(litres), NOW, NOW.plus(good), formula.allergens());
+        return new Lot(id, formula.slug(), Volume.ofLitres(litres), NOW, NOW.plus(good), formula.allergens(), false);
     }
 
     @Test
@@ -185,5 +185,45 @@ class ConstructiveTest {
         assertThat(laid.course().drafts().get(0)).isSameAs(pinned);
         assertThat(laid.course().allocations())
                 .anyMatch(a -> a.call().equals("a") && a.from().equals("mine"));
+    }
+
+    /** Drawn with a stock that nobody has written the content of, it may hold anything. */
+    @Test
+    void whatNobodyKnowsTheContentOfIsForNoCallThatLeavesSomethingOut() {
+        Formula vegetable = Book.formulas().stream()
+                .filter(formula ->
+                        formula.refusedWithout(Set.of(Allergen.CELERY)).isEmpty())
+                .findFirst()
+                .orElseThrow();
+        Lot unknown =
+                new Lot("lot", vegetable.slug(), Volume.ofLitres(9), NOW, NOW.plus(Duration.ofDays(3)), Set.of(), true);
+        Call plain = call("plain", vegetable, 3, Duration.ofHours(14));
+        Call without = new Call(
+                "w", "Soup", vegetable, Volume.ofLitres(3), NOW.plus(Duration.ofHours(14)), 1, Set.of(Allergen.CELERY));
+        List<Allocation> given =
+                lay(kitchen(), List.of(plain, without), unknown).course().allocations();
+        assertThat(given).anyMatch(a -> a.call().equals("plain") && a.from().equals("lot"));
+        assertThat(given).noneMatch(a -> a.call().equals("w") && a.from().equals("lot"));
+    }
+
+    @Test
+    void anIdThatIsPinnedAlreadyIsNotGivenAgain() {
+        Equipment kitchen = kitchen();
+        Formula chicken = Book.whiteChicken();
+        Draft pinned = new Ways(kitchen)
+                .of(chicken, 3)
+                .findFirst()
+                .orElseThrow()
+                .startingAt(NOW.plus(Duration.ofHours(30)), "batch-2", kitchen);
+        Course course = Constructive.lay(Course.open(
+                                kitchen,
+                                NOW,
+                                UNTIL,
+                                List.of(call("a", stock("white-veal"), 4, Duration.ofHours(20))),
+                                List.of())
+                        .with(List.of(pinned), List.of()))
+                .course();
+        assertThat(course.drafts()).extracting(Draft::id).containsExactly("batch-2", "batch-3");
+        assertThat(course.check()).isEmpty();
     }
 }

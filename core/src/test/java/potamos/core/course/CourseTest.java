@@ -163,7 +163,7 @@ class CourseTest {
                 .containsExactly(Broken.Rule.ENOUGH_OF_IT);
         assertThat(rules(course(kitchen, calls, List.of(), drafts, give("w", "six", 5))))
                 .containsExactly(Broken.Rule.FIT_FOR_ITS_CALL);
-        Lot past = new Lot("past", chicken.slug(), Volume.ofLitres(9), NOW, NOW.plusSeconds(60), Set.of());
+        Lot past = new Lot("past", chicken.slug(), Volume.ofLitres(9), NOW, NOW.plusSeconds(60), Set.of(), false);
         assertThat(rules(course(kitchen, calls, List.of(past), List.of(), give("call", "past", 5))))
                 .containsExactly(Broken.Rule.FIT_FOR_ITS_CALL);
         assertThat(rules(course(kitchen, calls, List.of(), List.of(), give("call", "nowhere", 5))))
@@ -188,7 +188,8 @@ class CourseTest {
 
     @Test
     void whatNobodyCallsForByItsUseByIsWasted() {
-        Lot lot = new Lot("lot", chicken.slug(), Volume.ofLitres(5), NOW, NOW.plus(Duration.ofDays(2)), Set.of());
+        Lot lot =
+                new Lot("lot", chicken.slug(), Volume.ofLitres(5), NOW, NOW.plus(Duration.ofDays(2)), Set.of(), false);
         assertThat(course(kitchen, List.of(), List.of(lot), List.of()).values().wastedL())
                 .isEqualTo(5);
         Course used = course(kitchen, List.of(call), List.of(lot), List.of(), give("call", "lot", 5));

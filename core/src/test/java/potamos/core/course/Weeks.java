@@ -99,7 +99,8 @@ public final class Weeks {
                     Volume.ofLitres(1 + random.nextInt(6)),
                     MONDAY.minus(Duration.ofDays(1)),
                     MONDAY.plus(Duration.ofDays(1 + random.nextInt(4))),
-                    formula.allergens()));
+                    formula.allergens(),
+                    false));
         }
         Unattended policy = Unattended.values()[random.nextInt(3)];
         return new Week(equipment(vessels, policy, longDays(1 + random.nextInt(2))), wanted, lots);

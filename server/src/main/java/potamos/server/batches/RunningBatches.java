@@ -63,7 +63,11 @@ class RunningBatches implements Running {
                 Volume.ofLitres(Math.max(0, spare)),
                 outlook.ready(),
                 useBy(plan, outlook.ready(), zone),
-                formula.allergens());
+                formula.allergens(),
+                formula.allergensUnknown());
+        boolean counted = spare >= LEAST_L
+                && state.cooling().verdict().stream()
+                        .noneMatch(verdict -> verdict.overall().fails());
         return new Running.Standing(
                 row.id(),
                 row.number(),
@@ -72,7 +76,7 @@ class RunningBatches implements Running {
                 formula.family(),
                 outlook.timeline(),
                 expected,
-                Optional.of(lot).filter(l -> spare >= LEAST_L));
+                Optional.of(lot).filter(l -> counted));
     }
 
     private static Instant useBy(Plan plan, Instant ready, ZoneId zone) {

@@ -146,6 +146,8 @@ final class CourseJson {
 
             @NotNull Double litres,
             @NotNull Instant useBy,
+
+            @Schema(description = "Left out, nobody knows: it is for no call that is without something.")
             List<@NotNull String> allergens) {}
 
     record RunningIn(

@@ -71,7 +71,8 @@ class CourseReader {
                         litres(lot.litres()),
                         in.now(),
                         lot.useBy(),
-                        allergens("allergens", lot.allergens()))));
+                        allergens("allergens", lot.allergens()),
+                        lot.allergens() == null)));
         List<Use> taken = new ArrayList<>();
         each("running", in.running(), running -> running(running, in.now(), lots, taken));
         List<Draft> pinned = each(
@@ -149,7 +150,8 @@ class CourseReader {
                 litres(in.litres()),
                 in.ready(),
                 in.useBy(),
-                allergens("allergens", in.allergens())));
+                allergens("allergens", in.allergens()),
+                in.allergens() == null));
         Instant until = in.until() == null ? in.ready() : in.until();
         if (until.isAfter(now)) {
             Optional.ofNullable(in.vessel())

@@ -92,7 +92,9 @@ class Courses {
             batch.spare().ifPresent(lot -> stocks.add(new Stock(lot, batch.formulaName(), batch.family())));
         }
         LocalDate today = now.atZone(zone).toLocalDate();
-        shelf.spare(kitchenId, today).forEach(on -> stocks.add(stock(on, now, zone)));
+        shelf.spare(kitchenId, today).stream()
+                .filter(on -> !on.verdict().fails())
+                .forEach(on -> stocks.add(stock(on, now, zone)));
         List<Calls.Call> asked = calls.all(person).stream()
                 .filter(call -> !call.status().ended() && call.owed().open().litres() > 0)
                 .filter(call -> call.readyBy().isAfter(now) && call.readyBy().isBefore(until))
@@ -137,7 +139,14 @@ class Courses {
                 .collect(Collectors.toSet());
         Instant good = on.useBy().plusDays(1).atStartOfDay(zone).toInstant();
         return new Stock(
-                new Lot(on.code(), on.slug(), Volume.ofLitres(on.spareL()), now, good, allergens),
+                new Lot(
+                        on.code(),
+                        on.slug(),
+                        Volume.ofLitres(on.spareL()),
+                        now,
+                        good,
+                        allergens,
+                        on.allergensUnknown()),
                 on.name(),
                 on.family());
     }

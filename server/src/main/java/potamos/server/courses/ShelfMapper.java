@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import potamos.core.cooling.CoolingVerdict;
 import potamos.core.formula.Family;
 
 /** Stock that stands in the cold and is not spoken for. */
@@ -11,14 +12,23 @@ import potamos.core.formula.Family;
 interface ShelfMapper {
 
     record OnShelf(
-            String code, String slug, String name, Family family, double spareL, LocalDate useBy, String allergens) {}
+            String code,
+            String slug,
+            String name,
+            Family family,
+            double spareL,
+            LocalDate useBy,
+            String allergens,
+            boolean allergensUnknown,
+            CoolingVerdict.Outcome verdict) {}
 
     @Select("""
             SELECT l.code,
                    JSON_VALUE(b.plan, '$.charge.formula.slug') AS slug,
                    JSON_VALUE(b.plan, '$.charge.formula.name') AS name,
                    JSON_VALUE(b.plan, '$.charge.formula.family') AS family,
-                   l.left_litres - COALESCE(b.promised_l, 0) AS spare_l, l.use_by, l.allergens
+                   l.left_litres - COALESCE(b.promised_l, 0) AS spare_l, l.use_by, l.allergens,
+                   JSON_VALUE(b.plan, '$.charge.run.liquid.kind') <> 'WATER' AS allergens_unknown, l.verdict
             FROM lot l JOIN batch b ON b.id = l.batch_id
             WHERE l.kitchen_id = #{kitchenId} AND l.left_litres > 0 AND l.use_by >= #{today}
               AND l.left_litres - COALESCE(b.promised_l, 0) > 0.05

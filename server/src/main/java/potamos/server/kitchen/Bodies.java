@@ -59,7 +59,7 @@ public final class Bodies {
             double metal = metalKg != null ? metalKg : inside.wettedDm2(inside.height()) * METAL_KG_PER_DM2;
             Refusal.unlessWithin("metalKg", metal, 0.1, 500, "kg");
             return new Vessel(
-                    name,
+                    name.trim(),
                     inside,
                     estimate("kappa", kappa, Vessel.bookKappa(), 0.05, 5, KAPPA_SD),
                     Mass.ofKg(metal),
@@ -71,14 +71,14 @@ public final class Bodies {
 
     record BurnerBody(@NotBlank @Size(max = 40) String name, double ratedKw, double efficiency) {
         Burner burner() {
-            return new Burner(name, Power.ofKilowatts(ratedKw), efficiency);
+            return new Burner(name.trim(), Power.ofKilowatts(ratedKw), efficiency);
         }
     }
 
     record OvenBody(@NotBlank @Size(max = 40) String name, int trays, boolean convection, Double factor) {
         Oven oven() {
             Estimate book = Oven.bookFactor(convection);
-            return new Oven(name, trays, convection, estimate("factor", factor, book, 0.4, 2.5, FACTOR_SD));
+            return new Oven(name.trim(), trays, convection, estimate("factor", factor, book, 0.4, 2.5, FACTOR_SD));
         }
     }
 
@@ -100,7 +100,7 @@ public final class Bodies {
             }
             Shape inside = Bodies.shape(shape, diameterCm, heightCm, lengthCm, breadthCm, null);
             return new OwnedContainer(
-                    new Container(name, inside, material, Length.ofMm(wallMm), Volume.ofLitres(holdsL)), owned);
+                    new Container(name.trim(), inside, material, Length.ofMm(wallMm), Volume.ofLitres(holdsL)), owned);
         }
     }
 
@@ -113,7 +113,7 @@ public final class Bodies {
             Double iceKgPerH) {
         Chiller chiller() {
             return new Chiller(
-                    name, kind, litres, Temperature.ofCelsius(airC), iceKg, iceKgPerH == null ? 0 : iceKgPerH);
+                    name.trim(), kind, litres, Temperature.ofCelsius(airC), iceKg, iceKgPerH == null ? 0 : iceKgPerH);
         }
     }
 
