@@ -284,15 +284,7 @@ class BatchesTest {
 
     @Test
     void aPotGoesToATakenBurnerOnlyBySwapping() {
-        Visitor chef = TestKitchen.chefOfAnotherKitchen();
-        for (String ring : List.of("Front", "Back")) {
-            chef.post(
-                    "/api/kitchen/burners", "{\"name\": \"%s\", \"ratedKw\": 9, \"efficiency\": 0.5}".formatted(ring));
-        }
-        chef.post("/api/kitchen/containers", """
-                {"name": "Bain", "shape": "cylinder", "diameterCm": 24, "heightCm": 25, "material": "STEEL", "wallMm": 1,
-                 "holdsL": 10, "owned": 6}
-                """);
+        Visitor chef = TestKitchen.chefOfAKitchenThatNeverCloses();
         TestBatch one = TestBatch.accepted(chef, 8).simmering();
         TestBatch two = TestBatch.accepted(chef, 8).simmering();
         String mine = burner(one);

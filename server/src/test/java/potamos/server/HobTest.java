@@ -125,13 +125,7 @@ class HobTest {
     /** The strongest burner, unless another pot stands on it then. */
     @Test
     void aFreeBurnerIsProposedBeforeOneThatAVesselStandsOn() {
-        Visitor house = TestKitchen.chefOfAnotherKitchen();
-        house.post("/api/kitchen/burners", "{\"name\": \"Front\", \"ratedKw\": 9, \"efficiency\": 0.5}");
-        house.post("/api/kitchen/burners", "{\"name\": \"Back\", \"ratedKw\": 6, \"efficiency\": 0.5}");
-        house.post("/api/kitchen/containers", """
-                {"name": "Bain", "shape": "cylinder", "diameterCm": 24, "heightCm": 25, "material": "STEEL", "wallMm": 1,
-                 "holdsL": 10, "owned": 6}
-                """);
+        Visitor house = TestKitchen.chefOfAKitchenThatNeverCloses();
         String pot = TestKitchen.freshPot(house);
         String other = TestKitchen.freshPot(house);
         assertThat(burnerOf(house, pot)).isEqualTo("Front");

@@ -14,20 +14,10 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith(TestKitchen.class)
 class KitchenCourseTest {
 
-    private final Visitor chef = TestKitchen.chefOfAnotherKitchen();
+    private final Visitor chef = TestKitchen.chefOfAKitchenThatNeverCloses();
     private final String station = station();
 
     private String station() {
-        chef.post("/api/kitchen/burners", "{\"name\": \"Ring\", \"ratedKw\": 9, \"efficiency\": 0.5}");
-        chef.post("/api/kitchen/burners", "{\"name\": \"Back\", \"ratedKw\": 9, \"efficiency\": 0.5}");
-        chef.post("/api/kitchen/containers", """
-                {"name": "Bain", "shape": "cylinder", "diameterCm": 24, "heightCm": 25, "material": "STEEL", "wallMm": 1,
-                 "holdsL": 10, "owned": 8}
-                """);
-        chef.put("/api/kitchen/rota", """
-                {"hours": [{"days": ["MONDAY", "TUESDAY", "WEDNESDAY", "THURSDAY", "FRIDAY", "SATURDAY", "SUNDAY"],
-                            "from": "00:00", "to": "00:00", "cooks": 2}], "unattended": "ALLOWED"}
-                """);
         TestKitchen.freshPot(chef);
         chef.post("/api/kitchen/stations", "{\"name\": \"Sauce\"}");
         return chef.get("/api/calls/menu").at("/stations/0/id").asString();
@@ -120,12 +110,8 @@ class KitchenCourseTest {
     /** A name is kept without the blanks around it, and a thing is known by its name. */
     @Test
     void aPotWhoseNameWasTypedWithBlanksIsTakenLikeAnyOther() {
-        Visitor house = TestKitchen.chefOfAnotherKitchen();
+        Visitor house = TestKitchen.chefOfAKitchenThatNeverCloses();
         house.post("/api/kitchen/burners", "{\"name\": \" Ring \", \"ratedKw\": 9, \"efficiency\": 0.5}");
-        house.post("/api/kitchen/containers", """
-                {"name": " Bain", "shape": "cylinder", "diameterCm": 24, "heightCm": 25, "material": "STEEL", "wallMm": 1,
-                 "holdsL": 10, "owned": 8}
-                """);
         house.post("/api/kitchen/vessels", """
                 {"name": " Pot ", "shape": "cylinder", "diameterCm": 40, "heightCm": 45}
                 """);

@@ -105,6 +105,22 @@ public final class TestKitchen implements BeforeAllCallback {
         return ofAnotherKitchen(Role.CHEF);
     }
 
+    /** The same with two burners, containers to cool in, and somebody there at any hour. */
+    static Visitor chefOfAKitchenThatNeverCloses() {
+        Visitor chef = chefOfAnotherKitchen();
+        chef.post("/api/kitchen/burners", "{\"name\": \"Front\", \"ratedKw\": 9, \"efficiency\": 0.5}");
+        chef.post("/api/kitchen/burners", "{\"name\": \"Back\", \"ratedKw\": 6, \"efficiency\": 0.5}");
+        chef.post("/api/kitchen/containers", """
+                {"name": "Bain", "shape": "cylinder", "diameterCm": 24, "heightCm": 25, "material": "STEEL", "wallMm": 1,
+                 "holdsL": 10, "owned": 8}
+                """);
+        chef.put("/api/kitchen/rota", """
+                {"hours": [{"days": ["MONDAY", "TUESDAY", "WEDNESDAY", "THURSDAY", "FRIDAY", "SATURDAY", "SUNDAY"],
+                            "from": "00:00", "to": "00:00", "cooks": 2}], "unattended": "ALLOWED"}
+                """);
+        return chef;
+    }
+
     private static Visitor ofAnotherKitchen(Role role) {
         String id = bean(Kitchens.class)
                 .add(

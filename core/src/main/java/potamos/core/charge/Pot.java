@@ -30,7 +30,8 @@ public record Pot(
 
     public Pot {
         ovens = List.copyOf(ovens);
-        burner = Pot.under(vessel, burner);
+        // A vessel with heat of its own stands on no burner.
+        burner = Burner.own(vessel).orElse(burner);
         Refusal.unlessWithin("tapC", tap.celsius(), 1, 35, "°C");
         simmerAt.ifPresent(at -> Refusal.unlessWithin(
                 "simmerC", at.celsius(), COOLEST_SIMMER_C, air.boilingPoint().celsius(), "°C"));
@@ -39,11 +40,6 @@ public record Pot(
     /** With the simmer in the formula's band. */
     public Pot(Vessel vessel, Burner burner, Air air) {
         this(vessel, burner, air, Optional.empty(), List.of(), BOOK_TAP);
-    }
-
-    /** A vessel with heat of its own stands on no burner. */
-    private static Burner under(Vessel vessel, Burner burner) {
-        return vessel.own().map(heat -> new Burner(vessel.name(), heat, 1)).orElse(burner);
     }
 
     /** The tap that a pot was filled from which was filled so warm; the book's where it was filled hot. */

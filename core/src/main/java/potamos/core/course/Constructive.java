@@ -219,6 +219,12 @@ public final class Constructive {
         private Draft draft;
         private final Map<Diary.Why, Integer> inTheWay = new EnumMap<>(Diary.Why.class);
 
+        /** Whether nothing is in the way; what is, is counted. */
+        boolean room(Optional<Diary.Why> against) {
+            against.ifPresent(why -> inTheWay.merge(why, 1, Integer::sum));
+            return against.isEmpty();
+        }
+
         String words() {
             return inTheWay.entrySet().stream()
                     .filter(entry -> entry.getKey() != Diary.Why.PAST)
@@ -256,40 +262,25 @@ public final class Constructive {
 
     /** Going back from when it surely meets its call. */
     private Optional<Draft> latest(Ways.Way way, Instant sure, Wanted wanted, Diary diary, String id, Found found) {
-        Instant from = sure.minusSeconds(way.takes().endsAt());
-        for (Instant start = from; !start.isBefore(now); start = start.minus(Diary.STEP)) {
-            Optional<Diary.Why> why = diary.against(way.takes(), start);
-            if (why.isEmpty()) {
-                Draft draft = way.startingAt(start, id, equipment);
-                return wanted.keepsIn(draft) ? Optional.of(draft) : Optional.empty();
-            }
-            found.inTheWay.merge(why.get(), 1, Integer::sum);
-        }
-        return Optional.empty();
+        return Diary.starts(sure.minusSeconds(way.takes().endsAt()), Diary.STEP.negated())
+                .takeWhile(start -> !start.isBefore(now))
+                .filter(start -> found.room(diary.against(way.takes(), start)))
+                .findFirst()
+                .map(start -> way.startingAt(start, id, equipment))
+                .filter(wanted::keepsIn);
     }
 
     /** Going on from there, as long as that is sooner than what was found already. */
     private Optional<Draft> earliest(Ways.Way way, Instant sure, Wanted wanted, Diary diary, String id, Found found) {
-        Instant from = later(now, sure.minusSeconds(way.takes().endsAt()));
-        for (Instant start = from; start.isBefore(until); start = start.plus(Diary.STEP)) {
-            Instant ready = start.plusSeconds(way.takes().endsAt());
-            if (found.draft != null && !ready.isBefore(found.draft.ready())) {
-                return Optional.empty();
-            }
-            Optional<Diary.Why> why = diary.against(way.takes(), start);
-            if (why.isEmpty()) {
-                Draft draft = way.startingAt(start, id, equipment);
-                if (wanted.keepsIn(draft)) {
-                    return Optional.of(draft);
-                }
-            } else {
-                found.inTheWay.merge(why.get(), 1, Integer::sum);
-            }
-        }
-        return Optional.empty();
-    }
-
-    private static Instant later(Instant a, Instant b) {
-        return a.isAfter(b) ? a : b;
+        long takes = way.takes().endsAt();
+        Instant from = sure.minusSeconds(takes);
+        return Diary.starts(from.isBefore(now) ? now : from, Diary.STEP)
+                .takeWhile(start -> start.isBefore(until))
+                .takeWhile(
+                        start -> found.draft == null || start.plusSeconds(takes).isBefore(found.draft.ready()))
+                .filter(start -> found.room(diary.against(way.takes(), start)))
+                .map(start -> way.startingAt(start, id, equipment))
+                .filter(wanted::keepsIn)
+                .findFirst();
     }
 }

@@ -5,8 +5,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import potamos.core.batch.Stage;
 import potamos.core.cooling.Foreseen;
@@ -41,6 +44,7 @@ public record Course(
     private static final double ALL_OF_A_LITRE_H = 8;
     private static final double A_BATCH_H = 0.5;
     private static final double SLACK_H = 1;
+    private static final double SECONDS_PER_H = 3600;
 
     /** Latent heat of ice made by a machine that moves three times what it takes. */
     private static final double ICE_KWH_PER_KG = 0.04;
@@ -122,46 +126,37 @@ public record Course(
     }
 
     private void takenTwice(List<Broken> broken) {
-        List<Owned> uses = uses();
-        for (Owned one : uses) {
-            if (one.draft().isEmpty()) {
+        Map<String, List<Owned>> ofEach = new LinkedHashMap<>();
+        uses().forEach(one -> ofEach.computeIfAbsent(
+                        one.use().kind() + one.use().name(), thing -> new ArrayList<>())
+                .add(one));
+        ofEach.values()
+                .forEach(uses -> uses.stream()
+                        .filter(one -> !one.draft().isEmpty())
+                        .forEach(one -> takenTwice(one, uses).ifPresent(broken::add)));
+    }
+
+    /** The most of a thing that is taken at once is taken when some use of it begins. */
+    private Optional<Broken> takenTwice(Owned one, List<Owned> uses) {
+        Use mine = one.use();
+        int there = mine.kind() == Use.Kind.CONTAINER ? equipment.owned(mine.name()) : 1;
+        for (Owned begins : uses) {
+            Instant at = begins.use().from();
+            if (!mine.at(at)) {
                 continue;
             }
-            int there = one.use().kind() == Use.Kind.CONTAINER
-                    ? equipment.owned(one.use().name())
-                    : 1;
-            // The most of it that is taken at once is taken when some use begins.
-            for (Owned begins : uses) {
-                Instant at = begins.use().from();
-                boolean within = begins.use().sameThing(one.use())
-                        && !at.isBefore(one.use().from())
-                        && at.isBefore(one.use().to());
-                if (!within) {
-                    continue;
-                }
-                List<Owned> together = uses.stream()
-                        .filter(other -> other.use().sameThing(one.use())
-                                && !at.isBefore(other.use().from())
-                                && at.isBefore(other.use().to()))
+            List<Owned> together =
+                    uses.stream().filter(other -> other.use().at(at)).toList();
+            if (together.stream().mapToInt(other -> other.use().amount()).sum() > there) {
+                List<String> whose = together.stream()
+                        .map(Owned::draft)
+                        .filter(id -> !id.isEmpty())
+                        .distinct()
                         .toList();
-                int sum = together.stream()
-                        .mapToInt(other -> other.use().amount())
-                        .sum();
-                if (sum > there) {
-                    broken.add(new Broken(
-                            Broken.Rule.TAKEN_TWICE,
-                            together.stream()
-                                    .map(Owned::draft)
-                                    .filter(id -> !id.isEmpty())
-                                    .distinct()
-                                    .toList(),
-                            one.use().name(),
-                            at,
-                            one.use().to()));
-                    break;
-                }
+                return Optional.of(new Broken(Broken.Rule.TAKEN_TWICE, whose, mine.name(), at, mine.to()));
             }
         }
+        return Optional.empty();
     }
 
     private void cleanedDown(List<Broken> broken) {
@@ -203,8 +198,7 @@ public record Course(
             for (Draft draft :
                     drafts.stream().sorted(Comparator.comparing(Draft::ready)).toList()) {
                 draft.ice().ifPresent(use -> {
-                    if (bin.at(now, before(others, use.at()), use.at()).kg() + 1e-9
-                            < use.ice().kg()) {
+                    if (bin.at(now, others, use.at()).kg() + 1e-9 < use.ice().kg()) {
                         broken.add(
                                 new Broken(Broken.Rule.ICE_THERE, List.of(draft.id()), "ice", use.at(), draft.ready()));
                     }
@@ -214,20 +208,14 @@ public record Course(
         });
     }
 
-    private static List<IceBin.Use> before(List<IceBin.Use> uses, Instant at) {
-        return uses.stream().filter(use -> !use.at().isAfter(at)).toList();
-    }
-
     /** Everything that can be given to a call. */
     public List<Lot> supply() {
         return Stream.concat(lots.stream(), drafts.stream().map(Lot::of)).toList();
     }
 
     private void allocated(List<Broken> broken) {
-        Map<String, Lot> supply = new HashMap<>();
-        supply().forEach(lot -> supply.put(lot.id(), lot));
-        Map<String, Call> wanted = new HashMap<>();
-        calls.forEach(call -> wanted.put(call.id(), call));
+        Map<String, Lot> supply = byId(supply(), Lot::id);
+        Map<String, Call> wanted = byId(calls, Call::id);
         Map<String, Double> given = new HashMap<>();
         for (Allocation allocation : allocations) {
             Lot lot = supply.get(allocation.from());
@@ -255,45 +243,73 @@ public record Course(
                 .toList();
     }
 
+    /** Litres with the lot that they are of and the call that they go to. */
+    public record Served(Call call, Lot lot, Volume litres) {
+        /** How long before it is wanted it is there; below nothing where it comes late. */
+        public Duration spare() {
+            return Duration.between(lot.from(), call.by());
+        }
+    }
+
+    /** Every allocation whose lot and call there are. */
+    public List<Served> served() {
+        Map<String, Lot> supply = byId(supply(), Lot::id);
+        Map<String, Call> wanted = byId(calls, Call::id);
+        return allocations.stream()
+                .filter(a -> supply.containsKey(a.from()) && wanted.containsKey(a.call()))
+                .map(a -> new Served(wanted.get(a.call()), supply.get(a.from()), a.litres()))
+                .toList();
+    }
+
+    private static <T> Map<String, T> byId(List<T> all, Function<T, String> id) {
+        Map<String, T> by = new HashMap<>();
+        all.forEach(one -> by.put(id.apply(one), one));
+        return by;
+    }
+
     /** How good it is. */
     public Values values() {
-        Map<String, Lot> supply = new HashMap<>();
-        supply().forEach(lot -> supply.put(lot.id(), lot));
-        Map<String, Call> wanted = new HashMap<>();
-        calls.forEach(call -> wanted.put(call.id(), call));
         double late = unmet().stream()
                 .mapToDouble(unmet -> unmet.litres().litres() * unmet.call().weight())
                 .sum();
         double slackShort = 0;
         Map<String, Double> given = new HashMap<>();
-        for (Allocation allocation : allocations) {
-            Lot lot = supply.get(allocation.from());
-            Call call = wanted.get(allocation.call());
-            if (lot == null || call == null) {
-                continue;
-            }
-            double spareH = Duration.between(lot.from(), call.by()).toSeconds() / 3600.0;
-            late += allocation.litres().litres() * call.weight() * Math.min(1, Math.max(0, -spareH) / ALL_OF_A_LITRE_H);
+        for (Served one : served()) {
+            double spareH = one.spare().toSeconds() / SECONDS_PER_H;
+            late += one.litres().litres() * one.call().weight() * Math.min(1, Math.max(0, -spareH) / ALL_OF_A_LITRE_H);
             slackShort += Math.max(0, SLACK_H - Math.max(0, spareH));
-            given.merge(lot.id(), allocation.litres().litres(), Double::sum);
+            given.merge(one.lot().id(), one.litres().litres(), Double::sum);
         }
-        double wasted = supply.values().stream()
+        double wasted = supply().stream()
                 .filter(lot -> lot.useBy().isBefore(until))
                 .mapToDouble(lot -> Math.max(0, lot.litres().litres() - given.getOrDefault(lot.id(), 0.0)))
                 .sum();
+        double doubleBookedH = hands().stream()
+                .mapToDouble(h -> Math.max(0, h.wanted() - h.there())
+                        * Duration.between(h.from(), h.to()).toSeconds()
+                        / SECONDS_PER_H)
+                .sum();
         return new Values(
-                check().size(), late, wasted, doubleBookedH() + A_BATCH_H * drafts.size(), slackShort, energyKwh());
+                check().size(), late, wasted, doubleBookedH + A_BATCH_H * drafts.size(), slackShort, energyKwh());
     }
 
-    /** Hours in which the drafts want more hands than there are. */
-    private double doubleBookedH() {
-        List<Attendance.Stretch> all =
+    /**
+     * A stretch over which neither changes.
+     *
+     * @param there  cooks in the kitchen
+     * @param wanted by the drafts
+     */
+    public record Hands(Instant from, Instant to, int there, double wanted) {}
+
+    /** How many hands the drafts want, and how many are there, from now on. */
+    public List<Hands> hands() {
+        List<Attendance.Stretch> wanted =
                 drafts.stream().flatMap(draft -> attended(draft).stream()).toList();
-        double hours = 0;
+        List<Hands> all = new ArrayList<>();
         for (Rota.Present present : equipment.rota().between(now, until)) {
             List<Instant> turns = Stream.concat(
                             Stream.of(present.from(), present.to()),
-                            all.stream()
+                            wanted.stream()
                                     .flatMap(s -> Stream.of(s.from(), s.to()))
                                     .filter(at -> at.isAfter(present.from()) && at.isBefore(present.to())))
                     .sorted()
@@ -301,15 +317,14 @@ public record Course(
                     .toList();
             for (int i = 1; i < turns.size(); i++) {
                 Instant at = turns.get(i - 1);
-                double hands = all.stream()
+                double hands = wanted.stream()
                         .filter(s -> !s.from().isAfter(at) && s.to().isAfter(at))
                         .mapToDouble(Attendance.Stretch::hands)
                         .sum();
-                double over = Math.max(0, hands - present.cooks());
-                hours += over * Duration.between(at, turns.get(i)).toSeconds() / 3600.0;
+                all.add(new Hands(at, turns.get(i), present.cooks(), hands));
             }
         }
-        return hours;
+        return all;
     }
 
     private double energyKwh() {
@@ -320,7 +335,7 @@ public record Course(
                             .step(Stage.BRING_UP)
                             .map(step -> step.length().toSeconds())
                             .orElse(0L)
-                    / 3600.0;
+                    / SECONDS_PER_H;
             kwh += burner.rated().watts() / 1000 * litH;
             kwh += draft.ice().map(use -> use.ice().kg() * ICE_KWH_PER_KG).orElse(0.0);
         }

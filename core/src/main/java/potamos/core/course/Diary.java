@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import potamos.core.cooling.IceBin;
 import potamos.core.formula.Family;
 
@@ -15,6 +16,11 @@ final class Diary {
 
     /** Starts are tried so far apart. */
     static final Duration STEP = Duration.ofMinutes(10);
+
+    /** One after another without end, to be taken as long as they make sense. */
+    static Stream<Instant> starts(Instant from, Duration apart) {
+        return Stream.iterate(from, start -> start.plus(apart));
+    }
 
     /** Taken from one second to another; by a family where it is a vessel and known. */
     private record Entry(long from, long to, int amount, Optional<Family> family) {

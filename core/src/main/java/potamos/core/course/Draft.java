@@ -1,21 +1,16 @@
 package potamos.core.course;
 
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import potamos.core.batch.Stage;
+import java.util.stream.Stream;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
 import potamos.core.formula.Formula;
-import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
-import potamos.core.safety.Keeping;
 
 /**
  * A batch as a course has it, not accepted yet.
@@ -58,18 +53,8 @@ public record Draft(
                 .startingAt(start, id, equipment);
     }
 
-    /** When a draft of a charge that is ready then is good no more. */
-    static Instant useBy(Charge charge, Equipment equipment, Instant ready) {
-        ZoneId zone = equipment.rota().zone();
-        LocalDate made = ready.atZone(zone).toLocalDate();
-        LocalDate last = Keeping.coldUseBy(made, charge.formula().coldDays(), equipment.limits());
-        return last.plusDays(1).atStartOfDay(zone).toInstant();
-    }
-
     public Volume litres() {
-        return charge.forecast().yield().mid() < 0
-                ? Volume.ZERO
-                : Volume.ofLitres(charge.forecast().yield().mid());
+        return Volume.ofLitres(Math.max(0, charge.forecast().yield().mid()));
     }
 
     public Instant start() {
@@ -82,22 +67,12 @@ public record Draft(
 
     /** Everything that it takes, and for how long. */
     public List<Use> uses() {
-        List<Use> uses = new ArrayList<>(Use.of(charge, timeline, burner, oven));
-        timeline.step(Stage.COOL)
-                .ifPresent(cool -> cooling.groups()
-                        .forEach(group -> uses.add(new Use(
-                                Use.Kind.CONTAINER, group.container().name(), cool.from(), ready(), group.count()))));
-        return uses;
+        return Stream.concat(Use.of(charge, timeline, burner, oven).stream(), Use.of(cooling, timeline).stream())
+                .toList();
     }
 
     /** Ice that its baths take. */
     public Optional<IceBin.Use> ice() {
-        double kg = cooling.groups().stream()
-                .flatMap(group -> group.plan().bath().stream())
-                .mapToDouble(bath -> bath.ice().kg())
-                .sum();
-        return kg > 0
-                ? timeline.step(Stage.COOL).map(cool -> new IceBin.Use(cool.from(), Mass.ofKg(kg)))
-                : Optional.empty();
+        return Use.ice(cooling, timeline);
     }
 }

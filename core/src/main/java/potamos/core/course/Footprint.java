@@ -3,10 +3,12 @@ package potamos.core.course;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import potamos.core.batch.Timeline;
+import potamos.core.charge.Charge;
+import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
 import potamos.core.formula.Family;
-import potamos.core.formula.Formula;
 
 /**
  * What one way of making a batch takes of a kitchen, in seconds from its start: told once, and tried at many starts.
@@ -23,19 +25,26 @@ record Footprint(List<Span> attended, List<Thing> things, Optional<Ice> ice, Fam
 
     record Ice(long at, IceBin.Use use) {}
 
-    /** Of a draft that starts at the beginning of all clocks. */
-    static Footprint of(Draft atZero, Unattended unattended) {
-        return of(atZero.charge().formula(), atZero.timeline(), atZero.uses(), atZero.ice(), unattended);
-    }
-
-    /** Of stages that begin there. */
+    /**
+     * Of a batch that starts at the beginning of all clocks.
+     *
+     * @param cooling how its litres are split; nothing where containers and ice are not looked at
+     */
     static Footprint of(
-            Formula formula, Timeline atZero, List<Use> uses, Optional<IceBin.Use> ice, Unattended unattended) {
+            Charge charge,
+            List<Timeline.Part> parts,
+            Optional<String> burner,
+            Optional<String> oven,
+            Optional<ContainerSplit> cooling,
+            Unattended unattended) {
+        Timeline atZero = Timeline.startingAt(Instant.EPOCH, parts);
         return new Footprint(
-                Attendance.of(formula, atZero, unattended).stream()
+                Attendance.of(charge.formula(), atZero, unattended).stream()
                         .map(s -> new Span(s.from().getEpochSecond(), s.to().getEpochSecond()))
                         .toList(),
-                uses.stream()
+                Stream.concat(
+                                Use.of(charge, atZero, burner, oven).stream(),
+                                cooling.stream().flatMap(split -> Use.of(split, atZero).stream()))
                         .map(use -> new Thing(
                                 use.kind(),
                                 use.name(),
@@ -43,8 +52,9 @@ record Footprint(List<Span> attended, List<Thing> things, Optional<Ice> ice, Fam
                                 use.to().getEpochSecond(),
                                 use.amount()))
                         .toList(),
-                ice.map(use -> new Ice(use.at().getEpochSecond(), use)),
-                formula.family(),
+                cooling.flatMap(split -> Use.ice(split, atZero))
+                        .map(use -> new Ice(use.at().getEpochSecond(), use)),
+                charge.formula().family(),
                 atZero.ready().getEpochSecond());
     }
 

@@ -31,11 +31,11 @@ public final class Opening {
         this.parts = parts;
         this.now = begun.now();
         this.diary = new Diary(begun);
-        Timeline atZero = Timeline.startingAt(Instant.EPOCH, parts);
         this.batch = Footprint.of(
-                charge.formula(),
-                atZero,
-                Use.of(charge, atZero, burner, Optional.empty()),
+                charge,
+                parts,
+                burner,
+                Optional.empty(),
                 Optional.empty(),
                 begun.equipment().unattended());
     }
@@ -86,20 +86,16 @@ public final class Opening {
     }
 
     private Optional<Instant> back(Instant from, Predicate<Instant> may) {
-        for (Instant start = from; !start.isBefore(now); start = start.minus(Diary.STEP)) {
-            if (may.test(start)) {
-                return Optional.of(start);
-            }
-        }
-        return Optional.empty();
+        return Diary.starts(from, Diary.STEP.negated())
+                .takeWhile(start -> !start.isBefore(now))
+                .filter(may)
+                .findFirst();
     }
 
     private Optional<Instant> on(Instant from, Instant to, Predicate<Instant> may) {
-        for (Instant start = from.isBefore(now) ? now : from; start.isBefore(to); start = start.plus(Diary.STEP)) {
-            if (may.test(start)) {
-                return Optional.of(start);
-            }
-        }
-        return Optional.empty();
+        return Diary.starts(from.isBefore(now) ? now : from, Diary.STEP)
+                .takeWhile(start -> start.isBefore(to))
+                .filter(may)
+                .findFirst();
     }
 }

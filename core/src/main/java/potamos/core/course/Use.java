@@ -10,6 +10,9 @@ import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.charge.Roasting;
+import potamos.core.cooling.ContainerSplit;
+import potamos.core.cooling.IceBin;
+import potamos.core.quantity.Mass;
 
 /**
  * A thing of the kitchen, taken for a while.
@@ -53,6 +56,28 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount) 
         return uses;
     }
 
+    /** The containers that it is cooled in, until it is put away. */
+    static List<Use> of(ContainerSplit cooling, Timeline timeline) {
+        return timeline.step(Stage.COOL).stream()
+                .flatMap(cool -> cooling.groups().stream()
+                        .map(group -> new Use(
+                                Kind.CONTAINER,
+                                group.container().name(),
+                                cool.from(),
+                                timeline.ready(),
+                                group.count())))
+                .toList();
+    }
+
+    /** Ice that its baths take; nothing where it is cooled without. */
+    static Optional<IceBin.Use> ice(ContainerSplit cooling, Timeline timeline) {
+        double kg = cooling.groups().stream()
+                .flatMap(group -> group.plan().bath().stream())
+                .mapToDouble(bath -> bath.ice().kg())
+                .sum();
+        return timeline.step(Stage.COOL).filter(cool -> kg > 0).map(cool -> new IceBin.Use(cool.from(), Mass.ofKg(kg)));
+    }
+
     /** From the first of some stages to the end of the last. */
     private static Optional<Timeline.Step> over(Timeline timeline, Predicate<Stage> which) {
         return timeline.steps().stream()
@@ -65,8 +90,9 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount) 
         return new Use(kind, other, from, to, amount);
     }
 
-    boolean sameThing(Use other) {
-        return kind == other.kind && name.equals(other.name);
+    /** Whether it is taken at a moment. */
+    boolean at(Instant moment) {
+        return !moment.isBefore(from) && moment.isBefore(to);
     }
 
     /** Whether it is taken at some time between two moments. */

@@ -23,6 +23,7 @@ import potamos.core.heat.Burner;
 import potamos.core.heat.Oven;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
+import potamos.core.safety.Keeping;
 import potamos.core.schedule.Planner;
 import potamos.core.vessel.Vessel;
 
@@ -60,22 +61,14 @@ final class Ways {
             List<Timeline.Part> parts,
             Footprint takes) {
 
-        private static Way of(
-                Charge charge,
-                Optional<String> burner,
-                Optional<String> oven,
-                ContainerSplit cooling,
-                List<Timeline.Part> parts,
-                Equipment equipment) {
-            Way untried = new Way(charge, burner, oven, cooling, parts, null);
-            Draft atZero = untried.startingAt(Instant.EPOCH, "", equipment);
-            return new Way(charge, burner, oven, cooling, parts, Footprint.of(atZero, equipment.unattended()));
-        }
-
         Draft startingAt(Instant start, String id, Equipment equipment) {
             Timeline timeline = Timeline.startingAt(start, parts);
-            return new Draft(
-                    id, charge, burner, oven, cooling, timeline, Draft.useBy(charge, equipment, timeline.ready()));
+            Instant useBy = Keeping.coldUntil(
+                    timeline.ready(),
+                    charge.formula().coldDays(),
+                    equipment.limits(),
+                    equipment.rota().zone());
+            return new Draft(id, charge, burner, oven, cooling, timeline, useBy);
         }
     }
 
@@ -89,12 +82,8 @@ final class Ways {
 
     private double fullL(Formula formula, Vessel vessel) {
         return full.computeIfAbsent(formula.slug() + "@" + vessel.name(), key -> {
-            Optional<Burner> burner = strongest().findFirst();
-            if (burner.isEmpty() && vessel.own().isEmpty()) {
-                return 0.0;
-            }
             try {
-                Pot pot = pot(vessel, burner.orElse(null), equipment.ovens());
+                Pot pot = pot(vessel, Optional.empty(), equipment.ovens());
                 return STEP_L * Math.floor(FULL_SHARE * ChargeSolver.litresOfFull(formula, pot) / STEP_L);
             } catch (Refusal none) {
                 return 0.0;
@@ -157,7 +146,7 @@ final class Ways {
     private Optional<Way> way(
             Formula formula, double litres, Vessel vessel, Optional<Burner> burner, List<Oven> ovens) {
         try {
-            Pot pot = pot(vessel, burner.or(() -> strongest().findFirst()).orElse(null), ovens);
+            Pot pot = pot(vessel, burner, ovens);
             Charge charge = ChargeSolver.solve(formula, pot, new Goal.Litres(Volume.ofLitres(litres)));
             ContainerSplit cooling = cooling(charge);
             List<Timeline.Part> parts =
@@ -166,8 +155,11 @@ final class Ways {
                     ? ovens.stream().map(Oven::name).findFirst()
                     : Optional.empty();
             Optional<String> on = charge.run().heat() == Run.Heat.BURNER ? burner.map(Burner::name) : Optional.empty();
-            Way way = Way.of(charge, on, oven, cooling, parts, equipment);
-            return charge.fits() ? Optional.of(way) : Optional.empty();
+            if (!charge.fits()) {
+                return Optional.empty();
+            }
+            Footprint takes = Footprint.of(charge, parts, on, oven, Optional.of(cooling), equipment.unattended());
+            return Optional.of(new Way(charge, on, oven, cooling, parts, takes));
         } catch (Refusal none) {
             return Optional.empty();
         }
@@ -184,12 +176,10 @@ final class Ways {
                 equipment.limits());
     }
 
-    private Pot pot(Vessel vessel, Burner burner, List<Oven> ovens) {
-        Burner under = burner != null
-                ? burner
-                : vessel.own()
-                        .map(heat -> new Burner(vessel.name(), heat, 1))
-                        .orElseThrow(() -> Refusal.of("burners", "nothing to put " + vessel.name() + " on"));
+    private Pot pot(Vessel vessel, Optional<Burner> burner, List<Oven> ovens) {
+        Burner under = burner.or(() -> strongest().findFirst())
+                .or(() -> Burner.own(vessel))
+                .orElseThrow(() -> Refusal.of("burners", "nothing to put " + vessel.name() + " on"));
         return new Pot(vessel, under, equipment.air(), Optional.empty(), ovens, equipment.tap());
     }
 

@@ -1,7 +1,9 @@
 package potamos.core.heat;
 
+import java.util.Optional;
 import potamos.core.quantity.Power;
 import potamos.core.quantity.Refusal;
+import potamos.core.vessel.Vessel;
 
 /**
  * Where the heat comes from.
@@ -20,6 +22,11 @@ public record Burner(String name, Power rated, double efficiency) {
     public Burner {
         Refusal.unlessWithin("ratedKw", rated.watts() / 1000, 0.2, 100, "kW");
         Refusal.unlessWithin("efficiency", efficiency, 0.1, 1, "");
+    }
+
+    /** What a vessel has of its own; nothing for one that is put on a burner. */
+    public static Optional<Burner> own(Vessel vessel) {
+        return vessel.own().map(heat -> new Burner(vessel.name(), heat, 1));
     }
 
     public Power delivered() {

@@ -1,6 +1,8 @@
 package potamos.core.safety;
 
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 
 /** How long a stock keeps. */
 public final class Keeping {
@@ -17,5 +19,15 @@ public final class Keeping {
     public static LocalDate coldUseBy(LocalDate made, int formulaDays, LimitProfile limits) {
         int days = Math.min(formulaDays, limits.coldDays());
         return made.plusDays(days - limits.dayOfMaking());
+    }
+
+    /** The same of a stock that is ready at a moment, as the moment from which on it may not. */
+    public static Instant coldUntil(Instant ready, int formulaDays, LimitProfile limits, ZoneId zone) {
+        return endOf(coldUseBy(ready.atZone(zone).toLocalDate(), formulaDays, limits), zone);
+    }
+
+    /** When a last day of use is over. */
+    public static Instant endOf(LocalDate useBy, ZoneId zone) {
+        return useBy.plusDays(1).atStartOfDay(zone).toInstant();
     }
 }

@@ -6,25 +6,19 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.security.SecurityRequirement;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
-import java.time.Duration;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.batch.Timeline;
-import potamos.core.course.Allocation;
-import potamos.core.course.Call;
 import potamos.core.course.Constructive;
 import potamos.core.course.Course;
 import potamos.core.course.Draft;
-import potamos.core.course.Lot;
 import potamos.core.course.Use;
 import potamos.core.course.Values;
 import potamos.core.quantity.Refusal;
@@ -124,21 +118,14 @@ class CourseEndpoint {
 
     /** What a call gets after it was wanted. */
     private static List<CourseJson.LateOut> late(Course course, Map<String, String> why) {
-        Map<String, Lot> lots = new HashMap<>();
-        course.supply().forEach(lot -> lots.put(lot.id(), lot));
-        Map<String, Call> calls = new HashMap<>();
-        course.calls().forEach(call -> calls.put(call.id(), call));
-        return course.allocations().stream()
-                .flatMap(a -> late(a, lots.get(a.from()), calls.get(a.call()), why))
+        return course.served().stream()
+                .map(one -> new CourseJson.LateOut(
+                        one.call().id(),
+                        one.litres().litres(),
+                        -one.spare().toSeconds() / 60.0,
+                        why.getOrDefault(one.call().id(), "")))
+                .filter(late -> late.lateMin() >= LATE_MIN)
                 .toList();
-    }
-
-    private static Stream<CourseJson.LateOut> late(Allocation a, Lot lot, Call call, Map<String, String> why) {
-        double minutes = Duration.between(call.by(), lot.from()).toSeconds() / 60.0;
-        return minutes < LATE_MIN
-                ? Stream.empty()
-                : Stream.of(new CourseJson.LateOut(
-                        call.id(), a.litres().litres(), minutes, why.getOrDefault(call.id(), "")));
     }
 
     /** In the order in which they count. */

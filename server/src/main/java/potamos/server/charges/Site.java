@@ -65,7 +65,7 @@ record Site(
      */
     Pot pot(Thing<Vessel> vessel, Optional<Thing<Burner>> burner) {
         Burner under = burner.map(Thing::figures)
-                .or(() -> vessel.figures().own().map(heat -> new Burner(vessel.name(), heat, 1)))
+                .or(() -> Burner.own(vessel.figures()))
                 .orElseThrow(() -> Refusal.of("burnerId", "this kitchen has no burner yet"));
         return new Pot(vessel.figures(), under, kitchen.air(), Optional.empty(), ovens, kitchen.tap());
     }

@@ -21,6 +21,7 @@ import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
+import potamos.core.safety.Keeping;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
@@ -137,7 +138,7 @@ class Courses {
                 .filter(word -> !word.isEmpty())
                 .map(Allergen::valueOf)
                 .collect(Collectors.toSet());
-        Instant good = on.useBy().plusDays(1).atStartOfDay(zone).toInstant();
+        Instant good = Keeping.endOf(on.useBy(), zone);
         return new Stock(
                 new Lot(
                         on.code(),

@@ -1,22 +1,16 @@
 package potamos.server.courses;
 
 import jakarta.validation.constraints.NotNull;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
-import potamos.core.course.Allocation;
-import potamos.core.course.Attendance;
 import potamos.core.course.Course;
 import potamos.core.course.Draft;
-import potamos.core.course.Lot;
-import potamos.core.course.Rota;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
 
@@ -135,7 +129,9 @@ record KitchenCourse(
                                 gives.getOrDefault(s.lot().id(), List.of())))
                         .toList(),
                 calls(laid),
-                hands(course),
+                course.hands().stream()
+                        .map(h -> new CourseHands(h.from(), h.to(), h.there(), h.wanted()))
+                        .toList(),
                 course.values().lateL());
     }
 
@@ -163,18 +159,12 @@ record KitchenCourse(
 
     private static List<CourseCall> calls(Courses.Laid laid) {
         Course course = laid.constructive().course();
-        Map<String, Lot> supply = new HashMap<>();
-        course.supply().forEach(lot -> supply.put(lot.id(), lot));
         Map<String, Double> missing = new HashMap<>();
         course.unmet().forEach(u -> missing.put(u.call().id(), u.litres().litres()));
         Map<String, Long> late = new HashMap<>();
-        for (Allocation a : course.allocations()) {
-            course.calls().stream().filter(c -> c.id().equals(a.call())).forEach(c -> {
-                long minutes =
-                        Duration.between(c.by(), supply.get(a.from()).from()).toMinutes();
-                late.merge(c.id(), Math.max(0, minutes), Math::max);
-            });
-        }
+        course.served()
+                .forEach(one ->
+                        late.merge(one.call().id(), Math.max(0, -one.spare().toMinutes()), Math::max));
         return course.calls().stream()
                 .map(c -> new CourseCall(
                         c.id(),
@@ -187,39 +177,5 @@ record KitchenCourse(
                         late.getOrDefault(c.id(), 0L),
                         laid.constructive().why().getOrDefault(c.id(), "")))
                 .toList();
-    }
-
-    /** Every stretch over which neither changes. */
-    private static List<CourseHands> hands(Course course) {
-        List<Attendance.Stretch> wanted = course.drafts().stream()
-                .flatMap(d ->
-                        Attendance.of(
-                                d.charge().formula(),
-                                d.timeline(),
-                                course.equipment().unattended())
-                                .stream())
-                .toList();
-        List<Rota.Present> there = course.equipment().rota().between(course.now(), course.until());
-        List<Instant> turns = Stream.concat(
-                        there.stream().flatMap(p -> Stream.of(p.from(), p.to())),
-                        wanted.stream().flatMap(s -> Stream.of(s.from(), s.to())))
-                .filter(at -> !at.isBefore(course.now()) && !at.isAfter(course.until()))
-                .sorted()
-                .distinct()
-                .toList();
-        List<CourseHands> all = new ArrayList<>();
-        for (int i = 1; i < turns.size(); i++) {
-            Instant from = turns.get(i - 1);
-            int cooks = there.stream()
-                    .filter(p -> !p.from().isAfter(from) && p.to().isAfter(from))
-                    .mapToInt(Rota.Present::cooks)
-                    .sum();
-            double hands = wanted.stream()
-                    .filter(s -> !s.from().isAfter(from) && s.to().isAfter(from))
-                    .mapToDouble(Attendance.Stretch::hands)
-                    .sum();
-            all.add(new CourseHands(from, turns.get(i), cooks, hands));
-        }
-        return all;
     }
 }
