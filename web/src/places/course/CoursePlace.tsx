@@ -60,7 +60,7 @@ export default function CoursePlace() {
           </div>
           <ToMake course={it} chosen={chosen} onChoose={setChosen} />
           <FromTheShelf course={it} />
-          <NotMet calls={it.calls.filter((call) => call.missing > 0 || call.lateMin > 0)} />
+          <NotMet calls={it.calls.filter(wrong)} />
         </>
       )}
     </>
@@ -69,7 +69,7 @@ export default function CoursePlace() {
 
 function summary(course: Course): string {
   const make = course.drafts.length
-  const late = course.calls.filter((call) => call.lateMin > 0 || call.missing > 0).length
+  const late = course.calls.filter(wrong).length
   const open = course.calls.length
   const calls = open === 1 ? 'One call is open' : `${open} calls are open`
   const batches =
@@ -84,13 +84,19 @@ function summary(course: Course): string {
   return `${calls}: ${batches}, ${late === 0 ? 'all in time' : late === 1 ? 'one late or short' : `${late} late or short`}.`
 }
 
+const callOf = (course: Course, gives: Draft['gives'][number]) =>
+  course.calls.find((call) => call.id === gives.callId)
+
+/** Not as it was asked for. */
+const wrong = (call: Call) => call.missing > 0 || call.lateMin > 0
+
 /** How a batch of the course is accepted: for the first of its calls, at the hour and in the pot that were laid. */
 function useAccept(course: Course) {
   return useChange(
     async (drafts: Draft[]) => {
       for (const draft of drafts) {
         const first = draft.gives
-          .map((g) => course.calls.find((call) => call.id === g.callId))
+          .map((g) => callOf(course, g))
           .filter((call): call is Call => call !== undefined)
           .sort((a, b) => a.by.localeCompare(b.by))[0]
         await data(
@@ -168,7 +174,7 @@ function ToMake({
             <span className="text-15 order-last col-span-2 md:order-none md:col-span-1">
               {draft.gives
                 .map((g) => {
-                  const call = course.calls.find((c) => c.id === g.callId)
+                  const call = callOf(course, g)
                   return `${call?.station ?? ''} ${units.litres(g.litres)} by ${call ? day(call.by) : ''}`
                 })
                 .join('; ')}
@@ -202,7 +208,7 @@ function FromTheShelf({ course }: { course: Course }) {
       <ul className="m-0 list-none p-0">
         {lots.flatMap((lot) =>
           lot.gives.map((g) => {
-            const call = course.calls.find((c) => c.id === g.callId)
+            const call = callOf(course, g)
             return (
               <li
                 key={lot.id + g.callId}

@@ -10,6 +10,7 @@ import { useMay, useUnits } from '../../kit/session'
 import { TextField } from '../../kit/TextField'
 import { limitsNote } from '../../words/en'
 import { duration } from '../../words/time'
+import { Change } from './Change'
 
 type Limits = Schemas['LimitsView']
 
@@ -30,20 +31,7 @@ export function LimitsSection({ limits, shipped }: { limits: Limits; shipped: Li
   ]
   return (
     <section>
-      <Heading
-        aside={
-          may('SET_UP') && (
-            <button
-              type="button"
-              aria-label="Change the limits"
-              className="text-river min-h-[36px] underline underline-offset-[3px]"
-              onClick={() => setOpen(true)}
-            >
-              Change
-            </button>
-          )
-        }
-      >
+      <Heading aside={may('SET_UP') && <Change what="the limits" onClick={() => setOpen(true)} />}>
         Limits: {limits.name}
       </Heading>
       <dl className="text-15 m-0">

@@ -11,6 +11,7 @@ import { SmallNumber } from '../../kit/SmallNumber'
 import { useMay } from '../../kit/session'
 import { TextField } from '../../kit/TextField'
 import { dayName } from '../../words/en'
+import { Change } from './Change'
 
 type Hours = Schemas['HoursView']
 type Day = Hours['days'][number]
@@ -92,20 +93,7 @@ export function RotaSection({ hours, unattended }: { hours: Hours[]; unattended:
   const [open, setOpen] = useState(false)
   return (
     <section className="mb-8">
-      <Heading
-        aside={
-          may('SET_UP') && (
-            <button
-              type="button"
-              aria-label="Change the hours"
-              className="text-river min-h-[36px] underline underline-offset-[3px]"
-              onClick={() => setOpen(true)}
-            >
-              Change
-            </button>
-          )
-        }
-      >
+      <Heading aside={may('SET_UP') && <Change what="the hours" onClick={() => setOpen(true)} />}>
         Hours and hands
       </Heading>
       <Tide hours={hours} wide />

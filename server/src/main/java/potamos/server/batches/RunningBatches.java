@@ -1,11 +1,12 @@
 package potamos.server.batches;
 
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
@@ -13,17 +14,25 @@ import potamos.core.batch.BatchState;
 import potamos.core.batch.Expectation;
 import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
+import potamos.core.charge.Charge;
 import potamos.core.course.Lot;
+import potamos.core.course.Use;
+import potamos.core.flow.Run;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Keeping;
 import potamos.server.KitchenClock;
+import potamos.server.charges.UnderWay;
 import potamos.server.courses.Running;
 import potamos.server.kitchen.Kitchens;
+import potamos.server.kitchen.Kitchens.Thing;
 
-/** Open batches with their outlook, and what they are expected to give beyond the call that they are made for. */
+/**
+ * Open batches as whatever is planned beside them has to take them, with their outlook as replayed: what they have of the kitchen for the rest of their
+ * stages, and what they are expected to give beyond the call that they are made for.
+ */
 @Component
-class RunningBatches implements Running {
+class RunningBatches implements Running, UnderWay {
 
     private static final double LEAST_L = 0.25;
 
@@ -39,30 +48,70 @@ class RunningBatches implements Running {
         this.clock = clock;
     }
 
-    @Override
-    public List<Running.Standing> of(String kitchenId) {
+    /** A batch, and how it stands. */
+    private record Open(BatchMapper.BatchRow row, Plan plan, BatchState state, Outlook outlook) {}
+
+    private List<Open> open(String kitchenId) {
         List<BatchMapper.BatchRow> rows = mapper.open(kitchenId);
         Map<String, List<Logged>> logged =
                 histories.of(rows.stream().map(BatchMapper.BatchRow::id).toList());
-        ZoneId zone = kitchens.of(kitchenId).zone();
+        Instant now = clock.instant();
         return rows.stream()
-                .map(row -> running(row, Logged.events(logged.get(row.id())), zone))
+                .map(row -> {
+                    List<BatchEvent> events = Logged.events(logged.get(row.id()));
+                    Plan plan = Batch.standing(histories.plan(row), events);
+                    BatchState state = Batch.replay(plan, events, now);
+                    return new Open(row, plan, state, Outlook.of(plan, state));
+                })
                 .toList();
     }
 
-    private Running.Standing running(BatchMapper.BatchRow row, List<BatchEvent> events, ZoneId zone) {
-        Plan plan = Batch.standing(histories.plan(row), events);
-        BatchState state = Batch.replay(plan, events, clock.instant());
+    @Override
+    public List<Use> taken(String kitchenId) {
+        Map<String, String> vessels = names(kitchens.vessels(kitchenId));
+        Map<String, String> burners = names(kitchens.burners(kitchenId));
+        Optional<String> oven = kitchens.ovens(kitchenId).stream().findFirst().map(Thing::name);
+        return open(kitchenId).stream()
+                .flatMap(open -> taken(open, vessels, burners, oven))
+                .toList();
+    }
+
+    /** By the names that things have today. */
+    private static Stream<Use> taken(
+            Open open, Map<String, String> vessels, Map<String, String> burners, Optional<String> anyOven) {
+        Charge charge = open.plan().charge();
+        Optional<String> burner = Optional.ofNullable(open.row().burnerId()).map(burners::get);
+        Optional<String> oven = anyOven.filter(name -> charge.run().heat() == Run.Heat.OVEN);
+        return Use.of(charge, open.outlook().timeline(), burner, oven).stream()
+                .map(use -> use.kind() == Use.Kind.VESSEL
+                        ? use.called(vessels.getOrDefault(open.row().vesselId(), use.name()))
+                        : use);
+    }
+
+    private static <T> Map<String, String> names(List<Thing<T>> things) {
+        return things.stream().collect(Collectors.toMap(Thing::id, Thing::name));
+    }
+
+    @Override
+    public List<Running.Standing> of(String kitchenId) {
+        ZoneId zone = kitchens.of(kitchenId).zone();
+        return open(kitchenId).stream().map(open -> running(open, zone)).toList();
+    }
+
+    private static Running.Standing running(Open open, ZoneId zone) {
+        BatchMapper.BatchRow row = open.row();
+        Plan plan = open.plan();
+        BatchState state = open.state();
         Formula formula = plan.charge().formula();
-        Outlook outlook = Outlook.of(plan, state);
+        Instant ready = open.outlook().ready();
         double expected = Expectation.litresOut(plan, state).mid();
         double spare = expected - (row.callId() == null ? 0 : plan.called().litres());
         Lot lot = new Lot(
                 "batch " + row.number(),
                 formula.slug(),
                 Volume.ofLitres(Math.max(0, spare)),
-                outlook.ready(),
-                useBy(plan, outlook.ready(), zone),
+                ready,
+                Keeping.coldUntil(ready, formula.coldDays(), plan.limits(), zone),
                 formula.allergens(),
                 formula.allergensUnknown());
         boolean counted = spare >= LEAST_L
@@ -74,16 +123,8 @@ class RunningBatches implements Running {
                 plan.charge().run().vessel().name(),
                 formula.name(),
                 formula.family(),
-                outlook.timeline(),
+                open.outlook().timeline(),
                 expected,
                 Optional.of(lot).filter(l -> counted));
-    }
-
-    private static Instant useBy(Plan plan, Instant ready, ZoneId zone) {
-        LocalDate made = ready.atZone(zone).toLocalDate();
-        return Keeping.coldUseBy(made, plan.charge().formula().coldDays(), plan.limits())
-                .plusDays(1)
-                .atStartOfDay(zone)
-                .toInstant();
     }
 }

@@ -1,8 +1,6 @@
 package potamos.server.charges;
 
-import java.time.Duration;
 import java.time.Instant;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -15,7 +13,6 @@ import potamos.core.charge.Goal;
 import potamos.core.charge.Pot;
 import potamos.core.charge.TrimBank;
 import potamos.core.charge.VesselSplit;
-import potamos.core.cooling.CoolingCurve;
 import potamos.core.course.Course;
 import potamos.core.course.Opening;
 import potamos.core.course.Use;
@@ -39,18 +36,6 @@ import potamos.server.problems.NotFound;
 /** Lays a plan: formula, vessel and goal to a charge, a way of cooling, and times. */
 @Service
 public class Planning {
-
-    /** What is wanted now is wanted for so long at least. */
-    private static final Duration SOON = Duration.ofHours(1);
-
-    /** Of the vessels that take a charge. */
-    private static final int MOST_TRIED = 3;
-
-    /** Before it is wanted a vessel is needed for about so long. */
-    private static final Duration A_BATCH = Duration.ofHours(8);
-
-    /** Later than wanted, room is looked for so much further. */
-    private static final Duration LOOK_ON = Duration.ofDays(5);
 
     private final Formulas formulas;
     private final Sites sites;
@@ -104,36 +89,22 @@ public class Planning {
         return propose(sites.glance(kitchenId), base(kitchenId, request), request);
     }
 
-    /** One vessel on one burner, and what becomes of it. */
-    private record Choice(
-            Thing<Vessel> vessel,
-            Optional<Thing<Burner>> burner,
-            Pot pot,
-            Charge charge,
-            Site.Cooling cooling,
-            Optional<Opening.Proposal> times) {
-
-        boolean good() {
-            return charge.fits() && times.map(Opening.Proposal::good).orElse(true);
-        }
-    }
-
     private Proposed propose(Site site, Formula base, ChargeRequest request) {
         Formula formula = Choices.of(base, request, site.beds());
         Goal goal = goal(request);
-        Choice choice = choose(site, formula, goal, request);
+        Instant now = clock.instant();
+        Choosing choosing = new Choosing(site, formula, goal, request, now);
+        Choosing.Choice choice = choosing.best();
         Charge charge = choice.charge();
-        Span span = choice.times().map(Span::ofVessel).orElseGet(this::aroundNow);
+        Choosing.Span span = choice.taken(now);
         Optional<Thing<Burner>> burner = choice.burner();
         List<Fit> fits = site.vessels().stream()
                 .map(v -> new Fit(
-                        v,
-                        fits(formula, site.pot(v, burner.or(() -> strongest(site))), goal),
-                        site.free(Use.Kind.VESSEL, v.name(), span.from(), span.to())))
+                        v, choosing.fits(v, burner), site.free(Use.Kind.VESSEL, v.name(), span.from(), span.to())))
                 .toList();
         Site.Cooling withIce = choice.times()
                 .flatMap(proposal -> proposal.timeline().step(Stage.COOL))
-                .map(step -> site.withIce(choice.cooling(), clock.instant(), step.from()))
+                .map(step -> site.withIce(choice.cooling(), now, step.from()))
                 .orElse(choice.cooling());
         double mostOut = goal instanceof Goal.FullVessel
                 ? charge.forecast().yield().mid()
@@ -156,112 +127,6 @@ public class Planning {
                 choice.times(),
                 fits,
                 mostOut);
-    }
-
-    /** A stretch for which a thing is wanted. */
-    private record Span(Instant from, Instant to) {
-        /** From the water to the washing. */
-        static Span ofVessel(Opening.Proposal proposal) {
-            List<Timeline.Step> in = proposal.timeline().steps().stream()
-                    .filter(step -> step.stage().mayBeInTheVessel())
-                    .toList();
-            return new Span(in.get(0).from(), in.get(in.size() - 1).to().plus(Use.WASH));
-        }
-    }
-
-    /** About when it will be cooked. */
-    private Span around(ChargeRequest request) {
-        return request.readyBy() == null
-                ? aroundNow()
-                : new Span(request.readyBy().minus(A_BATCH), request.readyBy());
-    }
-
-    private Span aroundNow() {
-        return new Span(clock.instant(), clock.instant().plus(SOON));
-    }
-
-    private Optional<Thing<Burner>> burner(Site site, ChargeRequest request) {
-        Span around = around(request);
-        return site.burnersFor(request.burnerId(), around.from(), around.to()).get(0);
-    }
-
-    private static Optional<Thing<Burner>> strongest(Site site) {
-        return site.burners().stream()
-                .max(Comparator.comparingDouble(b -> b.figures().delivered().watts()));
-    }
-
-    /**
-     * The vessel and the burner asked for. Where a cook leaves one of them open: the smallest vessel that takes it on the strongest burner, unless others have
-     * the better time.
-     */
-    private Choice choose(Site site, Formula formula, Goal goal, ChargeRequest request) {
-        Span around = around(request);
-        List<Optional<Thing<Burner>>> burners = site.burnersFor(request.burnerId(), around.from(), around.to());
-        List<Thing<Vessel>> vessels = request.vesselId() == null
-                ? candidates(site, formula, goal, burners.get(0), around)
-                : List.of(site.vessels().stream()
-                        .filter(v -> v.id().equals(request.vesselId()))
-                        .findFirst()
-                        .orElseThrow(() -> new NotFound("vessel")));
-        Choice best = null;
-        for (Thing<Vessel> vessel : vessels) {
-            boolean own = vessel.figures().own().isPresent();
-            for (Optional<Thing<Burner>> burner : own ? burners.subList(0, 1) : burners) {
-                Choice choice = choice(site, formula, goal, vessel, burner, request);
-                if (choice.good()) {
-                    return choice;
-                }
-                best = best == null || better(choice, best) ? choice : best;
-            }
-        }
-        return best;
-    }
-
-    /** Neither is good. */
-    private static boolean better(Choice one, Choice other) {
-        return Comparator.comparing((Choice c) -> !c.charge().fits())
-                        .thenComparing(
-                                c -> !c.times().map(Opening.Proposal::free).orElse(true))
-                        .thenComparing(
-                                c -> !c.times().map(Opening.Proposal::attended).orElse(true))
-                        .thenComparing(
-                                c -> c.times().map(t -> t.timeline().ready()).orElse(Instant.EPOCH))
-                        .compare(one, other)
-                < 0;
-    }
-
-    private Choice choice(
-            Site site,
-            Formula formula,
-            Goal goal,
-            Thing<Vessel> vessel,
-            Optional<Thing<Burner>> burner,
-            ChargeRequest request) {
-        Pot pot = site.pot(vessel, burner);
-        Charge charge = ChargeSolver.solve(formula, pot, goal);
-        Site.Cooling cooling = site.cooling(charge);
-        Optional<String> on = charge.run().heat() == Run.Heat.BURNER ? burner.map(Thing::name) : Optional.empty();
-        Optional<Opening.Proposal> times = Optional.ofNullable(request.readyBy())
-                .map(by -> times(site, charge, on, cooling.slowest().curve(), by, request.startAt()));
-        return new Choice(vessel, burner, pot, charge, cooling, times);
-    }
-
-    /** Vessels to choose from: the smallest that fits first, those that are free then before the others; the largest where none fits, so that its warning can say what it takes. */
-    private List<Thing<Vessel>> candidates(
-            Site site, Formula formula, Goal goal, Optional<Thing<Burner>> burner, Span around) {
-        Comparator<Thing<Vessel>> bySize =
-                Comparator.comparingDouble(v -> v.figures().shape().brimful().litres());
-        if (site.vessels().isEmpty()) {
-            throw Refusal.of("vesselId", "this kitchen has no vessel yet");
-        }
-        List<Thing<Vessel>> fitting = site.vessels().stream()
-                .filter(v -> fits(formula, site.pot(v, burner), goal))
-                .sorted(Comparator.comparing(
-                                (Thing<Vessel> v) -> !site.free(Use.Kind.VESSEL, v.name(), around.from(), around.to()))
-                        .thenComparing(bySize))
-                .limit(MOST_TRIED)
-                .toList();
-        return fitting.isEmpty() ? List.of(site.vessels().stream().max(bySize).orElseThrow()) : fitting;
     }
 
     /**
@@ -299,7 +164,9 @@ public class Planning {
         Site site = sites.glance(kitchenId);
         Goal goal = goal(request);
         Formula base = base(kitchenId, request);
-        Optional<Thing<Burner>> burner = burner(site, request);
+        Choosing.Span around = Choosing.Span.around(request, clock.instant());
+        Optional<Thing<Burner>> burner =
+                site.burnersFor(request.burnerId(), around.from(), around.to()).get(0);
         Pot pot = site.vessels().stream()
                 .filter(v -> v.id().equals(request.vesselId()))
                 .findFirst()
@@ -355,8 +222,9 @@ public class Planning {
         }
         Site site = sites.glance(kitchenId);
         Formula formula = Choices.of(base(kitchenId, request), request, site.beds());
-        Optional<Thing<Burner>> burner = burner(site, request);
-        Span around = around(request);
+        Choosing.Span around = Choosing.Span.around(request, clock.instant());
+        Optional<Thing<Burner>> burner =
+                site.burnersFor(request.burnerId(), around.from(), around.to()).get(0);
         List<Thing<Vessel>> free = site.vessels().stream()
                 .filter(v -> site.free(Use.Kind.VESSEL, v.name(), around.from(), around.to()))
                 .toList();
@@ -393,26 +261,5 @@ public class Planning {
             case WATER -> new Goal.WaterDrawn(Volume.ofLitres(value));
             case VESSEL -> new Goal.FullVessel();
         };
-    }
-
-    private static boolean fits(Formula formula, Pot pot, Goal goal) {
-        try {
-            return ChargeSolver.fits(formula, pot, goal);
-        } catch (Refusal refused) {
-            return false;
-        }
-    }
-
-    private Opening.Proposal times(
-            Site site, Charge charge, Optional<String> burner, CoolingCurve curve, Instant readyBy, Instant startAt) {
-        Instant now = clock.instant();
-        Planner.unlessFarAhead("readyBy", readyBy, now);
-        if (startAt != null) {
-            Planner.unlessFarAhead("startAt", startAt, now);
-        }
-        List<Timeline.Part> parts = Planner.parts(charge, curve, site.kitchen().limits());
-        Instant until = (readyBy.isBefore(now) ? now : readyBy).plus(LOOK_ON);
-        Opening opening = new Opening(charge, parts, burner, site.begun(now, until));
-        return startAt == null ? opening.latest(readyBy) : opening.at(startAt.isBefore(now) ? now : startAt, readyBy);
     }
 }

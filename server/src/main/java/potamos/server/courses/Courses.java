@@ -24,7 +24,6 @@ import potamos.core.safety.Allergen;
 import potamos.core.safety.Keeping;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
-import potamos.server.accounts.Role.Right;
 import potamos.server.charges.Planning;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
@@ -78,10 +77,14 @@ class Courses {
             Map<String, String> vessels,
             Map<String, String> burners) {}
 
-    /** @param days how far it looks, 1 to 14 */
+    /**
+     * Lays it.
+     *
+     * @param person who may read; the endpoint has asked, for what it keeps is not laid anew
+     * @param days   how far it looks, 1 to 14
+     */
     @Transactional(readOnly = true)
     public Laid lay(Person person, int days) {
-        person.require(Right.READ);
         String kitchenId = person.kitchenId();
         Instant now = clock.instant();
         Instant until = now.plus(Duration.ofDays(days));
@@ -96,12 +99,10 @@ class Courses {
         shelf.spare(kitchenId, today).stream()
                 .filter(on -> !on.verdict().fails())
                 .forEach(on -> stocks.add(stock(on, now, zone)));
-        List<Calls.Call> asked = calls.all(person).stream()
+        Map<String, Formula> written = new HashMap<>();
+        List<Call> open = calls.all(person).stream()
                 .filter(call -> !call.status().ended() && call.owed().open().litres() > 0)
                 .filter(call -> call.readyBy().isAfter(now) && call.readyBy().isBefore(until))
-                .toList();
-        Map<String, Formula> written = new HashMap<>();
-        List<Call> open = asked.stream()
                 .map(call -> new Call(
                         call.id(),
                         call.stationName(),
