@@ -19,6 +19,8 @@ const client = new QueryClient({
       retry: (count, error) => (error instanceof Problem ? error.passing && count < 20 : count < 2),
       retryDelay: 2000,
       staleTime: 5000,
+      // Also without a connection: the worker has what was seen. Only asking again waits for one.
+      networkMode: 'offlineFirst',
     },
   },
 })

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react'
+import { useSyncExternalStore, type ReactNode } from 'react'
 import type { Problem } from '../api/client'
 import { Button } from './Button'
 
@@ -40,11 +40,30 @@ export function ToldOnce({ what, lines }: { what: string; lines: string[] }) {
 }
 
 export function Loading({ what }: { what: string }) {
+  const connected = useSyncExternalStore(onConnection, () => navigator.onLine)
+  if (!connected)
+    return (
+      <div role="status" className="grid gap-2 p-8">
+        <h1 className="text-18 m-0 font-semibold">
+          No connection, and {what} was not seen on this screen before it went.
+        </h1>
+        <p className="text-18 text-quiet m-0">It comes by itself when the connection is back.</p>
+      </div>
+    )
   return (
     <p role="status" className="text-18 text-quiet p-8">
       Fetching {what} …
     </p>
   )
+}
+
+function onConnection(changed: () => void) {
+  window.addEventListener('online', changed)
+  window.addEventListener('offline', changed)
+  return () => {
+    window.removeEventListener('online', changed)
+    window.removeEventListener('offline', changed)
+  }
 }
 
 export function Failed({ what, error, onRetry }: { what: string; error: Error; onRetry: () => void }) {

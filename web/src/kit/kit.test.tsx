@@ -3,7 +3,7 @@ import { useMemo } from 'react'
 import { describe, expect, it, vi } from 'vitest'
 import { Choice } from './Choice'
 import { useKeys } from './keys'
-import { Empty, Failed, Note } from './Note'
+import { Empty, Failed, Loading, Note } from './Note'
 import { Scrubber } from './Scrubber'
 import { SelectField } from './SelectField'
 import { Sheet } from './Sheet'
@@ -140,6 +140,20 @@ describe('fields', () => {
     )
     await pick(screen.getByRole('button', { name: 'Stock: Veal' }), 'Fish')
     expect(chosen).toHaveBeenCalledWith('b')
+  })
+})
+
+describe('a place on its way', () => {
+  it('says what is fetched, and without a connection that it was never seen here', () => {
+    const online = vi.spyOn(navigator, 'onLine', 'get').mockReturnValue(true)
+    render(<Loading what="the range" />)
+    expect(screen.getByRole('status').textContent).toBe('Fetching the range …')
+    online.mockReturnValue(false)
+    fireEvent(window, new Event('offline'))
+    expect(screen.getByRole('heading').textContent).toContain('the range was not seen on this screen')
+    online.mockRestore()
+    fireEvent(window, new Event('online'))
+    expect(screen.queryByRole('heading')).toBeNull()
   })
 })
 

@@ -5,7 +5,7 @@ const fresh = () => new Response('{}')
 const kept = async (at: number) => stamped(fresh(), at)
 
 describe('what was seen last', () => {
-  it.each(['/api/session', '/api/range', '/api/batches/1', '/api/kitchen/hob', '/api/lots/9'])(
+  it.each(['/api/session', '/api/range', '/api/course', '/api/batches/1', '/api/kitchen/hob', '/api/lots/9'])(
     'keeps %s',
     (path) => expect(worthKeeping(path)).toBe(true),
   )
