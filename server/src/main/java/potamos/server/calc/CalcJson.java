@@ -22,6 +22,25 @@ final class CalcJson {
             @Schema(example = "0.6") Double humidity,
             @Schema(example = "0.1") Double speedMS) {}
 
+    /** What a vessel is made of, in whatever body it is told. */
+    interface VesselAsked {
+        String shape();
+
+        Double diameterCm();
+
+        Double heightCm();
+
+        Double lengthCm();
+
+        Double breadthCm();
+
+        Double bowlCm();
+
+        Double kappa();
+
+        Double metalKg();
+    }
+
     record VesselIn(
             @Schema(
                     allowableValues = {"cylinder", "pan", "kettle"},
@@ -34,7 +53,8 @@ final class CalcJson {
             Double breadthCm,
             Double bowlCm,
             @Schema(example = "1.0") Double kappa,
-            Double metalKg) {}
+            Double metalKg)
+            implements VesselAsked {}
 
     // --- charge --------------------------------------------------------------------------------------------------
 
@@ -186,6 +206,23 @@ final class CalcJson {
             @Schema(example = "90") Double startC,
             Boolean sets) {}
 
+    /** What a container is made of, in whatever body it is told. */
+    interface ContainerAsked {
+        String shape();
+
+        Double diameterCm();
+
+        Double heightCm();
+
+        Double lengthCm();
+
+        Double breadthCm();
+
+        String material();
+
+        Double wallMm();
+    }
+
     record ContainerIn(
             @Schema(
                     allowableValues = {"cylinder", "pan"},
@@ -203,7 +240,8 @@ final class CalcJson {
             String material,
 
             @Schema(example = "1") Double wallMm,
-            @Schema(example = "1") Integer count) {}
+            @Schema(example = "1") Integer count)
+            implements ContainerAsked {}
 
     record MediumIn(
             @NotNull

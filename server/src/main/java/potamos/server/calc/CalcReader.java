@@ -118,8 +118,8 @@ class CalcReader {
                 defaults.or("air.speedMS", air.speedMS(), 0.1));
     }
 
-    Vessel vessel(CalcJson.VesselIn given, Defaults defaults) {
-        CalcJson.VesselIn v =
+    Vessel vessel(CalcJson.VesselAsked given, Defaults defaults) {
+        CalcJson.VesselAsked v =
                 given == null ? new CalcJson.VesselIn(null, null, null, null, null, null, null, null) : given;
         Shape shape = switch (defaults.or("vessel.shape", v.shape(), "cylinder")) {
             case "cylinder" ->
@@ -173,8 +173,8 @@ class CalcReader {
                 book.heatKjPerKgK());
     }
 
-    Container container(CalcJson.ContainerIn given, double litresEach, Defaults defaults) {
-        CalcJson.ContainerIn c =
+    Container container(CalcJson.ContainerAsked given, double litresEach, Defaults defaults) {
+        CalcJson.ContainerAsked c =
                 given == null ? new CalcJson.ContainerIn(null, null, null, null, null, null, null, null) : given;
         Shape shape = switch (defaults.or("container.shape", c.shape(), "cylinder")) {
             case "cylinder" ->

@@ -36,7 +36,8 @@ final class CourseJson {
             Double metalKg,
 
             @Schema(description = "What its own heat gives to the liquor; left out, it stands on a burner.")
-            Double heatKw) {}
+            Double heatKw)
+            implements CalcJson.VesselAsked {}
 
     record BurnerIn(
             @NotNull @Size(max = 40) @Schema(example = "Burner 1")
@@ -80,7 +81,8 @@ final class CourseJson {
             Double lengthCm,
             Double breadthCm,
             String material,
-            Double wallMm) {}
+            Double wallMm)
+            implements CalcJson.ContainerAsked {}
 
     record HoursIn(
             @Schema(description = "Weekdays on which they begin, as mon … sun; left out, every day.")
@@ -138,6 +140,19 @@ final class CourseJson {
             @Schema(example = "1") Double weight,
             List<@NotNull String> without) {}
 
+    /** A stock that there is, or that there is going to be. */
+    interface MadeIn {
+        String id();
+
+        String formula();
+
+        Double litres();
+
+        Instant useBy();
+
+        List<String> allergens();
+    }
+
     record LotIn(
             @NotNull @Size(max = 60) String id,
 
@@ -148,7 +163,8 @@ final class CourseJson {
             @NotNull Instant useBy,
 
             @Schema(description = "Left out, nobody knows: it is for no call that is without something.")
-            List<@NotNull String> allergens) {}
+            List<@NotNull String> allergens)
+            implements MadeIn {}
 
     record RunningIn(
             @NotNull @Size(max = 60) String id,
@@ -167,7 +183,8 @@ final class CourseJson {
             String burner,
 
             @Schema(description = "When its vessel is empty and washed; left out, when it is ready.")
-            Instant until) {}
+            Instant until)
+            implements MadeIn {}
 
     record PinnedIn(
             @NotNull @Size(max = 60) String id,

@@ -62,19 +62,13 @@ class CourseReader {
         Equipment equipment = equipment(in.kitchen(), defaults);
         List<Call> calls = each("calls", in.calls(), call -> call(call, in.now()));
         unlessTwice("calls.id", calls.stream().map(Call::id));
-        List<Lot> lots = new ArrayList<>(each(
-                "shelf",
-                in.shelf(),
-                lot -> new Lot(
-                        lot.id(),
-                        lot.formula(),
-                        litres(lot.litres()),
-                        in.now(),
-                        lot.useBy(),
-                        allergens("allergens", lot.allergens()),
-                        lot.allergens() == null)));
-        List<Use> taken = new ArrayList<>();
-        each("running", in.running(), running -> running(running, in.now(), lots, taken));
+        List<Lot> lots = Stream.concat(
+                        each("shelf", in.shelf(), lot -> lot(lot, in.now())).stream(),
+                        each("running", in.running(), made -> lot(made, made.ready())).stream())
+                .toList();
+        List<Use> taken = Optional.ofNullable(in.running()).orElse(List.of()).stream()
+                .flatMap(made -> taken(made, in.now()))
+                .toList();
         List<Draft> pinned = each(
                 "pinned",
                 in.pinned(),
@@ -143,23 +137,24 @@ class CourseReader {
                         .collect(Collectors.toSet());
     }
 
-    private static boolean running(CourseJson.RunningIn in, Instant now, List<Lot> lots, List<Use> taken) {
-        lots.add(new Lot(
+    private static Lot lot(CourseJson.MadeIn in, Instant from) {
+        return new Lot(
                 in.id(),
                 in.formula(),
                 litres(in.litres()),
-                in.ready(),
+                from,
                 in.useBy(),
                 allergens("allergens", in.allergens()),
-                in.allergens() == null));
+                in.allergens() == null);
+    }
+
+    private static Stream<Use> taken(CourseJson.RunningIn in, Instant now) {
         Instant until = in.until() == null ? in.ready() : in.until();
-        if (until.isAfter(now)) {
-            Optional.ofNullable(in.vessel())
-                    .ifPresent(name -> taken.add(new Use(Use.Kind.VESSEL, name, now, until, 1)));
-            Optional.ofNullable(in.burner())
-                    .ifPresent(name -> taken.add(new Use(Use.Kind.BURNER, name, now, until, 1)));
-        }
-        return true;
+        return Stream.of(
+                        Optional.ofNullable(in.vessel()).map(name -> new Use(Use.Kind.VESSEL, name, now, until, 1)),
+                        Optional.ofNullable(in.burner()).map(name -> new Use(Use.Kind.BURNER, name, now, until, 1)))
+                .flatMap(Optional::stream)
+                .filter(use -> until.isAfter(now));
     }
 
     private Equipment equipment(CourseJson.KitchenIn in, Defaults defaults) {
@@ -204,17 +199,7 @@ class CourseReader {
             unlessGiven("diameterCm", v.diameterCm());
         }
         unlessGiven("heightCm", v.heightCm());
-        Vessel shaped = reader.vessel(
-                new CalcJson.VesselIn(
-                        v.shape(),
-                        v.diameterCm(),
-                        v.heightCm(),
-                        v.lengthCm(),
-                        v.breadthCm(),
-                        v.bowlCm(),
-                        v.kappa(),
-                        v.metalKg()),
-                defaults);
+        Vessel shaped = reader.vessel(v, defaults);
         return new Vessel(
                 v.name(),
                 shaped.shape(),
@@ -226,18 +211,7 @@ class CourseReader {
     }
 
     private ContainerSplit.Owned container(CourseJson.CourseContainerIn c, Defaults defaults) {
-        Container shaped = reader.container(
-                new CalcJson.ContainerIn(
-                        c.shape(),
-                        c.diameterCm(),
-                        c.heightCm(),
-                        c.lengthCm(),
-                        c.breadthCm(),
-                        c.material(),
-                        c.wallMm(),
-                        1),
-                0,
-                defaults);
+        Container shaped = reader.container(c, 0, defaults);
         return new ContainerSplit.Owned(
                 new Container(c.name(), shaped.shape(), shaped.wall(), shaped.thick(), shaped.holds()), c.count());
     }
