@@ -1,10 +1,14 @@
 package potamos.bench;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 import potamos.core.course.Allocation;
 import potamos.core.course.Call;
 import potamos.core.course.Constructive;
@@ -12,6 +16,7 @@ import potamos.core.course.Course;
 import potamos.core.course.Draft;
 import potamos.core.course.Weeks;
 import potamos.core.quantity.Volume;
+import potamos.course.Search;
 
 /**
  * Generated weeks laid by the planner, and beside it as a cook does it by hand: one call after another by its deadline, each with a batch of its own. Says
@@ -20,21 +25,29 @@ import potamos.core.quantity.Volume;
 public final class Courses {
 
     private static final int WEEKS = 100;
+    private static final int LOOKED = 20;
     private static final int WARM = 10;
 
     private Courses() {}
 
     public static void main(String[] arguments) {
-        weeks(WARM, 40, 6);
-        System.out.println("| calls, vessels | first answer p50 | p95 | late L, planner | late L, by hand | broken |");
+        atOnce(WARM, 40, 6);
+        System.out.println("| at once | p50 | p95 | late L, planner | late L, by hand | broken |");
         System.out.println("|---|---|---|---|---|---|");
-        weeks(WEEKS, 40, 6);
-        weeks(WEEKS / 5, 12, 4);
-        weeks(WEEKS / 5, 100, 12);
-        weeks(WEEKS / 10, 200, 30);
+        atOnce(WEEKS, 40, 6);
+        atOnce(WEEKS / 5, 12, 4);
+        atOnce(WEEKS / 5, 100, 12);
+        atOnce(WEEKS / 10, 200, 30);
+        System.out.println();
+        System.out.println(
+                "| looked for a better one | proven | late L, at once | late L | its bound | batches, at once | batches | took p50 | p95 |");
+        System.out.println("|---|---|---|---|---|---|---|---|---|");
+        looked(LOOKED, 12, 6, 2);
+        looked(LOOKED, 40, 6, 5);
+        System.out.printf("%nThe process took %.0f MB at most, of which %.0f MB heap.%n", peakMb(), heapMb());
     }
 
-    private static void weeks(int count, int calls, int vessels) {
+    private static void atOnce(int count, int calls, int vessels) {
         List<Double> took = new ArrayList<>();
         double late = 0;
         double byHand = 0;
@@ -52,6 +65,60 @@ public final class Courses {
         System.out.printf(
                 "| %d calls, %d vessels, %d weeks | %.0f ms | %.0f ms | %.1f | %.1f | %d |%n",
                 calls, vessels, count, at(took, 0.5), at(took, 0.95), late, byHand, broken);
+    }
+
+    private static void looked(int count, int calls, int vessels, int seconds) {
+        List<Double> took = new ArrayList<>();
+        double atOnce = 0;
+        double late = 0;
+        double bound = 0;
+        int batchesAtOnce = 0;
+        int batches = 0;
+        int proven = 0;
+        for (long seed = 1; seed <= count; seed++) {
+            Weeks.Week week = Weeks.of(seed, calls, vessels);
+            Course first = week.laid().course();
+            atOnce += first.values().lateL();
+            batchesAtOnce += first.drafts().size();
+            long from = System.nanoTime();
+            Search.Found found = new Search(first.with(List.of(), List.of())).run(Duration.ofSeconds(seconds));
+            took.add((System.nanoTime() - from) / 1e9);
+            late += found.laid().course().values().lateL();
+            bound += found.lateBoundL().orElse(0);
+            batches += found.laid().course().drafts().size();
+            proven += found.how() == Search.How.PROVEN ? 1 : 0;
+        }
+        Collections.sort(took);
+        System.out.printf(
+                "| %d calls, %d vessels, %d weeks, %d s | %d | %.1f | %.1f | %.1f | %d | %d | %.1f s | %.1f s |%n",
+                calls,
+                vessels,
+                count,
+                seconds,
+                proven,
+                atOnce,
+                late,
+                bound,
+                batchesAtOnce,
+                batches,
+                at(took, 0.5),
+                at(took, 0.95));
+    }
+
+    /** As the system counts it, with what the solver takes outside the heap. */
+    private static double peakMb() {
+        try (Stream<String> lines = Files.lines(Path.of("/proc/self/status"))) {
+            return lines.filter(line -> line.startsWith("VmHWM"))
+                    .mapToDouble(line -> Double.parseDouble(line.replaceAll("[^0-9]", "")) / 1024)
+                    .findFirst()
+                    .orElse(Double.NaN);
+        } catch (IOException none) {
+            return Double.NaN;
+        }
+    }
+
+    private static double heapMb() {
+        return Runtime.getRuntime().totalMemory() / 1e6;
     }
 
     private static double at(List<Double> sorted, double share) {

@@ -25,18 +25,16 @@ public final class Constructive {
     /** Calls that are no further apart are made in one batch. */
     private static final Duration JOIN = Duration.ofHours(18);
 
-    /** A batch is laid to be ready so long before it is wanted: a simmer that is judged an hour longer still meets its call. */
-    private static final Duration ROBUST = Duration.ofMinutes(60);
-
-    private static final double LEAST_L = 0.25;
+    static final double LEAST_L = 0.25;
+    static final String NO_VESSEL = "no vessel here makes it";
 
     private final Course begun;
     private final Equipment equipment;
     private final Instant now;
     private final Instant until;
-    private final Ways ways;
+    final Ways ways;
 
-    private Constructive(Course begun) {
+    Constructive(Course begun) {
         this.begun = begun;
         this.equipment = begun.equipment();
         this.now = begun.now();
@@ -51,35 +49,6 @@ public final class Constructive {
      */
     public record Laid(Course course, Map<String, String> why) {}
 
-    /** One batch to be made, and for which calls. */
-    private record Wanted(Formula formula, List<Part> parts) {
-        /** Of a call. */
-        record Part(Call call, double litres) {}
-
-        double litres() {
-            return parts.stream().mapToDouble(Part::litres).sum();
-        }
-
-        Instant by() {
-            return parts.stream()
-                    .map(part -> part.call().by())
-                    .min(Comparator.naturalOrder())
-                    .orElseThrow();
-        }
-
-        /** Whether it is still good when the last of its calls is due. */
-        boolean keepsIn(Draft draft) {
-            return parts.stream().noneMatch(part -> part.call().by().isAfter(draft.useBy()));
-        }
-
-        double weight() {
-            return parts.stream()
-                    .mapToDouble(part -> part.call().weight())
-                    .max()
-                    .orElse(1);
-        }
-    }
-
     /**
      * Lays what is open of the calls.
      *
@@ -89,7 +58,7 @@ public final class Constructive {
         return new Constructive(begun).lay();
     }
 
-    private Laid lay() {
+    Laid lay() {
         List<Comparator<Wanted>> orders = List.of(
                 Comparator.comparing(Wanted::by),
                 Comparator.comparing(Wanted::weight).reversed().thenComparing(Wanted::by),
@@ -105,8 +74,23 @@ public final class Constructive {
         List<Allocation> allocations = new ArrayList<>();
         List<Wanted> wanted = new ArrayList<>(joined(offTheShelf(allocations, why), why));
         wanted.sort(order);
-        Diary diary = new Diary(begun);
-        List<Draft> drafts = new ArrayList<>(begun.drafts());
+        return placed(wanted, new ArrayList<>(begun.drafts()), allocations, why);
+    }
+
+    /**
+     * What is still open, placed beside what somebody else has laid already.
+     *
+     * @param drafts      that stand; more are added
+     * @param allocations of them and of the shelf; more are added
+     * @param why         what is known of why calls are late or missing; more is added
+     */
+    Laid completed(List<Wanted.Part> open, List<Draft> drafts, List<Allocation> allocations, Map<String, String> why) {
+        return placed(joined(open, why), drafts, allocations, why);
+    }
+
+    private Laid placed(
+            List<Wanted> wanted, List<Draft> drafts, List<Allocation> allocations, Map<String, String> why) {
+        Diary diary = new Diary(begun.with(drafts, List.of()));
         for (Wanted next : wanted) {
             place(next, diary, drafts, allocations, why);
         }
@@ -114,7 +98,7 @@ public final class Constructive {
     }
 
     /** What is left of each call when the shelf has given what it may, the oldest first. */
-    private List<Wanted.Part> offTheShelf(List<Allocation> allocations, Map<String, String> why) {
+    List<Wanted.Part> offTheShelf(List<Allocation> allocations, Map<String, String> why) {
         Map<String, Double> left = new HashMap<>();
         List<Lot> oldest =
                 begun.supply().stream().sorted(Comparator.comparing(Lot::useBy)).toList();
@@ -152,7 +136,7 @@ public final class Constructive {
             Formula formula = parts.get(0).call().formula();
             double most = ways.mostL(formula);
             if (most < LEAST_L) {
-                parts.forEach(part -> why.put(part.call().id(), "no vessel here makes it"));
+                parts.forEach(part -> why.put(part.call().id(), NO_VESSEL));
                 continue;
             }
             List<Wanted.Part> together = new ArrayList<>();
@@ -204,7 +188,7 @@ public final class Constructive {
     }
 
     /** One that neither a lot nor a batch that is pinned has already. */
-    private String idBeside(List<Draft> drafts) {
+    String idBeside(List<Draft> drafts) {
         Set<String> taken =
                 begun.with(drafts, List.of()).supply().stream().map(Lot::id).collect(Collectors.toSet());
         return IntStream.iterate(drafts.size() + 1, n -> n + 1)
@@ -244,7 +228,7 @@ public final class Constructive {
 
     private Found find(Wanted wanted, Diary diary, String id) {
         Found found = new Found();
-        Instant sure = wanted.by().minus(ROBUST);
+        Instant sure = wanted.sure();
         Optional<Draft> inTime = ways.of(wanted.formula(), wanted.litres())
                 .map(way -> latest(way, sure, wanted, diary, id, found))
                 .flatMap(Optional::stream)

@@ -290,7 +290,12 @@ public record Course(
                         / SECONDS_PER_H)
                 .sum();
         return new Values(
-                check().size(), late, wasted, doubleBookedH + A_BATCH_H * drafts.size(), slackShort, energyKwh());
+                check().size(), late, wasted, doubleBookedH + leastCookH(drafts.size()), slackShort, energyKwh());
+    }
+
+    /** Hours of a cook's time that so many batches take where nobody is wanted in two places at once. */
+    public static double leastCookH(double batches) {
+        return A_BATCH_H * batches;
     }
 
     /**

@@ -3,6 +3,7 @@ package potamos.core.course;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -116,6 +117,50 @@ final class Diary {
         return batch.iceFrom(start).filter(this::iceShort).map(use -> Why.ICE);
     }
 
+    /**
+     * From when to when a batch may start so that somebody is there wherever somebody must be, and nothing that is written down here has its vessel, burner or
+     * oven. Containers and ice are not looked at: how many of them others leave hangs on more than one of them.
+     *
+     * @param first the earliest start, in seconds
+     * @param last  the latest
+     */
+    List<Footprint.Span> room(Footprint batch, long first, long last) {
+        List<Footprint.Span> barred = new ArrayList<>();
+        for (Footprint.Span span : batch.attended()) {
+            absent.forEach(nobody ->
+                    barred.add(new Footprint.Span(nobody.from() - span.to() + 1, nobody.to() - span.from() - 1)));
+        }
+        for (Footprint.Thing thing : batch.things()) {
+            if (thing.kind() != Use.Kind.CONTAINER) {
+                entries.getOrDefault(key(thing.kind(), thing.name()), List.of())
+                        .forEach(other -> barred.add(barred(other, thing, batch.family())));
+            }
+        }
+        barred.sort(Comparator.comparingLong(Footprint.Span::from));
+        List<Footprint.Span> room = new ArrayList<>();
+        long from = Math.max(first, now.getEpochSecond());
+        for (Footprint.Span none : barred) {
+            if (none.from() > from && from <= last) {
+                room.add(new Footprint.Span(from, Math.min(last, none.from() - 1)));
+            }
+            from = Math.max(from, none.to() + 1);
+        }
+        if (from <= last) {
+            room.add(new Footprint.Span(from, last));
+        }
+        return room;
+    }
+
+    /** Starts at which a thing would be wanted while another has it, or before it is clean. */
+    private static Footprint.Span barred(Entry other, Footprint.Thing thing, Family family) {
+        boolean vessel = thing.kind() == Use.Kind.VESSEL;
+        Family before = other.family().orElse(family);
+        long cleanedBefore = vessel ? Order.cleaning(before, family) : 0;
+        long cleanedAfter = vessel ? Order.cleaning(family, before) : 0;
+        return new Footprint.Span(
+                other.from() - thing.to() - cleanedAfter + 1, other.to() + cleanedBefore - thing.from() - 1);
+    }
+
     private Optional<Why> against(Footprint.Thing thing, long at, Family family) {
         List<Entry> others = entries.getOrDefault(key(thing.kind(), thing.name()), List.of());
         long from = thing.from() + at;
@@ -147,8 +192,7 @@ final class Diary {
         }
         boolean first = there.from() < from;
         Family other = there.family().orElse(family);
-        Duration between = first ? Order.between(other, family) : Order.between(family, other);
-        long more = between.minus(Use.WASH).toSeconds();
+        long more = first ? Order.cleaning(other, family) : Order.cleaning(family, other);
         return first ? from >= there.to() + more : there.from() >= to + more;
     }
 

@@ -16,6 +16,11 @@ final class Order {
         return place(after) >= place(before) ? Use.WASH : CLEAN_DOWN;
     }
 
+    /** Seconds that it takes beyond the wash. */
+    static long cleaning(Family before, Family after) {
+        return between(before, after).minus(Use.WASH).toSeconds();
+    }
+
     private static int place(Family family) {
         return switch (family) {
             case VEGETABLE, COURT_BOUILLON, INFUSED -> 0;

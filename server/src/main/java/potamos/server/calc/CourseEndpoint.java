@@ -6,11 +6,10 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.security.SecurityRequirement;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.concurrent.Semaphore;
-import java.util.concurrent.TimeUnit;
+import java.util.OptionalDouble;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -22,7 +21,8 @@ import potamos.core.course.Draft;
 import potamos.core.course.Use;
 import potamos.core.course.Values;
 import potamos.core.quantity.Refusal;
-import potamos.server.problems.Busy;
+import potamos.course.Search;
+import potamos.server.solving.Solving;
 
 /** The course of a whole kitchen over HTTP, everything inline. */
 @RestController
@@ -35,21 +35,22 @@ class CourseEndpoint {
     private static final double SECONDS = 5;
     private static final double LATE_MIN = 1;
 
-    private static final int LONGEST_WAIT_S = 10;
-
-    private final Semaphore turn = new Semaphore(1, true);
     private final CourseReader reader;
+    private final Solving solving;
 
-    CourseEndpoint(CourseReader reader) {
+    CourseEndpoint(CourseReader reader, Solving solving) {
         this.reader = reader;
+        this.solving = solving;
     }
 
     @PostMapping("/course")
     @Operation(summary = "A kitchen, its calls and its shelf: which batches, in what and when, and what cannot be met")
     CourseJson.CourseOut course(@Valid @RequestBody CourseJson.CourseIn in) {
         Defaults defaults = new Defaults();
-        Refusal.unlessWithin("seconds", defaults.or("seconds", in.seconds(), SECONDS), 0, MOST_SECONDS, "s");
-        Constructive.Laid laid = inTurn(reader.begun(in, defaults));
+        double seconds = defaults.or("seconds", in.seconds(), SECONDS);
+        Refusal.unlessWithin("seconds", seconds, 0, MOST_SECONDS, "s");
+        Search.Found found = solving.lay(reader.begun(in, defaults), Duration.ofMillis((long) (seconds * 1000)));
+        Constructive.Laid laid = found.laid();
         Course course = laid.course();
         return new CourseJson.CourseOut(
                 course.drafts().stream().map(CourseEndpoint::batch).toList(),
@@ -64,30 +65,13 @@ class CourseEndpoint {
                                 laid.why().getOrDefault(unmet.call().id(), "")))
                         .toList(),
                 late(course, laid.why()),
-                values(course.values()),
+                values(found),
                 course.check().stream()
                         .map(b -> new CourseJson.BrokenOut(word(b.rule()), b.drafts(), b.thing(), b.from(), b.to()))
                         .toList(),
-                Optional.empty(),
-                "constructive",
+                found.gap().stream().boxed().findFirst(),
+                word(found.how()),
                 defaults.taken());
-    }
-
-    /** A large one keeps a processor for seconds: one at a time, so that the kitchen's own screens are never behind it. */
-    private Constructive.Laid inTurn(Course begun) {
-        try {
-            if (!turn.tryAcquire(LONGEST_WAIT_S, TimeUnit.SECONDS)) {
-                throw new Busy("Other courses are being laid. Try again in a moment.", LONGEST_WAIT_S);
-            }
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-            throw new Busy("The server is stopping.", LONGEST_WAIT_S);
-        }
-        try {
-            return Constructive.lay(begun);
-        } finally {
-            turn.release();
-        }
     }
 
     private static CourseJson.BatchOut batch(Draft draft) {
@@ -128,18 +112,20 @@ class CourseEndpoint {
                 .toList();
     }
 
-    /** In the order in which they count. */
-    private static List<CourseJson.ValueOut> values(Values values) {
+    /** In the order in which they count. A bound stands where one is known: nothing is less than no rule broken. */
+    private static List<CourseJson.ValueOut> values(Search.Found found) {
+        Values values = found.laid().course().values();
+        OptionalDouble none = OptionalDouble.empty();
         return List.of(
-                value("unsafe", values.broken()),
-                value("late-litres", values.lateL()),
-                value("wasted-litres", values.wastedL()),
-                value("cook-hours", values.cookH()),
-                value("slack-hours", values.slackShort()),
-                value("energy-kwh", values.kwh()));
+                value("unsafe", values.broken(), OptionalDouble.of(0)),
+                value("late-litres", values.lateL(), found.lateBoundL()),
+                value("wasted-litres", values.wastedL(), none),
+                value("cook-hours", values.cookH(), found.leastCookH()),
+                value("slack-hours", values.slackShort(), none),
+                value("energy-kwh", values.kwh(), none));
     }
 
-    private static CourseJson.ValueOut value(String level, double value) {
-        return new CourseJson.ValueOut(level, value, Optional.empty());
+    private static CourseJson.ValueOut value(String level, double value, OptionalDouble bound) {
+        return new CourseJson.ValueOut(level, value, bound.stream().boxed().findFirst());
     }
 }

@@ -1,0 +1,389 @@
+package potamos.core.course;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.BooleanSupplier;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import potamos.core.formula.Formula;
+import potamos.core.quantity.Volume;
+import potamos.core.safety.Keeping;
+
+/**
+ * What is open of a course in whole numbers, for whoever looks for a better one than {@link Constructive} finds: every batch that may be made of calls that
+ * follow each other in one stock, every way of making it, and the starts at which nothing that stands already is in its way. All times are seconds from
+ * {@code now}. What comes back becomes a course here, so that no rule is known outside.
+ *
+ * <p>What the shelf gives is settled before: it gives first, the oldest first. A call that no vessel gives at once is cut as {@link Constructive} cuts it.
+ */
+public final class Puzzle {
+
+    /** From so much lateness on, litres count as if they never came. */
+    public static final long NEVER_S = Duration.ofHours(8).toSeconds();
+
+    /** More calls are not made in one batch: they would be days apart. */
+    private static final int MOST_TOGETHER = 6;
+
+    /** A start that does not fit after all is looked for so much later. */
+    private static final Duration LOOK_ON = Duration.ofHours(2);
+
+    private final Course begun;
+    private final Constructive constructive;
+    private final BooleanSupplier enough;
+    private boolean whole = true;
+    private final Diary standing;
+    private final List<Allocation> fromShelf = new ArrayList<>();
+    private final Map<String, String> refused = new LinkedHashMap<>();
+    private final List<Wanted.Part> open = new ArrayList<>();
+    private final List<Wanted> wanted = new ArrayList<>();
+    private final List<Batch> batches = new ArrayList<>();
+    private final List<List<Ways.Way>> ways = new ArrayList<>();
+    private final Map<String, Integer> resourceOf = new LinkedHashMap<>();
+    private final List<Resource> resources = new ArrayList<>();
+
+    /**
+     * Of a course whose drafts are pinned.
+     *
+     * @param enough asked now and then: whether there is no time for more; what is left out then, {@link #whole} tells
+     */
+    public Puzzle(Course begun, BooleanSupplier enough) {
+        this.begun = begun;
+        this.enough = enough;
+        this.constructive = new Constructive(begun);
+        this.standing = new Diary(begun);
+        Map<Formula, List<Integer>> byStock = new LinkedHashMap<>();
+        for (Wanted.Part part : constructive.offTheShelf(fromShelf, refused)) {
+            Formula formula = part.call().formula();
+            double most = constructive.ways.mostL(formula);
+            if (most >= Constructive.LEAST_L) {
+                for (double rest = part.litres(); rest > 1e-6; rest -= most) {
+                    byStock.computeIfAbsent(formula, stock -> new ArrayList<>()).add(open.size());
+                    open.add(new Wanted.Part(part.call(), Math.min(rest, most)));
+                }
+            } else {
+                refused.put(part.call().id(), Constructive.NO_VESSEL);
+            }
+        }
+        byStock.forEach(this::batches);
+    }
+
+    /**
+     * Litres of a call that are made in one batch.
+     *
+     * @param weighted litres, times the weight of their call
+     * @param by       when they are wanted
+     */
+    public record Part(double weighted, long by) {}
+
+    /**
+     * A batch that may be made.
+     *
+     * @param parts by their place in {@link #parts}
+     */
+    public record Batch(List<Integer> parts, List<Option> options) {}
+
+    /**
+     * A way of making it.
+     *
+     * @param takes  from its start until its litres are ready
+     * @param starts in which it may start, in order
+     * @param vessel that it is made in
+     */
+    public record Option(long takes, List<Starts> starts, List<Thing> things, Thing vessel) {}
+
+    /** A stretch in which a batch may start, its last second with it. */
+    public record Starts(long first, long last) {}
+
+    /**
+     * A thing of the kitchen, taken.
+     *
+     * @param resource by its place in {@link #resources}
+     * @param from     after the start
+     * @param to       after the start
+     */
+    public record Thing(int resource, long from, long to, int amount) {}
+
+    /**
+     * What there is so many of.
+     *
+     * @param taken by what stands already; empty where there is one, for that is in the starts
+     */
+    public record Resource(int there, List<Thing> taken) {}
+
+    /**
+     * A batch that is to be made.
+     *
+     * @param batch  by its place in {@link #batches}
+     * @param option by its place in it
+     * @param start  in seconds from now
+     */
+    public record Choice(int batch, int option, long start) {}
+
+    /** Whether everything that may be made is in it. */
+    public boolean whole() {
+        return whole;
+    }
+
+    public List<Part> parts() {
+        return open.stream()
+                .map(part -> new Part(
+                        part.litres() * part.call().weight(), after(part.call().by())))
+                .toList();
+    }
+
+    public List<Batch> batches() {
+        return List.copyOf(batches);
+    }
+
+    public List<Resource> resources() {
+        return List.copyOf(resources);
+    }
+
+    /** Seconds beyond the wash between two batches in one vessel. */
+    public long cleaning(int before, int after) {
+        return Order.cleaning(
+                wanted.get(before).formula().family(),
+                wanted.get(after).formula().family());
+    }
+
+    /** Litres that come late or never whatever is chosen, weighted. */
+    public double lateAnyway() {
+        Set<String> open_ = new HashSet<>();
+        open.forEach(part -> open_.add(part.call().id()));
+        return begun.with(begun.drafts(), fromShelf).unmet().stream()
+                .filter(unmet -> !open_.contains(unmet.call().id()))
+                .mapToDouble(unmet -> unmet.litres().litres() * unmet.call().weight())
+                .sum();
+    }
+
+    /** As the core lays it by itself. */
+    public Constructive.Laid byHand() {
+        return constructive.lay();
+    }
+
+    /** Calls of one stock that follow each other, as many as one vessel gives and as they keep. */
+    private void batches(Formula formula, List<Integer> parts) {
+        double most = constructive.ways.mostL(formula);
+        for (int first = 0; first < parts.size() && whole; first++) {
+            whole = !enough.getAsBoolean();
+            List<Integer> together = new ArrayList<>();
+            double litres = 0;
+            for (int next : parts.subList(first, Math.min(parts.size(), first + MOST_TOGETHER))) {
+                litres += open.get(next).litres();
+                if (litres > most + 1e-6) {
+                    break;
+                }
+                together.add(next);
+                batch(new Wanted(formula, together.stream().map(open::get).toList()), List.copyOf(together));
+            }
+        }
+    }
+
+    private void batch(Wanted batch, List<Integer> parts) {
+        long last = after(batch.by()) + NEVER_S;
+        long keepsFrom = after(readyFrom(batch));
+        List<Ways.Way> possible = new ArrayList<>();
+        List<Option> options = new ArrayList<>();
+        constructive.ways.of(batch.formula(), batch.litres()).forEach(way -> {
+            long takes = way.takes().endsAt();
+            long now = begun.now().getEpochSecond();
+            List<Starts> starts =
+                    standing.room(way.takes(), now + Math.max(0, keepsFrom - takes), now + last - takes).stream()
+                            .map(span -> new Starts(span.from() - now, span.to() - now))
+                            .toList();
+            if (!starts.isEmpty()) {
+                possible.add(way);
+                options.add(option(way.takes(), starts));
+            }
+        });
+        if (!options.isEmpty()) {
+            wanted.add(batch);
+            batches.add(new Batch(parts, options));
+            ways.add(possible);
+        }
+    }
+
+    /** The earliest moment at which it may be ready and is still good for the last of its calls. */
+    private Instant readyFrom(Wanted batch) {
+        ZoneId zone = begun.equipment().rota().zone();
+        LocalDate day = batch.last().atZone(zone).toLocalDate();
+        while (keeps(batch, day.minusDays(1).atStartOfDay(zone).toInstant(), zone)
+                && day.atStartOfDay(zone).toInstant().isAfter(begun.now())) {
+            day = day.minusDays(1);
+        }
+        return day.atStartOfDay(zone).toInstant();
+    }
+
+    private boolean keeps(Wanted batch, Instant ready, ZoneId zone) {
+        Instant until = Keeping.coldUntil(
+                ready, batch.formula().coldDays(), begun.equipment().limits(), zone);
+        return !batch.last().isAfter(until);
+    }
+
+    private Option option(Footprint takes, List<Starts> starts) {
+        List<Thing> things = takes.things().stream().map(this::thing).toList();
+        Thing vessel = takes.things().stream()
+                .filter(thing -> thing.kind() == Use.Kind.VESSEL)
+                .map(this::thing)
+                .findFirst()
+                .orElseThrow();
+        return new Option(takes.endsAt(), starts, things, vessel);
+    }
+
+    private Thing thing(Footprint.Thing thing) {
+        return new Thing(resource(thing), thing.from(), thing.to(), thing.amount());
+    }
+
+    private int resource(Footprint.Thing thing) {
+        return resourceOf.computeIfAbsent(thing.kind() + thing.name(), key -> {
+            boolean many = thing.kind() == Use.Kind.CONTAINER;
+            int place = resources.size();
+            Stream<Use> standingUses = Stream.concat(
+                    begun.taken().stream(), begun.drafts().stream().flatMap(draft -> draft.uses().stream()));
+            List<Thing> taken = standingUses
+                    .filter(use ->
+                            many && use.kind() == thing.kind() && use.name().equals(thing.name()))
+                    .map(use -> new Thing(place, after(use.from()), after(use.to()), use.amount()))
+                    .toList();
+            resources.add(new Resource(many ? begun.equipment().owned(thing.name()) : 1, taken));
+            return place;
+        });
+    }
+
+    private long after(Instant moment) {
+        return moment.getEpochSecond() - begun.now().getEpochSecond();
+    }
+
+    /** A course told as choices, as far as its batches are among those that may be chosen. */
+    public List<Choice> choices(Course course) {
+        List<Choice> choices = new ArrayList<>();
+        for (Draft draft : course.drafts()) {
+            List<String> calls = course.allocations().stream()
+                    .filter(a -> a.from().equals(draft.id()))
+                    .map(Allocation::call)
+                    .sorted()
+                    .toList();
+            choice(draft, calls, choices).ifPresent(choices::add);
+        }
+        return choices;
+    }
+
+    private Optional<Choice> choice(Draft draft, List<String> calls, List<Choice> others) {
+        for (int b = 0; b < batches.size(); b++) {
+            int batch = b;
+            List<String> its = wanted.get(b).parts().stream()
+                    .map(part -> part.call().id())
+                    .sorted()
+                    .toList();
+            boolean told = others.stream().anyMatch(other -> other.batch() == batch);
+            for (int o = 0; !told && its.equals(calls) && o < ways.get(b).size(); o++) {
+                Ways.Way way = ways.get(b).get(o);
+                if (way.charge()
+                                .run()
+                                .vessel()
+                                .name()
+                                .equals(draft.charge().run().vessel().name())
+                        && way.burner().equals(draft.burner())
+                        && way.oven().equals(draft.oven())
+                        && way.charge().roasting().equals(draft.charge().roasting())) {
+                    return Optional.of(new Choice(b, o, after(draft.start())));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** One that is made of choices, before it has an id for good. */
+    private record Chosen(Wanted wanted, Ways.Way way, Instant start) {}
+
+    /**
+     * The course of some choices. What does not go together after all starts later, or is laid as the core does; each is then put as late as it is surely
+     * ready, for that is how fresh it is.
+     */
+    public Constructive.Laid answer(List<Choice> choices) {
+        List<Chosen> chosen = new ArrayList<>();
+        Set<Integer> met = new HashSet<>();
+        Diary diary = new Diary(begun);
+        for (Choice choice :
+                choices.stream().sorted(Comparator.comparingLong(Choice::start)).toList()) {
+            Wanted batch = wanted.get(choice.batch());
+            Ways.Way way = ways.get(choice.batch()).get(choice.option());
+            Instant from = begun.now().plusSeconds(choice.start());
+            Predicate<Instant> room = room(diary, batch, way);
+            Diary.starts(from, Diary.STEP)
+                    .takeWhile(start -> !start.isAfter(from.plus(LOOK_ON)))
+                    .filter(room)
+                    .findFirst()
+                    .ifPresent(start -> {
+                        chosen.add(new Chosen(batch, way, start));
+                        diary.add(draft(way, start, "chosen " + chosen.size()));
+                        met.addAll(batches.get(choice.batch()).parts());
+                    });
+        }
+        return completed(settled(chosen), met);
+    }
+
+    private Predicate<Instant> room(Diary diary, Wanted batch, Ways.Way way) {
+        return start -> diary.against(way.takes(), start).isEmpty() && batch.keepsIn(draft(way, start, ""));
+    }
+
+    private Draft draft(Ways.Way way, Instant start, String id) {
+        return way.startingAt(start, id, begun.equipment());
+    }
+
+    /** Each as late as it is surely ready, the last first. */
+    private List<Chosen> settled(List<Chosen> chosen) {
+        TreeMap<Integer, Chosen> placed = new TreeMap<>();
+        chosen.forEach(one -> placed.put(placed.size(), one));
+        for (int i = chosen.size() - 1; i >= 0; i--) {
+            Chosen one = chosen.get(i);
+            int mine = i;
+            Diary others = new Diary(begun);
+            placed.forEach((place, other) -> {
+                if (place != mine) {
+                    others.add(draft(other.way(), other.start(), "chosen " + place));
+                }
+            });
+            Diary.starts(one.wanted().sure().minusSeconds(one.way().takes().endsAt()), Diary.STEP.negated())
+                    .takeWhile(start -> start.isAfter(one.start()))
+                    .filter(room(others, one.wanted(), one.way()))
+                    .findFirst()
+                    .ifPresent(start -> placed.put(mine, new Chosen(one.wanted(), one.way(), start)));
+        }
+        return List.copyOf(placed.values());
+    }
+
+    private Constructive.Laid completed(List<Chosen> chosen, Set<Integer> met) {
+        List<Draft> drafts = new ArrayList<>(begun.drafts());
+        List<Allocation> allocations = new ArrayList<>(fromShelf);
+        Map<String, String> why = new LinkedHashMap<>(refused);
+        for (Chosen one : chosen) {
+            Draft draft = draft(one.way(), one.start(), constructive.idBeside(drafts));
+            drafts.add(draft);
+            for (Wanted.Part part : one.wanted().parts()) {
+                allocations.add(new Allocation(part.call().id(), draft.id(), Volume.ofLitres(part.litres())));
+                if (draft.ready().isAfter(part.call().by())) {
+                    why.put(part.call().id(), "nothing that there is makes it sooner without making others later");
+                }
+            }
+        }
+        List<Wanted.Part> left = new ArrayList<>();
+        for (int i = 0; i < open.size(); i++) {
+            if (!met.contains(i)) {
+                left.add(open.get(i));
+            }
+        }
+        return constructive.completed(left, drafts, allocations, why);
+    }
+}
