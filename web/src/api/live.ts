@@ -9,6 +9,7 @@ type Page = Schemas['Page']
 const TOUCHES: Record<string, string[]> = {
   batches: ['the-course', 'range', 'batch', 'course', 'batches', 'lots', 'lot', 'deliveries', 'calls'],
   calls: ['calls', 'the-course'],
+  course: ['the-course'],
   kitchen: ['kitchen', 'hob', 'range', 'charge', 'the-course'],
   formulas: ['formulas', 'menu', 'charge'],
   trim: ['trim', 'charge'],

@@ -1,6 +1,7 @@
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { area, curveStepAfter } from 'd3-shape'
 import { liquorColour } from './liquor'
+import { Taken } from './Taken'
 import { afloat, berths, ends, ms, type Afloat } from './river'
 import type { Schemas } from '../api/client'
 
@@ -13,6 +14,8 @@ interface Props {
   /** What is looked at stands out. */
   chosen?: string
   onChoose: (id: string | undefined) => void
+  /** A batch is let go so many minutes from where it was taken; where it may not be moved it is only looked at. */
+  onMove?: (id: string, minutes: number) => void
   clock: (at: number) => string
   day: (at: number) => string
   litres: (value: number) => string
@@ -44,7 +47,7 @@ const MIDNIGHT = '00:00'
 const IN_THE_POT: string[] = ['BLANCH', 'FILL', 'BRING_UP', 'SIMMER', 'REST', 'STRAIN', 'REDUCE']
 
 /** The kitchen as one river: pots as tributaries, their litres falling through the cold onto the shelf, and the mouths that leave it at each call. */
-export function River({ course, chosen, onChoose, clock, day, litres, label }: Props) {
+export function River({ course, chosen, onChoose, onMove, clock, day, litres, label }: Props) {
   const from = ms(course.now)
   const to = ms(course.until)
   const time = scaleTime([from, to], [LEFT, WIDTH - LEFT])
@@ -116,14 +119,15 @@ export function River({ course, chosen, onChoose, clock, day, litres, label }: P
         <g key={batch.id}>{stream(batch, false)}</g>
       ))}
       {course.drafts.map((draft) => (
-        <g
+        <Taken
           key={draft.id}
-          opacity={chosen === undefined || chosen === draft.id ? 1 : 0.35}
-          onClick={() => onChoose(chosen === draft.id ? undefined : draft.id)}
-          className="cursor-pointer"
+          width={WIDTH}
+          faint={chosen !== undefined && chosen !== draft.id}
+          onTake={() => onChoose(draft.id)}
+          onMove={onMove && ((along) => onMove(draft.id, tens((along * (to - from)) / (WIDTH - 2 * LEFT))))}
         >
           {stream(draft, true)}
-        </g>
+        </Taken>
       ))}
       {course.calls.map((call) => (
         <Mouth
@@ -141,6 +145,9 @@ export function River({ course, chosen, onChoose, clock, day, litres, label }: P
     </svg>
   )
 }
+
+const TEN_MINUTES = 600_000
+const tens = (span: number) => Math.round(span / TEN_MINUTES) * 10
 
 /** Hours of the kitchen's own clock, as many as there is room for. */
 function hours(from: number, to: number, clock: (at: number) => string): number[] {

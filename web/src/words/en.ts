@@ -87,3 +87,7 @@ export function containsWords(lot: {
     return `${listed ? `contains ${listed}, and ` : 'contains '}${words.allergensUnknown}`
   return listed ? `contains ${listed}` : words.noAllergen
 }
+/** What a course breaks, behind the name of the thing that it is about where it is about one. */
+export const brokenName: Record<Schemas['CourseBroken']['rule'], string> = words.brokenRule
+/** What stands against a start, behind the name of the thing that is taken then. */
+export const obstacleName: Record<Schemas['InTheWay']['what'], string> = words.obstacle

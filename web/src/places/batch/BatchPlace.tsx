@@ -61,6 +61,12 @@ function Batch({ page }: { page: Page }) {
               {page.call.openL > 0 && (
                 <b className="text-ember font-semibold">{units.litres(page.call.openL)} of it still open. </b>
               )}
+              {page.also.length > 0 && (
+                <>
+                  The rest for{' '}
+                  {page.also.map((call) => `${call.stationName}, ${units.litres(call.litres)}`).join(', and ')}.{' '}
+                </>
+              )}
             </>
           )}
           {['ON_SHELF', 'DONE', 'ABANDONED'].includes(card.stage) ? (

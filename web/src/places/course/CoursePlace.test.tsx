@@ -21,30 +21,115 @@ describe('the course', () => {
     expect(rows).toHaveLength(course().drafts.length)
   })
 
-  it('accepts a batch in its pot and at its hour, for the first of its calls', async () => {
+  it('accepts a batch in its pot and at its hour, for all of its calls', async () => {
     const it = course()
     const draft = [...it.drafts].sort((a, b) => a.start.localeCompare(b.start))[0]!
-    const sent = show(it, { 'POST /api/batches': {} })
+    const sent = show(it, { 'POST /api/course/accept': { ...it, drafts: [] } })
     fireEvent.click((await screen.findAllByRole('button', { name: /^Accept .+ in / }))[0]!)
-    await expect.poll(() => sent.some((s) => s.path === '/api/batches')).toBe(true)
-    const body = sent.find((s) => s.path === '/api/batches')!.body as {
-      callId: string
-      charge: { vesselId: string; startAt: string; value: number; formula: string }
-    }
-    expect(body.charge).toMatchObject({
+    await expect.poll(() => sent.some((s) => s.path === '/api/course/accept')).toBe(true)
+    const body = sent.find((s) => s.path === '/api/course/accept')!.body as { batches: unknown[] }
+    expect(body.batches).toHaveLength(1)
+    expect(body.batches[0]).toMatchObject({
+      draftId: draft.id,
       vesselId: draft.vesselId,
-      startAt: draft.start,
-      value: draft.litres,
-      formula: draft.formula,
+      start: draft.start,
+      litres: draft.litres,
+      gives: draft.gives,
     })
-    expect(draft.gives.map((g) => g.callId)).toContain(body.callId)
+    await expect.poll(() => screen.queryAllByRole('button', { name: /^Accept .+ in / })).toHaveLength(0)
   })
 
-  it('accepts all, one after another, and stops at the first that is refused', async () => {
-    const sent = show(course(), { 'POST /api/batches': problem(409, 'K80 is in use at that time.') })
+  it('accepts all at once, or says which is refused', async () => {
+    const sent = show(course(), { 'POST /api/course/accept': problem(409, 'K80 is in use at that time.') })
     fireEvent.click(await screen.findByRole('button', { name: /^Accept all/ }))
     expect(await screen.findByText('K80 is in use at that time.')).toBeTruthy()
-    expect(sent.filter((s) => s.path === '/api/batches')).toHaveLength(1)
+    const asked = sent.filter((s) => s.path === '/api/course/accept')
+    expect(asked).toHaveLength(1)
+    expect((asked[0]!.body as { batches: unknown[] }).batches).toHaveLength(course().drafts.length)
+  })
+
+  const why = { spareMin: 70, tight: true, later: undefined, earlier: { what: 'PAST', thing: '' } }
+  const takeFirst = async (it: Course, more: Parameters<typeof network>[0] = {}) => {
+    const draft = [...it.drafts].sort((a, b) => a.start.localeCompare(b.start))[0]!
+    const sent = show(it, { [`/api/course/drafts/${draft.id}/why`]: why, ...more })
+    fireEvent.click((await screen.findAllByRole('button', { name: /^Take .+ in hand/ }))[0]!)
+    const panel = await screen.findByRole('region', { name: 'In hand' })
+    return { draft, sent, panel }
+  }
+
+  it('takes a batch in hand, tells why it is there, and holds it ten minutes later by a key', async () => {
+    const it = course()
+    const { draft, sent, panel } = await takeFirst(it)
+    await expect.poll(() => said(panel)).toContain('it would have to start before now')
+    expect(said(panel)).toContain('an hour longer would come too late')
+    fireEvent.keyDown(document.body, { key: 'ArrowRight' })
+    await expect.poll(() => sent.some((s) => s.method === 'PUT')).toBe(true)
+    const put = sent.find((s) => s.method === 'PUT')!
+    const asked = put.body as { start: string; version: number }
+    expect(asked.version).toBe(it.held.version)
+    const moved = new Date(asked.start).getTime() - new Date(draft.start).getTime()
+    expect(moved).toBe(600_000)
+    fireEvent.keyDown(document.body, { key: 'Escape' })
+    expect(screen.queryByRole('region', { name: 'In hand' })).toBeNull()
+  })
+
+  it('says once what a held batch breaks, and lets it go', async () => {
+    const it = course()
+    const first = [...it.drafts].sort((a, b) => a.start.localeCompare(b.start))[0]!
+    const breaks = (from: string) => ({
+      rule: 'TAKEN_TWICE' as const,
+      draftIds: [first.id],
+      thing: first.vesselName,
+      from,
+      to: first.ready,
+    })
+    const drafts = it.drafts.map((d) => (d.id === first.id ? { ...d, held: true } : d))
+    const broken = [breaks(first.start), breaks(first.ready)]
+    const { sent, panel } = await takeFirst(
+      { ...it, drafts, broken },
+      { [`DELETE /api/course/drafts/${first.id}`]: course() },
+    )
+    expect(said(panel).split('is wanted twice at once')).toHaveLength(2)
+    fireEvent.click(within(panel).getByRole('button', { name: 'Let it go' }))
+    await expect.poll(() => sent.some((s) => s.method === 'DELETE')).toBe(true)
+  })
+
+  it('takes the latest change back by a button, and not where there is none', async () => {
+    const it = course()
+    const sent = show(
+      { ...it, held: { version: 7, canUndo: true, canRedo: false } },
+      { 'POST /api/course/undo': { ...it, held: { version: 8, canUndo: false, canRedo: true } } },
+    )
+    expect(await screen.findByRole('button', { name: 'Redo' })).toHaveProperty('disabled', true)
+    fireEvent.click(screen.getByRole('button', { name: 'Undo' }))
+    await expect.poll(() => sent.find((s) => s.path === '/api/course/undo')?.body).toEqual({ version: 7 })
+    await expect.poll(() => screen.getByRole('button', { name: 'Undo' })).toHaveProperty('disabled', true)
+  })
+
+  it.each([
+    [{ how: 'PROVEN', gap: 0 }, 'Proven best'],
+    [{ how: 'WITHIN', gap: 0.123 }, 'At most 13 %'],
+    [{ how: 'WITHIN', gap: 0 }, 'Nothing is less late'],
+  ])('looks for a better one and says how good it is: %o', async (found, words) => {
+    const it = course()
+    show(it, {
+      'POST /api/course/look': { ...it, found, held: { ...it.held, version: it.held.version + 1 } },
+    })
+    fireEvent.click(await screen.findByRole('button', { name: 'Look for a better one' }))
+    expect(await screen.findByText(new RegExp(words))).toBeTruthy()
+  })
+
+  it('tells what is held and cannot be made any more', async () => {
+    const it = course()
+    const one = {
+      id: 'gone',
+      formula: 'fish-fumet',
+      litres: 4,
+      start: it.now,
+      reason: 'its vessel is retired',
+    }
+    show({ ...it, unmade: [one] })
+    expect(await screen.findByText(/its vessel is retired/)).toBeTruthy()
   })
 
   it('says what comes late or not at all, and why', async () => {

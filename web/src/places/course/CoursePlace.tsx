@@ -1,16 +1,16 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { api, data, newId } from '../../api/client'
-import { useChange, useTheCourse } from '../../api/queries'
+import { useTheCourse } from '../../api/queries'
 import { River, type Course } from '../../graphics/River'
 import { Button } from '../../kit/Button'
 import { Choice } from '../../kit/Choice'
+import { useKeys } from '../../kit/keys'
 import { Empty, Failed, Heading, Loading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
+import { brokenName } from '../../words/en'
 import { duration } from '../../words/time'
-
-type Draft = Course['drafts'][number]
-type Call = Course['calls'][number]
+import { callOf, startsLater, stopLooking, useCourseChanges, type Call } from './changes'
+import { about, brokenBy, forWhom, InHand } from './InHand'
 
 const spans = [
   { value: '1', name: 'Day' },
@@ -18,13 +18,10 @@ const spans = [
   { value: '7', name: 'Week' },
 ]
 
-/** The whole kitchen on one axis: what is open of its calls, laid beside what is under way. */
+/** The whole kitchen on one axis: what is open of its calls, laid beside what is under way and around what is held. */
 export default function CoursePlace() {
   const [days, setDays] = useState('3')
-  const [chosen, setChosen] = useState<string>()
   const course = useTheCourse(Number(days))
-  const units = useUnits()
-  const { clock, day } = useTimes()
   if (course.isPending) return <Loading what="the course" />
   if (!course.data)
     return <Failed what="The course" error={course.error} onRetry={() => void course.refetch()} />
@@ -38,7 +35,7 @@ export default function CoursePlace() {
         </div>
         <Choice label="How far it looks" value={days} onValue={setDays} options={spans} />
       </div>
-      {it.calls.length === 0 && it.lots.length === 0 ? (
+      {it.calls.length === 0 && it.lots.length === 0 && it.drafts.length === 0 ? (
         <Empty title="Nothing is open">
           What stations call for is laid here as soon as it is asked: in which pot, when, and out of what.{' '}
           <Link to="/calls" className="text-river">
@@ -46,25 +43,137 @@ export default function CoursePlace() {
           </Link>
         </Empty>
       ) : (
-        <>
-          <div className="hidden md:block">
-            <River
-              course={it}
-              chosen={chosen}
-              onChoose={setChosen}
-              clock={clock}
-              day={day}
-              litres={(value) => units.litres(value)}
-              label={summary(it)}
-            />
-          </div>
-          <ToMake course={it} chosen={chosen} onChoose={setChosen} />
-          <FromTheShelf course={it} />
-          <NotMet calls={it.calls.filter(wrong)} />
-        </>
+        <Laid course={it} days={Number(days)} />
       )}
     </>
   )
+}
+
+function Laid({ course, days }: { course: Course; days: number }) {
+  const [pointed, setPointed] = useState<string>()
+  const [taken, setTaken] = useState<string>()
+  const units = useUnits()
+  const may = useMay()
+  const { clock, day } = useTimes()
+  const changes = useCourseChanges(course, days)
+  const inHand = course.drafts.find((draft) => draft.id === taken)
+  const plans = may('PLAN')
+  const hold = (
+    draft: NonNullable<typeof inHand>,
+    moved?: Parameters<typeof changes.hold.mutate>[0]['moved'],
+  ) => changes.hold.mutate({ draft, moved }, { onSuccess: setTaken, onError: changes.refused })
+  useKeys(
+    useMemo(
+      (): Record<string, () => void> =>
+        plans && course.held.canUndo ? { z: () => changes.undo.mutate(undefined) } : {},
+      [plans, course.held.canUndo, changes.undo],
+    ),
+  )
+  return (
+    <>
+      {plans && <Steps course={course} changes={changes} />}
+      {changes.problem && <Note>{changes.problem.message}</Note>}
+      <Unmade course={course} onRelease={(id) => changes.release.mutate(id)} />
+      <div className="hidden md:block">
+        <River
+          course={course}
+          chosen={pointed ?? taken}
+          onChoose={setTaken}
+          onMove={
+            plans
+              ? (id, minutes) => {
+                  const draft = course.drafts.find((one) => one.id === id)
+                  if (draft) hold(draft, { start: startsLater(draft, minutes) })
+                }
+              : undefined
+          }
+          clock={clock}
+          day={day}
+          litres={(value) => units.litres(value)}
+          label={summary(course)}
+        />
+      </div>
+      {inHand && (
+        <InHand
+          course={course}
+          days={days}
+          draft={inHand}
+          busy={changes.busy}
+          onHold={(moved) => hold(inHand, moved)}
+          onRelease={() => changes.release.mutate(inHand.id, { onSuccess: () => setTaken(undefined) })}
+          onAccept={() => changes.accept.mutate([inHand], { onSuccess: () => setTaken(undefined) })}
+          onClose={() => setTaken(undefined)}
+        />
+      )}
+      <ToMake
+        course={course}
+        taken={taken}
+        busy={changes.busy}
+        onPoint={setPointed}
+        onTake={setTaken}
+        onAccept={(drafts) => changes.accept.mutate(drafts, { onError: changes.refused })}
+      />
+      <FromTheShelf course={course} />
+      <NotMet calls={course.calls.filter(wrong)} />
+    </>
+  )
+}
+
+const LOOK_S = 8
+
+/** Looking for a better one, and back and forth through what was changed. */
+function Steps({ course, changes }: { course: Course; changes: ReturnType<typeof useCourseChanges> }) {
+  const looked = changes.look.data
+  const found = looked?.held.version === course.held.version ? looked.found : undefined
+  const looking = changes.look.isPending
+  return (
+    <div className="mb-3 flex flex-wrap items-center gap-2">
+      <Button disabled={changes.busy} onClick={() => changes.look.mutate(LOOK_S)}>
+        {looking ? 'Looking …' : 'Look for a better one'}
+      </Button>
+      {looking && <Button onClick={() => void stopLooking()}>Stop here</Button>}
+      <Button disabled={changes.busy || !course.held.canUndo} onClick={() => changes.undo.mutate(undefined)}>
+        Undo
+      </Button>
+      <Button disabled={changes.busy || !course.held.canRedo} onClick={() => changes.redo.mutate(undefined)}>
+        Redo
+      </Button>
+      {course.drafts.some((draft) => draft.held) && (
+        <Button disabled={changes.busy} onClick={() => changes.releaseAll.mutate(undefined)}>
+          Let all go
+        </Button>
+      )}
+      <span role="status" className="text-15 text-quiet">
+        {looking
+          ? `Fewer litres late first, then fewer batches: ${LOOK_S} seconds at most.`
+          : found && goodness(found)}
+      </span>
+    </div>
+  )
+}
+
+function goodness({ how, gap }: NonNullable<Course['found']>): string {
+  if (how === 'PROVEN')
+    return 'Proven best: nothing made of these calls is less late, or takes fewer batches.'
+  if (how === 'CONSTRUCTIVE') return 'Nobody has looked further than this.'
+  if (gap === 0) return 'Nothing is less late; fewer batches may be possible.'
+  return gap === undefined
+    ? 'How far from the best it is, is not known.'
+    : `At most ${Math.ceil(gap * 100)} % of what comes late could be saved.`
+}
+
+/** What is held and cannot be made as it is any more. */
+function Unmade({ course, onRelease }: { course: Course; onRelease: (id: string) => void }) {
+  const units = useUnits()
+  const { day } = useTimes()
+  return course.unmade.map((one) => (
+    <Note key={one.id}>
+      {units.litres(one.litres)} of {one.formula}, held at {day(one.start)}: {one.reason}.{' '}
+      <Button tone="quiet" onClick={() => onRelease(one.id)}>
+        Let it go
+      </Button>
+    </Note>
+  ))
 }
 
 function summary(course: Course): string {
@@ -84,60 +193,27 @@ function summary(course: Course): string {
   return `${calls}: ${batches}, ${late === 0 ? 'all in time' : late === 1 ? 'one late or short' : `${late} late or short`}.`
 }
 
-const callOf = (course: Course, gives: Draft['gives'][number]) =>
-  course.calls.find((call) => call.id === gives.callId)
-
 /** Not as it was asked for. */
 const wrong = (call: Call) => call.missing > 0 || call.lateMin > 0
 
-/** How a batch of the course is accepted: for the first of its calls, at the hour and in the pot that were laid. */
-function useAccept(course: Course) {
-  return useChange(
-    async (drafts: Draft[]) => {
-      for (const draft of drafts) {
-        const first = draft.gives
-          .map((g) => callOf(course, g))
-          .filter((call): call is Call => call !== undefined)
-          .sort((a, b) => a.by.localeCompare(b.by))[0]
-        await data(
-          api.POST('/api/batches', {
-            body: {
-              id: newId(),
-              callId: first?.id,
-              charge: {
-                formula: draft.formula,
-                vesselId: draft.vesselId,
-                burnerId: draft.burnerId,
-                goal: 'LITRES',
-                value: draft.litres,
-                readyBy: first?.by ?? draft.ready,
-                startAt: draft.start,
-              },
-            },
-          }),
-        )
-      }
-    },
-    'the-course',
-    'range',
-    'calls',
-    'batches',
-  )
-}
-
 function ToMake({
   course,
-  chosen,
-  onChoose,
+  taken,
+  busy,
+  onPoint,
+  onTake,
+  onAccept,
 }: {
   course: Course
-  chosen?: string
-  onChoose: (id: string | undefined) => void
+  taken?: string
+  busy: boolean
+  onPoint: (id: string | undefined) => void
+  onTake: (id: string) => void
+  onAccept: (drafts: Course['drafts']) => void
 }) {
   const units = useUnits()
   const may = useMay()
   const { day } = useTimes()
-  const accept = useAccept(course)
   const drafts = [...course.drafts].sort((a, b) => a.start.localeCompare(b.start))
   if (drafts.length === 0) return null
   return (
@@ -146,8 +222,8 @@ function ToMake({
         aside={
           may('PLAN') &&
           drafts.length > 1 && (
-            <Button disabled={accept.isPending} onClick={() => accept.mutate(drafts)}>
-              {accept.isPending ? 'Accepting …' : `Accept all ${drafts.length}`}
+            <Button disabled={busy} onClick={() => onAccept(drafts)}>
+              {`Accept all ${drafts.length}`}
             </Button>
           )
         }
@@ -155,43 +231,55 @@ function ToMake({
         To make, by when it starts
       </Heading>
       <ul className="m-0 list-none p-0">
-        {drafts.map((draft) => (
-          <li
-            key={draft.id}
-            className={`border-rule grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 gap-y-1 border-t py-3 last:border-b md:grid-cols-[150px_minmax(0,3fr)_minmax(0,3fr)_auto] ${chosen === draft.id ? 'bg-raised' : ''}`}
-            onMouseEnter={() => onChoose(draft.id)}
-            onMouseLeave={() => onChoose(undefined)}
-          >
-            <b className="text-18 font-semibold">{day(draft.start)}</b>
-            <span className="order-last col-span-2 md:order-none md:col-span-1">
-              <b className="text-18 font-semibold">
-                {draft.formulaName}, {units.litres(draft.litres)}
-              </b>
-              <span className="text-15 text-quiet block">
-                in {draft.vesselName}, ready {day(draft.ready)}
+        {drafts.map((draft) => {
+          const broken = brokenBy(course, draft)
+          return (
+            <li
+              key={draft.id}
+              className={`border-rule grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 gap-y-1 border-t py-3 last:border-b md:grid-cols-[150px_minmax(0,3fr)_minmax(0,3fr)_auto] ${taken === draft.id ? 'bg-raised' : ''}`}
+              onMouseEnter={() => onPoint(draft.id)}
+              onMouseLeave={() => onPoint(undefined)}
+            >
+              <b className="text-18 font-semibold">{day(draft.start)}</b>
+              <span className="order-last col-span-2 md:order-none md:col-span-1">
+                <b className="text-18 font-semibold">
+                  {draft.formulaName}, {units.litres(draft.litres)}
+                </b>
+                <span className="text-15 text-quiet block">
+                  in {draft.vesselName}, ready {day(draft.ready)}
+                  {draft.held && ', held'}
+                </span>
+                {broken.map((b) => (
+                  <span key={b.rule + b.from} className="text-15 text-ember block font-semibold">
+                    {about(b.thing, brokenName[b.rule])}
+                  </span>
+                ))}
               </span>
-            </span>
-            <span className="text-15 order-last col-span-2 md:order-none md:col-span-1">
-              {draft.gives
-                .map((g) => {
-                  const call = callOf(course, g)
-                  return `${call?.station ?? ''} ${units.litres(g.litres)} by ${call ? day(call.by) : ''}`
-                })
-                .join('; ')}
-            </span>
-            {may('PLAN') && (
-              <Button
-                disabled={accept.isPending}
-                onClick={() => accept.mutate([draft])}
-                aria-label={`Accept ${draft.formulaName} in ${draft.vesselName}`}
-              >
-                Accept
-              </Button>
-            )}
-          </li>
-        ))}
+              <span className="text-15 order-last col-span-2 md:order-none md:col-span-1">
+                {forWhom(course, draft, (value) => units.litres(value), day) || 'nobody has called for it'}
+              </span>
+              <span className="flex gap-2">
+                <Button
+                  onClick={() => onTake(draft.id)}
+                  aria-pressed={taken === draft.id}
+                  aria-label={`Take ${draft.formulaName} in ${draft.vesselName} in hand`}
+                >
+                  Take
+                </Button>
+                {may('PLAN') && (
+                  <Button
+                    disabled={busy}
+                    onClick={() => onAccept([draft])}
+                    aria-label={`Accept ${draft.formulaName} in ${draft.vesselName}`}
+                  >
+                    Accept
+                  </Button>
+                )}
+              </span>
+            </li>
+          )
+        })}
       </ul>
-      {accept.error && <Note>{accept.error.message}</Note>}
     </section>
   )
 }

@@ -15,6 +15,7 @@ GRANT SELECT, INSERT ON first_run           TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON account      TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON api_token    TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON batch        TO potamos@'127.0.0.1';
+GRANT SELECT, INSERT, UPDATE ON batch_call   TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON bed_kind     TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON burner       TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON chiller      TO potamos@'127.0.0.1';
@@ -28,6 +29,8 @@ GRANT SELECT, INSERT, UPDATE ON vessel       TO potamos@'127.0.0.1';
 
 -- Made anew from the facts, or of the moment.
 GRANT SELECT, INSERT, UPDATE, DELETE ON lot             TO potamos@'127.0.0.1';
+GRANT SELECT, INSERT, UPDATE, DELETE ON course_step     TO potamos@'127.0.0.1';
+GRANT SELECT, INSERT, UPDATE, DELETE ON course_held     TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE, DELETE ON delivery        TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE, DELETE ON change_log      TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE, DELETE ON device_reading  TO potamos@'127.0.0.1';

@@ -306,7 +306,9 @@ class AuthorisationTest {
     void theCookIsLetInWhereverThereIsSomethingToRead() {
         operations()
                 .filter(Operation::reads)
+                // Their ids are of neither a thing nor a batch.
                 .filter(operation -> !operation.template().contains("photos/{id}"))
+                .filter(operation -> !operation.template().contains("drafts/{id}"))
                 .forEach(operation -> assertThat(ask(cook, operation).status())
                         .as("%s", operation)
                         .isEqualTo(200));

@@ -1,5 +1,6 @@
 package potamos.core.batch;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import potamos.core.flow.Forecaster;
@@ -28,11 +29,17 @@ public final class Expectation {
     }
 
     /**
-     * Litres that the batch still has for the call that it is made for: expected until it is strained, then what is there of it.
+     * Litres that a call was promised of a batch.
      *
-     * @param delivered to that call so far
+     * @param delivered to it so far
      */
-    public static Volume promised(Plan plan, BatchState state, Volume delivered) {
+    public record Promise(Volume litres, Volume delivered) {}
+
+    /**
+     * Litres that the batch still has for each of the calls that it is made for, the first served first: expected until it is strained, then what is there of
+     * it.
+     */
+    public static List<Volume> promised(Plan plan, BatchState state, List<Promise> calls) {
         double there = state.stage() == Stage.ABANDONED
                 ? 0
                 : state.shelf().stored().litres() > 0
@@ -40,8 +47,14 @@ public final class Expectation {
                         : state.out()
                                 .map(out -> out.minus(state.shelf().spoiled()).litres())
                                 .orElseGet(() -> ready(plan, state));
-        double wanted = plan.called().litres() - delivered.litres();
-        return Volume.ofLitres(Math.max(0, Math.min(wanted, there)));
+        List<Volume> promised = new ArrayList<>();
+        for (Promise call : calls) {
+            double wanted = call.litres().litres() - call.delivered().litres();
+            double gets = Math.max(0, Math.min(wanted, there));
+            promised.add(Volume.ofLitres(gets));
+            there -= gets;
+        }
+        return promised;
     }
 
     /** Litres that will be ready: after a reduction that follows the straining, too. */

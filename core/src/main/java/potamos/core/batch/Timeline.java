@@ -27,6 +27,11 @@ public record Timeline(List<Step> steps) {
     /** A stage and how long it takes. */
     public record Part(Stage stage, Duration length) {}
 
+    /** The stages and their lengths, wherever they stand on the clock. */
+    public List<Part> parts() {
+        return steps.stream().map(step -> new Part(step.stage(), step.length())).toList();
+    }
+
     public static Timeline startingAt(Instant start, List<Part> parts) {
         List<Step> steps = new ArrayList<>();
         Instant at = start;

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Volume;
 
@@ -106,24 +107,64 @@ public final class Constructive {
         List<Wanted.Part> open = new ArrayList<>();
         for (Call call :
                 begun.calls().stream().sorted(Comparator.comparing(Call::by)).toList()) {
-            double missing = call.litres().litres();
-            for (Lot lot : oldest) {
-                boolean there = !lot.from().isAfter(call.by());
-                double gives = there && lot.refusedFor(call).isEmpty() ? Math.min(missing, left.get(lot.id())) : 0;
-                if (gives > LEAST_L || gives > 0 && gives >= missing) {
-                    allocations.add(new Allocation(call.id(), lot.id(), Volume.ofLitres(gives)));
-                    left.merge(lot.id(), -gives, Double::sum);
-                    missing -= gives;
-                }
-            }
+            double missing = given(
+                    call,
+                    call.litres().litres(),
+                    oldest.stream().filter(lot -> !lot.from().isAfter(call.by())),
+                    left,
+                    allocations);
             Optional<String> refused = call.formula().refusedWithout(call.without());
-            if (missing > 0 && refused.isPresent()) {
+            if (missing > Course.A_JUG_L && refused.isPresent()) {
                 why.put(call.id(), refused.get());
-            } else if (missing > 0) {
+            } else if (missing > Course.A_JUG_L) {
                 open.add(new Wanted.Part(call, missing));
             }
         }
-        return open;
+        return latePinned(open, oldest, left, allocations, why);
+    }
+
+    /** What somebody wants where it is comes late for a call rather than that the call is made a second time. */
+    private List<Wanted.Part> latePinned(
+            List<Wanted.Part> open,
+            List<Lot> oldest,
+            Map<String, Double> left,
+            List<Allocation> allocations,
+            Map<String, String> why) {
+        Set<String> pinned = begun.drafts().stream().map(Draft::id).collect(Collectors.toSet());
+        List<Wanted.Part> still = new ArrayList<>();
+        for (Wanted.Part part : open) {
+            Instant never = part.call().by().plusSeconds(Puzzle.NEVER_S);
+            double missing = given(
+                    part.call(),
+                    part.litres(),
+                    oldest.stream()
+                            .filter(lot ->
+                                    pinned.contains(lot.id()) && lot.from().isBefore(never)),
+                    left,
+                    allocations);
+            if (missing < part.litres()) {
+                why.put(part.call().id(), "its batch is held where it is");
+            }
+            if (missing > Course.A_JUG_L) {
+                still.add(new Wanted.Part(part.call(), missing));
+            }
+        }
+        return still;
+    }
+
+    /** Gives a call what it may have of some lots; what is still missing then. */
+    private static double given(
+            Call call, double litres, Stream<Lot> lots, Map<String, Double> left, List<Allocation> allocations) {
+        double missing = litres;
+        for (Lot lot : lots.toList()) {
+            double gives = lot.refusedFor(call).isEmpty() ? Math.min(missing, left.get(lot.id())) : 0;
+            if (gives > LEAST_L || gives > 0 && gives >= missing) {
+                allocations.add(new Allocation(call.id(), lot.id(), Volume.ofLitres(gives)));
+                left.merge(lot.id(), -gives, Double::sum);
+                missing -= gives;
+            }
+        }
+        return missing;
     }
 
     /** Parts of one stock that are wanted near to each other, as far as one vessel gives them; what no vessel gives at once is split. */
@@ -201,17 +242,17 @@ public final class Constructive {
     /** The best start of the best way, or what was in the way of most. */
     private static final class Found {
         private Draft draft;
-        private final Map<Diary.Why, Integer> inTheWay = new EnumMap<>(Diary.Why.class);
+        private final Map<Obstacle, Integer> inTheWay = new EnumMap<>(Obstacle.class);
 
         /** Whether nothing is in the way; what is, is counted. */
-        boolean room(Optional<Diary.Why> against) {
+        boolean room(Optional<Obstacle> against) {
             against.ifPresent(why -> inTheWay.merge(why, 1, Integer::sum));
             return against.isEmpty();
         }
 
         String words() {
             return inTheWay.entrySet().stream()
-                    .filter(entry -> entry.getKey() != Diary.Why.PAST)
+                    .filter(entry -> entry.getKey() != Obstacle.PAST)
                     .max(Map.Entry.comparingByValue())
                     .map(entry -> switch (entry.getKey()) {
                         case SOMEBODY_THERE -> "somebody must be there, and nobody is";

@@ -41,6 +41,10 @@ public record Course(
         List<Allocation> allocations) {
 
     private static final double A_DROP_L = 0.005;
+
+    /** What nobody misses of a call. */
+    static final double A_JUG_L = 0.05;
+
     private static final double ALL_OF_A_LITRE_H = 8;
     private static final double A_BATCH_H = 0.5;
     private static final double SLACK_H = 1;
@@ -239,7 +243,7 @@ public record Course(
         return calls.stream()
                 .map(call -> new Unmet(
                         call, Volume.ofLitres(Math.max(0, call.litres().litres() - got.getOrDefault(call.id(), 0.0)))))
-                .filter(unmet -> unmet.litres().litres() > 10 * A_DROP_L)
+                .filter(unmet -> unmet.litres().litres() > A_JUG_L)
                 .toList();
     }
 

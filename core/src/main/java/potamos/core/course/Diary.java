@@ -65,29 +65,13 @@ final class Diary {
         return kind.ordinal() + name;
     }
 
-    /** Why a batch does not go in. */
-    enum Why {
-        PAST,
-        SOMEBODY_THERE,
-        VESSEL,
-        BURNER,
-        OVEN,
-        CONTAINER,
-        ICE;
-
-        /** The thing that is taken, where it is one. */
-        Use.Kind thing() {
-            return Use.Kind.valueOf(name());
-        }
-    }
-
     /** What is in its way at a start; empty where it finds room. */
-    Optional<Why> against(Footprint batch, Instant start) {
+    Optional<Obstacle> against(Footprint batch, Instant start) {
         if (start.isBefore(now)) {
-            return Optional.of(Why.PAST);
+            return Optional.of(Obstacle.PAST);
         }
         if (!attended(batch, start)) {
-            return Optional.of(Why.SOMEBODY_THERE);
+            return Optional.of(Obstacle.SOMEBODY_THERE);
         }
         return taken(batch, start);
     }
@@ -106,15 +90,15 @@ final class Diary {
     }
 
     /** The first thing that others have while it wants it. */
-    Optional<Why> taken(Footprint batch, Instant start) {
+    Optional<Obstacle> taken(Footprint batch, Instant start) {
         long at = start.getEpochSecond();
         for (Footprint.Thing thing : batch.things()) {
-            Optional<Why> why = against(thing, at, batch.family());
+            Optional<Obstacle> why = against(thing, at, batch.family());
             if (why.isPresent()) {
                 return why;
             }
         }
-        return batch.iceFrom(start).filter(this::iceShort).map(use -> Why.ICE);
+        return batch.iceFrom(start).filter(this::iceShort).map(use -> Obstacle.ICE);
     }
 
     /**
@@ -161,19 +145,19 @@ final class Diary {
                 other.from() - thing.to() - cleanedAfter + 1, other.to() + cleanedBefore - thing.from() - 1);
     }
 
-    private Optional<Why> against(Footprint.Thing thing, long at, Family family) {
+    private Optional<Obstacle> against(Footprint.Thing thing, long at, Family family) {
         List<Entry> others = entries.getOrDefault(key(thing.kind(), thing.name()), List.of());
         long from = thing.from() + at;
         long to = thing.to() + at;
         return switch (thing.kind()) {
-            case VESSEL -> blocked(others.stream().allMatch(other -> apart(other, from, to, family)), Why.VESSEL);
-            case BURNER -> blocked(others.stream().noneMatch(other -> other.overlaps(from, to)), Why.BURNER);
-            case OVEN -> blocked(others.stream().noneMatch(other -> other.overlaps(from, to)), Why.OVEN);
-            case CONTAINER -> blocked(enough(others, thing, from, to), Why.CONTAINER);
+            case VESSEL -> blocked(others.stream().allMatch(other -> apart(other, from, to, family)), Obstacle.VESSEL);
+            case BURNER -> blocked(others.stream().noneMatch(other -> other.overlaps(from, to)), Obstacle.BURNER);
+            case OVEN -> blocked(others.stream().noneMatch(other -> other.overlaps(from, to)), Obstacle.OVEN);
+            case CONTAINER -> blocked(enough(others, thing, from, to), Obstacle.CONTAINER);
         };
     }
 
-    private static Optional<Why> blocked(boolean free, Why why) {
+    private static Optional<Obstacle> blocked(boolean free, Obstacle why) {
         return free ? Optional.empty() : Optional.of(why);
     }
 

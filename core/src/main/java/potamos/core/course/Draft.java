@@ -45,8 +45,7 @@ public record Draft(
             Instant start,
             String id) {
         return new Ways(equipment)
-                .of(formula, litres.litres())
-                .filter(way -> way.charge().run().vessel().name().equals(vessel))
+                .in(formula, litres.litres(), vessel)
                 .filter(way -> burner.isEmpty() || burner.equals(way.burner()))
                 .findFirst()
                 .orElseThrow(() -> Refusal.of("vessel", "no vessel of this name gives as much, on such a burner"))

@@ -66,7 +66,7 @@ public final class Opening {
                 timeline,
                 !timeline.ready().isAfter(readyBy),
                 diary.attended(batch, start),
-                diary.taken(batch, start).map(Diary.Why::thing));
+                diary.taken(batch, start).map(Obstacle::thing));
     }
 
     /**

@@ -33,7 +33,11 @@ record Wanted(Formula formula, List<Part> parts) {
 
     /** When it is ready and a longer simmer is still no matter. */
     Instant sure() {
-        return by().minus(ROBUST);
+        return sure(by());
+    }
+
+    static Instant sure(Instant by) {
+        return by.minus(ROBUST);
     }
 
     Instant last() {

@@ -1,7 +1,6 @@
 package potamos.core.course;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -102,6 +101,15 @@ final class Ways {
         return all.stream().map(Untried::way).flatMap(Optional::stream);
     }
 
+    /** The ways of making them in one vessel, however large it is. */
+    Stream<Way> in(Formula formula, double litres, String vessel) {
+        return equipment.vessels().stream()
+                .filter(one -> one.name().equals(vessel) && fullL(formula, one) >= litres - 1e-6)
+                .flatMap(one -> untried(formula, litres, one))
+                .map(Untried::way)
+                .flatMap(Optional::stream);
+    }
+
     /** A way that is solved once, when somebody asks. */
     private final class Untried {
         private final Formula formula;
@@ -128,19 +136,18 @@ final class Ways {
     }
 
     private List<Untried> untried(Formula formula, double litres) {
-        List<Untried> ways = new ArrayList<>();
-        equipment.vessels().stream()
+        return equipment.vessels().stream()
                 .filter(vessel -> fullL(formula, vessel) >= litres - 1e-6)
                 .sorted(Comparator.comparingDouble(vessel -> fullL(formula, vessel)))
                 .limit(MOST_VESSELS)
-                .forEach(vessel -> {
-                    for (List<Oven> ovens : ovens(formula)) {
-                        for (Optional<Burner> burner : burners(formula, vessel)) {
-                            ways.add(new Untried(formula, litres, vessel, burner, ovens));
-                        }
-                    }
-                });
-        return ways;
+                .flatMap(vessel -> untried(formula, litres, vessel))
+                .toList();
+    }
+
+    private Stream<Untried> untried(Formula formula, double litres, Vessel vessel) {
+        return ovens(formula).stream()
+                .flatMap(ovens -> burners(formula, vessel).stream()
+                        .map(burner -> new Untried(formula, litres, vessel, burner, ovens)));
     }
 
     private Optional<Way> way(

@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -225,5 +226,75 @@ class ConstructiveTest {
                 .course();
         assertThat(course.drafts()).extracting(Draft::id).containsExactly("batch-2", "batch-3");
         assertThat(course.check()).isEmpty();
+    }
+
+    /** Held so that it comes half an hour late, it is the batch of that call all the same; held a day late it is not. */
+    @Test
+    void whatIsHeldLateIsNotMadeASecondTime() {
+        Call wanted = call("a", Book.whiteChicken(), 6, Duration.ofHours(30));
+        Course open = Course.open(kitchen(), NOW, UNTIL, List.of(wanted), List.of());
+        Draft laid = Constructive.lay(open).course().drafts().get(0);
+        Draft late = heldUntil(laid, wanted.by().plus(Duration.ofMinutes(30)));
+        Constructive.Laid around = Constructive.lay(open.with(List.of(late), List.of()));
+        assertThat(around.course().drafts()).containsExactly(late);
+        assertThat(around.course().unmet()).isEmpty();
+        assertThat(around.why()).containsKey("a");
+        Draft never = heldUntil(laid, wanted.by().plus(Duration.ofHours(24)));
+        assertThat(Constructive.lay(open.with(List.of(never), List.of()))
+                        .course()
+                        .drafts())
+                .hasSize(2);
+    }
+
+    private static Draft heldUntil(Draft draft, Instant ready) {
+        Instant start = draft.start().plus(Duration.between(draft.ready(), ready));
+        return Draft.pinned(
+                kitchen(),
+                draft.charge().formula(),
+                Volume.ofLitres(6),
+                draft.charge().run().vessel().name(),
+                draft.burner(),
+                start,
+                "held");
+    }
+
+    @Test
+    void whyABatchIsWhereItIsNamesItsCallWhatIsInItsWayAndAnotherVessel() {
+        Call wanted = call("a", Book.whiteChicken(), 6, Duration.ofHours(30));
+        Course laid = lay(kitchen(), List.of(wanted)).course();
+        Because alone = Because.of(laid, laid.drafts().get(0).id());
+        assertThat(alone.first()).contains(wanted);
+        assertThat(alone.spare()).isGreaterThanOrEqualTo(Duration.ofMinutes(60));
+        assertThat(alone.instead().orElseThrow().vessel())
+                .isNotEqualTo(laid.drafts().get(0).charge().run().vessel().name());
+        assertThat(alone.instead().orElseThrow().more()).isZero();
+        Equipment onePot = Weeks.equipment(
+                1, Unattended.ALLOWED, Rota.daily(ZoneOffset.UTC, LocalTime.MIDNIGHT, LocalTime.MIDNIGHT));
+        Call next = call("b", Book.whiteChicken(), 6, Duration.ofHours(24 * 5 + 6));
+        Course both = lay(onePot, List.of(wanted, next)).course();
+        Draft first =
+                both.drafts().stream().min(Comparator.comparing(Draft::start)).orElseThrow();
+        Draft after = Draft.pinned(
+                onePot,
+                Book.whiteChicken(),
+                Volume.ofLitres(6),
+                first.charge().run().vessel().name(),
+                first.burner(),
+                vesselFree(first),
+                "after");
+        Course close = both.with(List.of(first, after), both.allocations());
+        Because behind = Because.of(close, "after");
+        assertThat(behind.earlier().orElseThrow().what()).isEqualTo(Obstacle.VESSEL);
+        assertThat(behind.earlier().orElseThrow().batch()).contains(first.id());
+        assertThat(behind.instead()).isEmpty();
+    }
+
+    /** From when on another may be started so that the pot is clean when it is wanted. */
+    private static Instant vesselFree(Draft first) {
+        Use mine = first.uses().stream()
+                .filter(use -> use.kind() == Use.Kind.VESSEL)
+                .findFirst()
+                .orElseThrow();
+        return mine.to().minus(Duration.between(first.start(), mine.from()));
     }
 }

@@ -95,8 +95,8 @@ class PuzzleTest {
 
     /** Containers and ice are for whoever counts them together. */
     private static boolean free(Diary diary, Footprint batch, long start) {
-        Optional<Diary.Why> why = diary.against(batch, Instant.ofEpochSecond(start));
-        return why.isEmpty() || why.get() == Diary.Why.CONTAINER || why.get() == Diary.Why.ICE;
+        Optional<Obstacle> why = diary.against(batch, Instant.ofEpochSecond(start));
+        return why.isEmpty() || why.get() == Obstacle.CONTAINER || why.get() == Obstacle.ICE;
     }
 
     @Test

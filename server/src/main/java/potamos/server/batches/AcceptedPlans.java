@@ -1,5 +1,7 @@
 package potamos.server.batches;
 
+import jakarta.validation.constraints.NotNull;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -20,6 +22,7 @@ import potamos.server.accounts.Role;
 import potamos.server.accounts.Role.Right;
 import potamos.server.charges.ChargeRequest;
 import potamos.server.charges.Planning;
+import potamos.server.courses.Accepting;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.live.Changes;
 import potamos.server.problems.Conflict;
@@ -27,7 +30,10 @@ import potamos.server.stations.Calls;
 
 /** Where a batch begins: a plan that somebody has accepted. */
 @Service
-public class AcceptedPlans {
+public class AcceptedPlans implements Accepting {
+
+    /** Litres of a batch for a call beside the first. */
+    public record Also(@NotNull String callId, double litres) {}
 
     private final BatchMapper mapper;
     private final Planning planning;
@@ -48,12 +54,13 @@ public class AcceptedPlans {
     /**
      * Accepts a plan: freezes it and takes the vessel.
      *
-     * @param id made by the client; accepting twice with the same one accepts once
+     * @param id   made by the client; accepting twice with the same one accepts once
+     * @param also other calls that the rest of it is for, in the order in which they are served
      * @throws Refusal  when the charge does not fit its vessel
      * @throws Conflict when the vessel is in use or the call is being made already
      */
     @Transactional
-    public String accept(Person person, String id, String callId, ChargeRequest request) {
+    public String accept(Person person, String id, String callId, List<Also> also, ChargeRequest request) {
         person.require(Right.PLAN);
         String kitchenId = person.kitchenId();
         if (request.readyBy() == null) {
@@ -82,15 +89,12 @@ public class AcceptedPlans {
         double called = request.goal() == ChargeRequest.GoalKind.LITRES && request.value() != null
                 ? request.value()
                 : proposed.charge().forecast().yield().mid();
+        List<Also> calledFor = new ArrayList<>();
         if (callId != null) {
-            Calls.Call call = calls.of(person, callId);
-            if (call.status().ended()) {
-                throw new Conflict("callId", "That call is " + Figure.word(call.status()) + " already.");
-            }
-            called = call.owed().open().litres();
-            if (called == 0) {
-                throw new Conflict("callId", "That call is being made already.");
-            }
+            calledFor.add(new Also(callId, open(person, callId)));
+            also.forEach(more ->
+                    calledFor.add(new Also(more.callId(), Math.min(more.litres(), open(person, more.callId())))));
+            called = calledFor.stream().mapToDouble(Also::litres).sum();
         }
         Plan plan = planning.plan(proposed, request.readyBy(), Volume.ofLitres(called));
         BatchState begins = Batch.replay(plan, List.of(), plan.accepted());
@@ -105,14 +109,44 @@ public class AcceptedPlans {
                 person.id(),
                 plan.accepted(),
                 begins.stage().name()));
-        mapper.stands(
-                id,
-                begins.stage().name(),
-                Expectation.promised(plan, begins, Volume.ZERO).litres());
-        changes.note(kitchenId, "batches", id);
-        if (callId != null) {
-            changes.note(kitchenId, "calls", callId);
+        List<Volume> promised = Expectation.promised(
+                plan,
+                begins,
+                calledFor.stream()
+                        .map(one -> new Expectation.Promise(Volume.ofLitres(one.litres()), Volume.ZERO))
+                        .toList());
+        for (int place = 0; place < calledFor.size(); place++) {
+            String call = calledFor.get(place).callId();
+            mapper.insertCall(new BatchMapper.CallRow(
+                    id, call, place, calledFor.get(place).litres()));
+            mapper.promised(id, call, promised.get(place).litres());
+            changes.note(kitchenId, "calls", call);
         }
+        changes.note(kitchenId, "batches", id);
         return id;
+    }
+
+    @Override
+    @Transactional
+    public void accept(Person person, String id, List<Gives> gives, ChargeRequest charge) {
+        String first = gives.isEmpty() ? null : gives.get(0).callId();
+        List<Also> also = gives.stream()
+                .skip(1)
+                .map(one -> new Also(one.callId(), one.litres()))
+                .toList();
+        accept(person, id, first, also, charge);
+    }
+
+    /** Litres of a call that nobody makes yet. */
+    private double open(Person person, String callId) {
+        Calls.Call call = calls.of(person, callId);
+        if (call.status().ended()) {
+            throw new Conflict("callId", "That call is " + Figure.word(call.status()) + " already.");
+        }
+        double open = call.owed().open().litres();
+        if (open == 0) {
+            throw new Conflict("callId", "That call is being made already.");
+        }
+        return open;
     }
 }

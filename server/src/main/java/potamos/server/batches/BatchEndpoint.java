@@ -7,6 +7,7 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -81,6 +82,7 @@ class BatchEndpoint {
             String id,
 
             String callId,
+            @Valid @Size(max = 20) List<AcceptedPlans.Also> also,
             @Valid @NotNull ChargeRequest charge) {}
 
     private final Batches batches;
@@ -175,7 +177,12 @@ class BatchEndpoint {
     @Operation(summary = "Accepts a charge as a batch")
     @PostMapping("/api/batches")
     ResponseEntity<Page> accept(@AuthenticationPrincipal Person person, @Valid @RequestBody Acceptance body) {
-        String id = plans.accept(person, body.id(), body.callId(), body.charge());
+        String id = plans.accept(
+                person,
+                body.id(),
+                body.callId(),
+                Optional.ofNullable(body.also()).orElse(List.of()),
+                body.charge());
         return ResponseEntity.status(HttpStatus.CREATED).body(pages.of(person, id));
     }
 

@@ -87,8 +87,30 @@ interface BatchMapper {
     @Update("UPDATE batch SET burner_id = #{burnerId} WHERE id = #{id} AND kitchen_id = #{kitchenId}")
     int moveTo(String id, String kitchenId, String burnerId);
 
-    @Update("UPDATE batch SET stage = #{stage}, promised_l = #{promisedL} WHERE id = #{id}")
-    void stands(String id, String stage, double promisedL);
+    @Update("UPDATE batch SET stage = #{stage} WHERE id = #{id}")
+    void stands(String id, String stage);
+
+    /** Litres of a batch that a call was promised. */
+    record CallRow(String batchId, String callId, int place, double litres) {}
+
+    @Insert(
+            "INSERT INTO batch_call (batch_id, call_id, place, litres) VALUES (#{batchId}, #{callId}, #{place}, #{litres})")
+    void insertCall(CallRow row);
+
+    @Select("SELECT batch_id, call_id, place, litres FROM batch_call WHERE batch_id = #{batchId} ORDER BY place")
+    List<CallRow> calls(String batchId);
+
+    @Update("UPDATE batch_call SET promised_l = #{promisedL} WHERE batch_id = #{batchId} AND call_id = #{callId}")
+    void promised(String batchId, String callId, double promisedL);
+
+    /** Litres that the batches under way have promised, by batch; nothing of one that is made for no call. */
+    record PromisedRow(String batchId, double litres) {}
+
+    @Select("""
+            SELECT c.batch_id, SUM(c.litres) AS litres FROM batch_call c JOIN batch b ON b.id = c.batch_id
+            WHERE b.kitchen_id = #{kitchenId} AND b.stage NOT IN ('ON_SHELF', 'DONE', 'ABANDONED') GROUP BY c.batch_id
+            """)
+    List<PromisedRow> promisedOpen(String kitchenId);
 
     @Insert("""
             INSERT INTO batch_event (batch_id, seq, id, kind, payload, happened_at, recorded_at, account_id)

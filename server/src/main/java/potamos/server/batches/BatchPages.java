@@ -1,5 +1,6 @@
 package potamos.server.batches;
 
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import potamos.core.batch.ShelfEvent;
@@ -11,10 +12,12 @@ import potamos.server.stations.Calls;
 class BatchPages {
 
     private final Batches batches;
+    private final BatchMapper mapper;
     private final Calls calls;
 
-    BatchPages(Batches batches, Calls calls) {
+    BatchPages(Batches batches, BatchMapper mapper, Calls calls) {
         this.batches = batches;
+        this.mapper = mapper;
         this.calls = calls;
     }
 
@@ -33,16 +36,17 @@ class BatchPages {
     }
 
     private Page of(Person person, Batches.Loaded loaded, Optional<InsertedView> inserted) {
-        Optional<Page.CallRef> call = Optional.ofNullable(loaded.row().callId())
-                .map(callId -> calls.of(person, callId))
+        List<Page.CallRef> made = mapper.calls(loaded.row().id()).stream()
+                .map(row -> calls.of(person, row.callId()))
                 .map(c -> new Page.CallRef(
-                        c.id(), c.stationName(), c.litres(), c.owed().open().litres(), c.status()));
+                        c.id(), c.stationName(), c.litres(), c.owed().open().litres(), c.status()))
+                .toList();
         Optional<String> lot = loaded.events().stream()
                 .map(Logged::event)
                 .filter(ShelfEvent.Stored.class::isInstance)
                 .map(e -> e.stamp().id())
                 .reduce((first, last) -> last);
         boolean onShelf = loaded.state().shelf().stored().litres() > 0;
-        return Page.of(loaded, call, onShelf ? lot : Optional.empty(), inserted);
+        return Page.of(loaded, made, onShelf ? lot : Optional.empty(), inserted);
     }
 }

@@ -169,8 +169,8 @@ public class Batches {
         if (event instanceof ShelfEvent.Delivered delivered && !delivered.call().isEmpty()) {
             changes.note(person.kitchenId(), "calls", delivered.call());
         }
-        if (row.callId() != null && tellsOfLitres(event)) {
-            changes.note(person.kitchenId(), "calls", row.callId());
+        if (tellsOfLitres(event)) {
+            mapper.calls(row.id()).forEach(call -> changes.note(person.kitchenId(), "calls", call.callId()));
         }
         return accepted.before().map(before -> new Inserted(at, before, accepted.state()));
     }
@@ -220,11 +220,17 @@ public class Batches {
     /** Everything that the tables tell of a batch beside its events. */
     private void project(BatchMapper.BatchRow row, Plan plan, List<BatchEvent> events, BatchState state) {
         List<Fact> believed = Batch.believed(events);
-        mapper.stands(
-                row.id(),
-                state.stage().name(),
-                Expectation.promised(plan, state, delivered(believed, row.callId()))
-                        .litres());
+        mapper.stands(row.id(), state.stage().name());
+        List<BatchMapper.CallRow> calledFor = mapper.calls(row.id());
+        List<Volume> promised = Expectation.promised(
+                plan,
+                state,
+                calledFor.stream()
+                        .map(c -> new Expectation.Promise(Volume.ofLitres(c.litres()), delivered(believed, c.callId())))
+                        .toList());
+        for (int i = 0; i < promised.size(); i++) {
+            mapper.promised(row.id(), calledFor.get(i).callId(), promised.get(i).litres());
+        }
         shelf.rebuild(
                 row.kitchenId(), kitchens.of(row.kitchenId()).zone(), row.id(), row.number(), plan, believed, state);
     }

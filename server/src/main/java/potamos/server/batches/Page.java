@@ -32,6 +32,7 @@ import potamos.server.stations.Calls;
 record Page(
         @NotNull BatchView.Card card,
         Optional<CallRef> call,
+        @NotNull List<CallRef> also,
         @NotNull Instant acceptedAt,
         double plannedBedKg,
         double plannedWaterL,
@@ -117,7 +118,7 @@ record Page(
             double gelatinGPerL,
             boolean fits) {}
 
-    /** The call that it is made for; {@code openL} is what nobody has planned of it. */
+    /** A call that it is made for, the first of them or also; {@code openL} is what nobody has planned of it. */
     record CallRef(
             @NotNull String id,
             @NotNull String stationName,
@@ -137,14 +138,15 @@ record Page(
             double gelatinGPerL) {}
 
     static Page of(
-            Batches.Loaded loaded, Optional<CallRef> call, Optional<String> lotId, Optional<InsertedView> inserted) {
+            Batches.Loaded loaded, List<CallRef> calls, Optional<String> lotId, Optional<InsertedView> inserted) {
         Plan accepted = loaded.accepted();
         Plan plan = loaded.plan();
         BatchState state = loaded.state();
         var run = plan.charge().run();
         return PageBuilder.builder()
                 .card(BatchView.card(loaded))
-                .call(call)
+                .call(calls.stream().findFirst())
+                .also(calls.stream().skip(1).toList())
                 .acceptedAt(plan.accepted())
                 .plannedBedKg(accepted.charge().run().raw().kg())
                 .plannedWaterL(run.water().litres())

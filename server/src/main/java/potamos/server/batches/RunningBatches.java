@@ -95,17 +95,21 @@ class RunningBatches implements Running, UnderWay {
     @Override
     public List<Running.Standing> of(String kitchenId) {
         ZoneId zone = kitchens.of(kitchenId).zone();
-        return open(kitchenId).stream().map(open -> running(open, zone)).toList();
+        Map<String, Double> promised = mapper.promisedOpen(kitchenId).stream()
+                .collect(Collectors.toMap(BatchMapper.PromisedRow::batchId, BatchMapper.PromisedRow::litres));
+        return open(kitchenId).stream()
+                .map(open -> running(open, promised.getOrDefault(open.row().id(), 0.0), zone))
+                .toList();
     }
 
-    private static Running.Standing running(Open open, ZoneId zone) {
+    private static Running.Standing running(Open open, double promisedL, ZoneId zone) {
         BatchMapper.BatchRow row = open.row();
         Plan plan = open.plan();
         BatchState state = open.state();
         Formula formula = plan.charge().formula();
         Instant ready = open.outlook().ready();
         double expected = Expectation.litresOut(plan, state).mid();
-        double spare = expected - (row.callId() == null ? 0 : plan.called().litres());
+        double spare = expected - promisedL;
         Lot lot = new Lot(
                 "batch " + row.number(),
                 formula.slug(),

@@ -49,7 +49,8 @@ class CourseEndpoint {
         Defaults defaults = new Defaults();
         double seconds = defaults.or("seconds", in.seconds(), SECONDS);
         Refusal.unlessWithin("seconds", seconds, 0, MOST_SECONDS, "s");
-        Search.Found found = solving.lay(reader.begun(in, defaults), Duration.ofMillis((long) (seconds * 1000)));
+        Search.Found found =
+                solving.lay("another program", reader.begun(in, defaults), Duration.ofMillis((long) (seconds * 1000)));
         Constructive.Laid laid = found.laid();
         Course course = laid.course();
         return new CourseJson.CourseOut(

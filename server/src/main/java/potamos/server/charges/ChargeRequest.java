@@ -64,8 +64,8 @@ public record ChargeRequest(
 
     /** A plain request, as from a call. */
     public static ChargeRequest forLitres(
-            String formula, double litres, String vesselId, Instant readyBy, Instant startAt) {
+            String formula, double litres, String vesselId, String burnerId, Instant readyBy, Instant startAt) {
         return new ChargeRequest(
-                formula, null, vesselId, null, GoalKind.LITRES, litres, null, null, null, null, readyBy, startAt);
+                formula, null, vesselId, burnerId, GoalKind.LITRES, litres, null, null, null, null, readyBy, startAt);
     }
 }

@@ -9,16 +9,18 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.course.Call;
-import potamos.core.course.Constructive;
 import potamos.core.course.Course;
+import potamos.core.course.Draft;
 import potamos.core.course.Lot;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
+import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
 import potamos.core.safety.Keeping;
@@ -28,9 +30,10 @@ import potamos.server.charges.Planning;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
+import potamos.server.problems.NotFound;
 import potamos.server.stations.Calls;
 
-/** Lays the course of a kitchen. Nothing of it is stored: it is what could be done with what is open now. */
+/** Lays the course of a kitchen: what could be done with what is open now, around what people hold where it is. */
 @Service
 class Courses {
 
@@ -40,6 +43,7 @@ class Courses {
     private final Kitchens kitchens;
     private final Running running;
     private final ShelfMapper shelf;
+    private final HeldCourse heldCourse;
     private final KitchenClock clock;
 
     Courses(
@@ -49,6 +53,7 @@ class Courses {
             Kitchens kitchens,
             Running running,
             ShelfMapper shelf,
+            HeldCourse heldCourse,
             KitchenClock clock) {
         this.planning = planning;
         this.calls = calls;
@@ -56,35 +61,42 @@ class Courses {
         this.kitchens = kitchens;
         this.running = running;
         this.shelf = shelf;
+        this.heldCourse = heldCourse;
         this.clock = clock;
     }
 
     /** A lot and what it is of. */
     record Stock(Lot lot, String name, Family family) {}
 
+    /** A batch that is held and cannot be made as it is. */
+    record Unmade(HeldCourse.Draft draft, String reason) {}
+
     /**
-     * What was laid, and of what.
+     * What a course is laid from.
      *
+     * @param course  its drafts are held
      * @param running what is under way
      * @param stocks  what lots are of, by the id of each
      * @param vessels ids by their names
      * @param burners ids by their names
      */
-    record Laid(
-            Constructive.Laid constructive,
+    record Begun(
+            Course course,
             List<Running.Standing> running,
             Map<String, Stock> stocks,
             Map<String, String> vessels,
-            Map<String, String> burners) {}
+            Map<String, String> burners,
+            HeldCourse.Held held,
+            List<Unmade> unmade) {}
 
     /**
-     * Lays it.
+     * What there is to lay.
      *
      * @param person who may read; the endpoint has asked, for what it keeps is not laid anew
      * @param days   how far it looks, 1 to 14
      */
     @Transactional(readOnly = true)
-    public Laid lay(Person person, int days) {
+    public Begun begun(Person person, int days) {
         String kitchenId = person.kitchenId();
         Instant now = clock.instant();
         Instant until = now.plus(Duration.ofDays(days));
@@ -112,6 +124,18 @@ class Courses {
                         1,
                         call.without()))
                 .toList();
+        Map<String, String> vessels = ids(kitchens.vessels(kitchenId));
+        Map<String, String> burners = ids(kitchens.burners(kitchenId));
+        HeldCourse.Held held = heldCourse.of(kitchenId);
+        List<Draft> drafts = new ArrayList<>();
+        List<Unmade> unmade = new ArrayList<>();
+        for (HeldCourse.Draft one : held.drafts()) {
+            try {
+                drafts.add(pinned(kitchenId, begun, one, vessels, burners));
+            } catch (Refusal | NotFound cannot) {
+                unmade.add(new Unmade(one, cannot.getMessage()));
+            }
+        }
         Course course = new Course(
                 begun.equipment(),
                 now,
@@ -120,14 +144,58 @@ class Courses {
                 stocks.stream().map(Stock::lot).toList(),
                 begun.taken(),
                 begun.iceTaken(),
-                List.of(),
+                drafts,
                 List.of());
-        return new Laid(
-                Constructive.lay(course),
+        return new Begun(
+                course,
                 batches,
                 stocks.stream().collect(Collectors.toMap(s -> s.lot().id(), s -> s)),
-                ids(kitchens.vessels(kitchenId)),
-                ids(kitchens.burners(kitchenId)));
+                vessels,
+                burners,
+                held,
+                unmade);
+    }
+
+    /**
+     * Whether a batch can be made where it is to be held, whatever lies in its way there.
+     *
+     * @throws Refusal when it cannot
+     */
+    @Transactional(readOnly = true)
+    public void mayBeHeld(Person person, HeldCourse.Draft draft) {
+        String kitchenId = person.kitchenId();
+        Course begun = planning.begun(kitchenId, clock.instant().plus(Duration.ofDays(1)));
+        pinned(kitchenId, begun, draft, ids(kitchens.vessels(kitchenId)), ids(kitchens.burners(kitchenId)));
+    }
+
+    private Draft pinned(
+            String kitchenId,
+            Course begun,
+            HeldCourse.Draft held,
+            Map<String, String> vessels,
+            Map<String, String> burners) {
+        Formula formula = formulas.of(kitchenId, held.formula());
+        String vessel =
+                named(vessels, held.vesselId()).orElseThrow(() -> Refusal.of("vesselId", "its vessel is retired"));
+        try {
+            return Draft.pinned(
+                    begun.equipment(),
+                    formula,
+                    Volume.ofLitres(held.litres()),
+                    vessel,
+                    named(burners, held.burnerId()),
+                    held.start(),
+                    held.id());
+        } catch (Refusal none) {
+            throw Refusal.of("vesselId", none.getMessage());
+        }
+    }
+
+    private static Optional<String> named(Map<String, String> ids, String id) {
+        return ids.entrySet().stream()
+                .filter(entry -> entry.getValue().equals(id))
+                .map(Map.Entry::getKey)
+                .findFirst();
     }
 
     private static <T> Map<String, String> ids(List<Thing<T>> things) {

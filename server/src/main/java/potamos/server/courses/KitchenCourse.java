@@ -7,12 +7,17 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
+import potamos.core.course.Broken;
+import potamos.core.course.Constructive;
 import potamos.core.course.Course;
 import potamos.core.course.Draft;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
+import potamos.course.Search;
 
 /**
  * A course as it is drawn.
@@ -20,6 +25,9 @@ import potamos.core.formula.Formula;
  * @param lots  what there is, or is coming whatever is done
  * @param hands how many cooks are there, and how many are wanted
  * @param howMuchLateL litres late or missing, weighted as the planner does
+ * @param unmade batches that are held and cannot be made as they are
+ * @param broken rules that what is held breaks
+ * @param found how good it is, in the answer to a search
  */
 record KitchenCourse(
         @NotNull Instant now,
@@ -29,7 +37,41 @@ record KitchenCourse(
         @NotNull List<CourseLot> lots,
         @NotNull List<CourseCall> calls,
         @NotNull List<CourseHands> hands,
-        double howMuchLateL) {
+        double howMuchLateL,
+        @NotNull CourseHeld held,
+        @NotNull List<CourseUnmade> unmade,
+        @NotNull List<CourseBroken> broken,
+        Optional<CourseFound> found) {
+
+    /** What people hold of it: its version, to name with the next change, and whether one can be taken back or done again. */
+    record CourseHeld(int version, boolean canUndo, boolean canRedo) {}
+
+    /** A batch that is held and cannot be made as it is. */
+    record CourseUnmade(
+            @NotNull String id,
+            @NotNull String formula,
+            double litres,
+            @NotNull Instant start,
+            @NotNull String reason) {}
+
+    /** A rule that it breaks: by what is held. */
+    record CourseBroken(
+            @NotNull Broken.Rule rule,
+            @NotNull List<String> draftIds,
+            @NotNull String thing,
+            @NotNull Instant from,
+            @NotNull Instant to) {}
+
+    /**
+     * How good it is, where somebody has looked for a better one.
+     *
+     * @param gap share of its litres late by which the best can be better at most; nothing where no bound is known
+     */
+    record CourseFound(@NotNull Search.How how, Optional<Double> gap) {
+        static CourseFound of(Search.Found found) {
+            return new CourseFound(found.how(), found.gap().stream().boxed().findFirst());
+        }
+    }
 
     record CourseStage(
             @NotNull Stage stage,
@@ -73,7 +115,8 @@ record KitchenCourse(
             @NotNull Instant ready,
             @NotNull Instant useBy,
             @NotNull List<CourseStage> stages,
-            @NotNull List<CourseGives> gives) {}
+            @NotNull List<CourseGives> gives,
+            boolean held) {}
 
     record CourseLot(
             @NotNull String id,
@@ -105,8 +148,10 @@ record KitchenCourse(
 
     record CourseHands(@NotNull Instant from, @NotNull Instant to, int there, double wanted) {}
 
-    static KitchenCourse of(Courses.Laid laid) {
-        Course course = laid.constructive().course();
+    static KitchenCourse of(Courses.Begun begun, Constructive.Laid laid, Optional<CourseFound> found) {
+        Course course = laid.course();
+        Set<String> heldIds =
+                begun.held().drafts().stream().map(HeldCourse.Draft::id).collect(Collectors.toSet());
         Map<String, List<CourseGives>> gives = new HashMap<>();
         course.allocations()
                 .forEach(a -> gives.computeIfAbsent(a.from(), from -> new ArrayList<>())
@@ -114,11 +159,11 @@ record KitchenCourse(
         return new KitchenCourse(
                 course.now(),
                 course.until(),
-                laid.running().stream().map(CourseRunning::of).toList(),
+                begun.running().stream().map(CourseRunning::of).toList(),
                 course.drafts().stream()
-                        .map(d -> draft(laid, d, gives.getOrDefault(d.id(), List.of())))
+                        .map(d -> draft(begun, d, gives.getOrDefault(d.id(), List.of()), heldIds.contains(d.id())))
                         .toList(),
-                laid.stocks().values().stream()
+                begun.stocks().values().stream()
                         .map(s -> new CourseLot(
                                 s.lot().id(),
                                 s.name(),
@@ -132,10 +177,26 @@ record KitchenCourse(
                 course.hands().stream()
                         .map(h -> new CourseHands(h.from(), h.to(), h.there(), h.wanted()))
                         .toList(),
-                course.values().lateL());
+                course.values().lateL(),
+                new CourseHeld(
+                        begun.held().version(),
+                        begun.held().canUndo(),
+                        begun.held().canRedo()),
+                begun.unmade().stream()
+                        .map(u -> new CourseUnmade(
+                                u.draft().id(),
+                                u.draft().formula(),
+                                u.draft().litres(),
+                                u.draft().start(),
+                                u.reason()))
+                        .toList(),
+                course.check().stream()
+                        .map(b -> new CourseBroken(b.rule(), b.drafts(), b.thing(), b.from(), b.to()))
+                        .toList(),
+                found);
     }
 
-    private static CourseDraft draft(Courses.Laid laid, Draft draft, List<CourseGives> gives) {
+    private static CourseDraft draft(Courses.Begun begun, Draft draft, List<CourseGives> gives, boolean held) {
         Formula formula = draft.charge().formula();
         return new CourseDraft(
                 draft.id(),
@@ -143,22 +204,23 @@ record KitchenCourse(
                 formula.name(),
                 formula.family(),
                 draft.litres().litres(),
-                laid.vessels().get(draft.charge().run().vessel().name()),
+                begun.vessels().get(draft.charge().run().vessel().name()),
                 draft.charge().run().vessel().name(),
-                draft.burner().map(laid.burners()::get),
+                draft.burner().map(begun.burners()::get),
                 draft.start(),
                 draft.ready(),
                 draft.useBy(),
                 draft.timeline().steps().stream().map(KitchenCourse::stage).toList(),
-                gives);
+                gives,
+                held);
     }
 
     private static CourseStage stage(Timeline.Step step) {
         return new CourseStage(step.stage(), step.from(), step.to());
     }
 
-    private static List<CourseCall> calls(Courses.Laid laid) {
-        Course course = laid.constructive().course();
+    private static List<CourseCall> calls(Constructive.Laid laid) {
+        Course course = laid.course();
         Map<String, Double> missing = new HashMap<>();
         course.unmet().forEach(u -> missing.put(u.call().id(), u.litres().litres()));
         Map<String, Long> late = new HashMap<>();
@@ -175,7 +237,7 @@ record KitchenCourse(
                         c.by(),
                         missing.getOrDefault(c.id(), 0.0),
                         late.getOrDefault(c.id(), 0L),
-                        laid.constructive().why().getOrDefault(c.id(), "")))
+                        laid.why().getOrDefault(c.id(), "")))
                 .toList();
     }
 }

@@ -27,11 +27,12 @@ interface ShelfMapper {
                    JSON_VALUE(b.plan, '$.charge.formula.slug') AS slug,
                    JSON_VALUE(b.plan, '$.charge.formula.name') AS name,
                    JSON_VALUE(b.plan, '$.charge.formula.family') AS family,
-                   l.left_litres - COALESCE(b.promised_l, 0) AS spare_l, l.use_by, l.allergens,
+                   l.left_litres - COALESCE(p.litres, 0) AS spare_l, l.use_by, l.allergens,
                    JSON_VALUE(b.plan, '$.charge.run.liquid.kind') <> 'WATER' AS allergens_unknown, l.verdict
             FROM lot l JOIN batch b ON b.id = l.batch_id
+            LEFT JOIN (SELECT batch_id, SUM(promised_l) AS litres FROM batch_call GROUP BY batch_id) p ON p.batch_id = b.id
             WHERE l.kitchen_id = #{kitchenId} AND l.left_litres > 0 AND l.use_by >= #{today}
-              AND l.left_litres - COALESCE(b.promised_l, 0) > 0.05
+              AND l.left_litres - COALESCE(p.litres, 0) > 0.05
             ORDER BY l.use_by
             """)
     List<OnShelf> spare(String kitchenId, LocalDate today);

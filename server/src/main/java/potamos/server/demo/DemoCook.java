@@ -69,8 +69,8 @@ class DemoCook {
             long seed) {
         chance = new Random(seed);
         String id = UUID.randomUUID().toString();
-        ChargeRequest request = ChargeRequest.forLitres(formula, litres, vessel, readyBy, start);
-        plans.accept(person, id, call, request);
+        ChargeRequest request = ChargeRequest.forLitres(formula, litres, vessel, null, readyBy, start);
+        plans.accept(person, id, call, List.of(), request);
         return id;
     }
 

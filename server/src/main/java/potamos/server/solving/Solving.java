@@ -1,6 +1,8 @@
 package potamos.server.solving;
 
 import java.time.Duration;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Service;
@@ -16,14 +18,18 @@ public class Solving {
 
     private final Semaphore turn = new Semaphore(1, true);
 
+    /** By whose they are. */
+    private final Map<String, Search> running = new ConcurrentHashMap<>();
+
     /**
      * Lays a course when those before it are done.
      *
+     * @param whose name under which it can be stopped; the same has one at a time
      * @param begun its drafts are pinned
      * @param time  to look for a better one than the core lays by itself
      * @throws Busy when its turn does not come for long
      */
-    public Search.Found lay(Course begun, Duration time) {
+    public Search.Found lay(String whose, Course begun, Duration time) {
         try {
             if (!turn.tryAcquire(LONGEST_WAIT_S, TimeUnit.SECONDS)) {
                 throw new Busy("Other courses are being laid. Try again in a moment.", LONGEST_WAIT_S);
@@ -33,9 +39,20 @@ public class Solving {
             throw new Busy("The server is stopping.", LONGEST_WAIT_S);
         }
         try {
-            return new Search(begun).run(time);
+            Search search = new Search(begun);
+            running.put(whose, search);
+            return search.run(time);
         } finally {
+            running.remove(whose);
             turn.release();
+        }
+    }
+
+    /** Makes a search come to its end with what it has; nothing where none runs. */
+    public void stop(String whose) {
+        Search search = running.get(whose);
+        if (search != null) {
+            search.stop();
         }
     }
 }

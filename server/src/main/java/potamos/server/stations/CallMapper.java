@@ -42,15 +42,16 @@ interface CallMapper {
                    c.litres, c.ready_by, c.without, c.note, a.name AS asked_by, c.asked_at, c.withdrawn_at,
                    c.closed_at, c.closed_short, c.closed_reason,
                    COALESCE((SELECT SUM(d.litres) FROM delivery d WHERE d.call_id = c.id), 0) AS delivered_l,
-                   COALESCE((SELECT SUM(COALESCE(m.promised_l, c.litres)) FROM batch m
-                             WHERE m.call_id = c.id AND m.stage NOT IN ('DONE', 'ABANDONED')), 0) AS promised_l,
+                   COALESCE((SELECT SUM(COALESCE(p.promised_l, c.litres)) FROM batch_call p JOIN batch m ON m.id = p.batch_id
+                             WHERE p.call_id = c.id AND m.stage NOT IN ('DONE', 'ABANDONED')), 0) AS promised_l,
                    k.call_tolerance AS tolerance, b.id AS batch_id
             FROM station_call c
             JOIN station s ON s.id = c.station_id
             JOIN kitchen k ON k.id = c.kitchen_id
             JOIN account a ON a.id = c.asked_by
             LEFT JOIN batch b ON b.id = (
-              SELECT l.id FROM batch l WHERE l.call_id = c.id AND l.stage <> 'ABANDONED' ORDER BY l.number DESC LIMIT 1)
+              SELECT l.id FROM batch_call p JOIN batch l ON l.id = p.batch_id
+              WHERE p.call_id = c.id AND l.stage <> 'ABANDONED' ORDER BY l.number DESC LIMIT 1)
             """;
 
     @Insert("""

@@ -1,0 +1,150 @@
+package potamos.server.courses;
+
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import potamos.core.quantity.Refusal;
+import potamos.server.KitchenClock;
+import potamos.server.accounts.Person;
+import potamos.server.accounts.Role.Right;
+import potamos.server.live.Changes;
+import potamos.server.problems.Conflict;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What the people of a kitchen hold of their course where it is. Everybody sees the same, and every change can be taken back. */
+@Service
+class HeldCourse {
+
+    private static final int MOST_STEPS = 100;
+    private static final int MOST_DRAFTS = 200;
+    private static final TypeReference<List<Draft>> DRAFTS = new TypeReference<>() {};
+
+    private final HeldMapper mapper;
+    private final Changes changes;
+    private final KitchenClock clock;
+    private final JsonMapper json;
+
+    HeldCourse(HeldMapper mapper, Changes changes, KitchenClock clock, JsonMapper json) {
+        this.mapper = mapper;
+        this.changes = changes;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    /** A batch that is held: in which vessel and when, whatever is laid beside it. */
+    record Draft(
+            @NotNull @Size(max = 40) String id,
+            @NotNull @Size(max = 60) String formula,
+            double litres,
+            @NotNull @Size(max = 36) String vesselId,
+            @Size(max = 36) String burnerId,
+            @NotNull Instant start) {
+        Draft {
+            Refusal.unlessWithin("litres", litres, 0.25, 500, "L");
+        }
+    }
+
+    /**
+     * What is held.
+     *
+     * @param version  to name with the next change
+     * @param canUndo  whether there is a step before this one
+     * @param canRedo  whether there is one that was taken back
+     */
+    record Held(int version, List<Draft> drafts, boolean canUndo, boolean canRedo) {}
+
+    Held of(String kitchenId) {
+        return mapper.at(kitchenId)
+                .map(at -> new Held(
+                        at.version(), drafts(kitchenId, at.step()), at.step() > at.first(), at.step() < at.last()))
+                .orElse(new Held(0, List.of(), false, false));
+    }
+
+    private List<Draft> drafts(String kitchenId, int step) {
+        return mapper.drafts(kitchenId, step)
+                .map(text -> json.readValue(text, DRAFTS))
+                .orElse(List.of());
+    }
+
+    /**
+     * Changes what is held.
+     *
+     * @param version that the change was made to
+     * @throws Conflict when somebody changed it meanwhile
+     */
+    @Transactional
+    public void change(Person person, int version, UnaryOperator<List<Draft>> change) {
+        HeldMapper.At at = hold(person, version);
+        List<Draft> after = change.apply(drafts(person.kitchenId(), at.step()));
+        if (after.size() > MOST_DRAFTS) {
+            throw Refusal.of("drafts", "at most " + MOST_DRAFTS + " batches are held");
+        }
+        if (mapper.drafts(person.kitchenId(), 0).isEmpty() && at.step() == 0) {
+            // What was there before the first change can be gone back to.
+            write(person, 0, List.of());
+        }
+        int next = at.step() + 1;
+        mapper.forget(person.kitchenId(), next, next - MOST_STEPS);
+        write(person, next, after);
+        done(person, next);
+    }
+
+    /** Takes the latest change back, or back again. */
+    @Transactional
+    public void step(Person person, int version, boolean back) {
+        HeldMapper.At at = hold(person, version);
+        int next = at.step() + (back ? -1 : 1);
+        if (next < at.first() || next > at.last()) {
+            throw new Conflict("version", back ? "There is nothing to take back." : "There is nothing to do again.");
+        }
+        done(person, next);
+    }
+
+    /** Some have become batches: they are held no longer, and nothing goes back to before that. */
+    void became(Person person, Set<String> ids) {
+        mapper.begin(person.kitchenId());
+        mapper.hold(person.kitchenId());
+        HeldMapper.At at = mapper.at(person.kitchenId()).orElseThrow();
+        List<Draft> left = new ArrayList<>(drafts(person.kitchenId(), at.step()));
+        left.removeIf(draft -> ids.contains(draft.id()));
+        mapper.forget(person.kitchenId(), 0, 0);
+        write(person, 0, left);
+        done(person, 0);
+    }
+
+    private HeldMapper.At hold(Person person, int version) {
+        person.require(Right.PLAN);
+        mapper.begin(person.kitchenId());
+        if (mapper.hold(person.kitchenId()) != version) {
+            throw new Conflict("version", "Somebody changed the course meanwhile. It is shown as it is now.");
+        }
+        return mapper.at(person.kitchenId()).orElseThrow();
+    }
+
+    private void write(Person person, int step, List<Draft> drafts) {
+        mapper.insert(person.kitchenId(), step, json.writeValueAsString(drafts), person.id(), clock.instant());
+    }
+
+    private void done(Person person, int step) {
+        mapper.goTo(person.kitchenId(), step);
+        changes.note(person.kitchenId(), "course", "");
+    }
+
+    /** The same list with one batch in place of what had its id. */
+    static List<Draft> with(List<Draft> drafts, Draft one) {
+        List<Draft> after = new ArrayList<>(without(drafts, one.id()));
+        after.add(one);
+        return after;
+    }
+
+    static List<Draft> without(List<Draft> drafts, String id) {
+        return drafts.stream().filter(draft -> !draft.id().equals(id)).toList();
+    }
+}

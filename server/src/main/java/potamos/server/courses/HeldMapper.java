@@ -1,0 +1,55 @@
+package potamos.server.courses;
+
+import java.time.Instant;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Rows of what is held of a course. */
+@Mapper
+interface HeldMapper {
+
+    /**
+     * Where the course of a kitchen stands.
+     *
+     * @param last the latest step that can be gone to again
+     * @param first the earliest that can be gone back to
+     */
+    record At(int step, int version, int first, int last) {}
+
+    String AT = """
+            SELECT h.step, h.version,
+                   COALESCE((SELECT MIN(s.step) FROM course_step s WHERE s.kitchen_id = h.kitchen_id), 0) AS first,
+                   COALESCE((SELECT MAX(s.step) FROM course_step s WHERE s.kitchen_id = h.kitchen_id), 0) AS last
+            FROM course_held h WHERE h.kitchen_id = #{kitchenId}
+            """;
+
+    @Select(AT)
+    Optional<At> at(String kitchenId);
+
+    /** Makes the row that changes of a kitchen's course wait for. */
+    @Insert("INSERT IGNORE INTO course_held (kitchen_id, step, version) VALUES (#{kitchenId}, 0, 0)")
+    void begin(String kitchenId);
+
+    @Select("SELECT version FROM course_held WHERE kitchen_id = #{kitchenId} FOR UPDATE")
+    int hold(String kitchenId);
+
+    @Select("SELECT drafts FROM course_step WHERE kitchen_id = #{kitchenId} AND step = #{step}")
+    Optional<String> drafts(String kitchenId, int step);
+
+    @Insert("""
+            INSERT INTO course_step (kitchen_id, step, drafts, made_by, made_at)
+            VALUES (#{kitchenId}, #{step}, #{drafts}, #{madeBy}, #{madeAt})
+            """)
+    void insert(String kitchenId, int step, String drafts, String madeBy, Instant madeAt);
+
+    /** Steps that were taken back are gone once another is made in their place, and old ones after so many. */
+    @Delete("DELETE FROM course_step WHERE kitchen_id = #{kitchenId} AND (step >= #{from} OR step < #{before})")
+    void forget(String kitchenId, int from, int before);
+
+    @Update("UPDATE course_held SET step = #{step}, version = version + 1 WHERE kitchen_id = #{kitchenId}")
+    void goTo(String kitchenId, int step);
+}

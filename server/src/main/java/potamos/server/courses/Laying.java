@@ -1,0 +1,137 @@
+package potamos.server.courses;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import potamos.core.course.Constructive;
+import potamos.core.course.Draft;
+import potamos.core.quantity.Refusal;
+import potamos.course.Search;
+import potamos.server.accounts.Person;
+import potamos.server.charges.ChargeRequest;
+import potamos.server.solving.Solving;
+import potamos.server.stations.Calls;
+
+/** What is done with a course: a better one is looked for, and batches are made of it. */
+@Service
+class Laying {
+
+    private static final double STEP_L = 0.1;
+
+    /**
+     * A batch that is to be made as it is drawn.
+     *
+     * @param id      of the batch, made by the client; accepting twice with the same one accepts once
+     * @param draftId by which the course knows it
+     */
+    record Taken(
+            @NotNull @Pattern(regexp = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
+            String id,
+
+            @NotNull @Size(max = 40) String draftId,
+            @NotNull @Size(max = 60) String formula,
+            double litres,
+            @NotNull @Size(max = 36) String vesselId,
+            @Size(max = 36) String burnerId,
+            @NotNull Instant start,
+            @NotNull Instant ready,
+            @Valid @NotNull @Size(max = 20) List<Given> gives) {}
+
+    /** Litres of it that a call gets. */
+    record Given(@NotNull @Size(max = 36) String callId, double litres) {}
+
+    private final Courses courses;
+    private final HeldCourse held;
+    private final Solving solving;
+    private final Accepting accepting;
+    private final Calls calls;
+
+    Laying(Courses courses, HeldCourse held, Solving solving, Accepting accepting, Calls calls) {
+        this.courses = courses;
+        this.held = held;
+        this.solving = solving;
+        this.accepting = accepting;
+        this.calls = calls;
+    }
+
+    /**
+     * Looks for a better course, and holds it. What somebody changes meanwhile stands, and what was found is not held.
+     *
+     * @param version of what is held, as the person has seen it
+     */
+    KitchenCourse look(Person person, int days, int version, Duration time) {
+        Courses.Begun begun = courses.begun(person, days);
+        Search.Found found = solving.lay(person.kitchenId(), begun.course(), time);
+        List<HeldCourse.Draft> drafts = new ArrayList<>();
+        for (Draft draft : found.laid().course().drafts()) {
+            drafts.add(begun.held().drafts().stream()
+                    .filter(one -> one.id().equals(draft.id()))
+                    .findFirst()
+                    .orElseGet(() -> asHeld(draft, begun)));
+        }
+        held.change(person, version, before -> drafts);
+        Courses.Begun after = courses.begun(person, days);
+        return KitchenCourse.of(
+                after, Constructive.lay(after.course()), Optional.of(KitchenCourse.CourseFound.of(found)));
+    }
+
+    private static HeldCourse.Draft asHeld(Draft draft, Courses.Begun begun) {
+        double litres = STEP_L * Math.floor(draft.litres().litres() / STEP_L + 0.5);
+        return new HeldCourse.Draft(
+                UUID.randomUUID().toString(),
+                draft.charge().formula().slug(),
+                litres,
+                begun.vessels().get(draft.charge().run().vessel().name()),
+                draft.burner().map(begun.burners()::get).orElse(null),
+                draft.start());
+    }
+
+    void stop(Person person) {
+        solving.stop(person.kitchenId());
+    }
+
+    /** Makes batches, in the order in which they start; when one is refused, none is made. */
+    @Transactional
+    public void accept(Person person, List<Taken> batches) {
+        Map<String, Instant> due = new HashMap<>();
+        calls.all(person).forEach(call -> due.put(call.id(), call.readyBy()));
+        batches.stream().sorted(Comparator.comparing(Taken::start)).forEach(one -> accept(person, one, due));
+        Set<String> made = batches.stream().map(Taken::draftId).collect(Collectors.toSet());
+        held.became(person, made);
+    }
+
+    private void accept(Person person, Taken one, Map<String, Instant> due) {
+        List<Accepting.Gives> gives = one.gives().stream()
+                .map(g -> {
+                    Instant by = due.get(g.callId());
+                    if (by == null) {
+                        throw Refusal.of("gives", "there is no such call any more");
+                    }
+                    return new Accepting.Gives(
+                            g.callId(), Refusal.unlessWithin("gives", g.litres(), 0.01, 500, "L"), by);
+                })
+                .sorted(Comparator.comparing(Accepting.Gives::by))
+                .toList();
+        Instant readyBy = gives.isEmpty() ? one.ready() : gives.get(0).by();
+        accepting.accept(
+                person,
+                one.id(),
+                gives,
+                ChargeRequest.forLitres(
+                        one.formula(), one.litres(), one.vesselId(), one.burnerId(), readyBy, one.start()));
+    }
+}
