@@ -8,7 +8,7 @@ type Page = Schemas['Page']
 /** Which queries a topic of the live feed makes stale. */
 const TOUCHES: Record<string, string[]> = {
   batches: ['the-course', 'range', 'batch', 'course', 'batches', 'lots', 'lot', 'deliveries', 'calls'],
-  calls: ['calls', 'the-course'],
+  calls: ['calls', 'the-course', 'standing'],
   course: ['the-course'],
   kitchen: ['kitchen', 'hob', 'range', 'charge', 'the-course'],
   formulas: ['formulas', 'menu', 'charge'],

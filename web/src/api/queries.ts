@@ -126,6 +126,10 @@ export const useBatches = (words: string) =>
 
 export const useCalls = () => useQuery({ queryKey: ['calls'], queryFn: () => data(api.GET('/api/calls')) })
 
+/** Calls that come back week by week. */
+export const useStanding = () =>
+  useQuery({ queryKey: ['standing'], queryFn: () => data(api.GET('/api/standing-calls')) })
+
 export const useMenu = () =>
   useQuery({ queryKey: ['menu'], queryFn: () => data(api.GET('/api/calls/menu')), staleTime: 60_000 })
 

@@ -56,7 +56,9 @@ export function River({ course, chosen, onChoose, onMove, clock, day, litres, la
   const lanes = berths(
     streams.map((one) => {
       const start = Math.max(from, ends(one.stages).start)
-      return { id: one.id, from: start, to: Math.max(ends(one.stages).end, start + (to - from) * NAMED) }
+      // A name that begins near the end would run off the picture: it begins before its stream.
+      const named = Math.min(start, to - (to - from) * NAMED)
+      return { id: one.id, from: named, to: Math.max(ends(one.stages).end, named + (to - from) * NAMED) }
     }),
   )
   const count = Math.max(1, ...[...lanes.values()].map((lane) => lane + 1))

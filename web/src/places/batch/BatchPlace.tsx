@@ -64,7 +64,10 @@ function Batch({ page }: { page: Page }) {
               {page.also.length > 0 && (
                 <>
                   The rest for{' '}
-                  {page.also.map((call) => `${call.stationName}, ${units.litres(call.litres)}`).join(', and ')}.{' '}
+                  {page.also
+                    .map((call) => `${call.stationName}, ${units.litres(call.litres)}`)
+                    .join(', and ')}
+                  .{' '}
                 </>
               )}
             </>

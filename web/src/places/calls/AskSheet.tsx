@@ -1,8 +1,10 @@
 import { type FormEvent } from 'react'
-import { api, newId } from '../../api/client'
+import { api, data, newId } from '../../api/client'
 import { now } from '../../api/clock'
 import { useChange, useMenu } from '../../api/queries'
 import { Button } from '../../kit/Button'
+import { Choice } from '../../kit/Choice'
+import { Days, DAYS } from '../../kit/Days'
 import { useDraft } from '../../kit/draft'
 import { FieldNote, NumberField } from '../../kit/NumberField'
 import { MomentField } from '../../kit/MomentField'
@@ -14,7 +16,8 @@ import { TextField } from '../../kit/TextField'
 import { allergenName } from '../../words/en'
 import { instantOf, localOf } from '../../words/time'
 
-const HANDLED = ['litres', 'readyBy', 'stationId', 'formula', 'without', 'note']
+const HANDLED = ['litres', 'readyBy', 'by', 'stationId', 'formula', 'without', 'note']
+const HOUR = /^([01]\d|2[0-3]):[0-5]\d$/
 
 /** A station asks for litres by an hour. */
 export function AskSheet({ onClose }: { onClose: () => void }) {
@@ -29,24 +32,36 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
     readyBy: localOf(now() + 86_400_000, zone).slice(0, 11) + '10:30',
     note: '',
     noCelery: false,
+    weekly: false,
+    days: [...DAYS],
+    by: '10:30',
   }))
-  const { id, formula, station, litres, readyBy, note, noCelery } = typed
+  const { id, formula, station, litres, readyBy, note, noCelery, weekly, days, by } = typed
   const change = (next: Partial<typeof typed>) => setTyped({ ...typed, ...next })
   const chosen = menu.data?.formulas.find((f) => f.slug === formula) ?? menu.data?.formulas[0]
   const ask = useChange(
-    () =>
-      api.POST('/api/calls', {
-        body: {
-          id,
-          formula: chosen?.slug ?? '',
-          stationId: person.stationId ?? station ?? menu.data?.stations[0]?.id,
-          litres: litres ?? 0,
-          readyBy: instantOf(readyBy, zone).toISOString(),
-          without: noCelery ? ['CELERY'] : [],
-          note,
-        },
-      }),
+    async () => {
+      const what = {
+        id,
+        formula: chosen?.slug ?? '',
+        stationId: person.stationId ?? station ?? menu.data?.stations[0]?.id,
+        litres: litres ?? 0,
+        without: noCelery ? (['CELERY'] as const) : [],
+        note,
+      }
+      if (weekly)
+        await data(
+          api.POST('/api/standing-calls', { body: { ...what, without: [...what.without], days, by } }),
+        )
+      else
+        await data(
+          api.POST('/api/calls', {
+            body: { ...what, without: [...what.without], readyBy: instantOf(readyBy, zone).toISOString() },
+          }),
+        )
+    },
     'calls',
+    'standing',
   )
   const done = () => {
     forget()
@@ -89,12 +104,34 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
           step={1}
           problem={litres === undefined ? { reason: 'a number is needed here' } : problem?.fields.litres}
         />
-        <MomentField
-          label="Ready by"
-          value={readyBy}
-          onValue={(next) => change({ readyBy: next })}
-          problem={problem?.fields.readyBy}
+        <Choice
+          label="How often"
+          value={weekly ? 'weekly' : 'once'}
+          onValue={(often) => change({ weekly: often === 'weekly' })}
+          options={[
+            { value: 'once', name: 'Once' },
+            { value: 'weekly', name: 'Week by week' },
+          ]}
         />
+        {weekly ? (
+          <>
+            <Days label="On which days" value={days} onValue={(next) => change({ days: next })} />
+            <TextField
+              label="Ready by"
+              value={by}
+              onValue={(next) => change({ by: next })}
+              hint="Hour and minute, as 10:30"
+              problem={HOUR.test(by) ? problem?.fields.by : { reason: 'an hour, as 10:30' }}
+            />
+          </>
+        ) : (
+          <MomentField
+            label="Ready by"
+            value={readyBy}
+            onValue={(next) => change({ readyBy: next })}
+            problem={problem?.fields.readyBy}
+          />
+        )}
         <label className="text-18 flex min-h-[48px] cursor-pointer items-center gap-3">
           <input
             type="checkbox"
@@ -113,7 +150,12 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
           maxLength={300}
         />
         {rest && <Note>{problem.message}</Note>}
-        <Button type="submit" tone="act" large disabled={ask.isPending || litres === undefined}>
+        <Button
+          type="submit"
+          tone="act"
+          large
+          disabled={ask.isPending || litres === undefined || (weekly && !(HOUR.test(by) && days.length > 0))}
+        >
           {ask.isPending ? 'Asking …' : 'Ask'}
         </Button>
       </form>

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
 import type { Call } from '../../api/queries'
 import { answer, network, person, pick, problem, type Answers, visit, said } from '../../testing/kitchen'
+import { statusName } from '../../words/en'
 import { CallsPlace } from './CallsPlace'
 
 function open({ who = person(), more = {} as Answers } = {}) {
@@ -23,10 +24,16 @@ const posts = (sent: ReturnType<typeof network>) => sent.filter((s) => s.method 
 describe('calls', () => {
   it('tells for each who wants how much of what, by when, and what has become of it', async () => {
     open()
+    await screen.findAllByText(answer<Call[]>('calls')[0]!.formulaName)
+    fireEvent.click(screen.getByRole('button', { name: /further on$/ }))
     for (const call of answer<Call[]>('calls').filter((c) => c.status !== 'MET')) {
-      const row = (await screen.findAllByText(call.formulaName))
+      const row = screen
+        .getAllByText(call.formulaName)
         .map((e) => e.closest('li')!)
-        .find((li) => said(li).includes(`${call.litres.toFixed(1)} L`))!
+        .find(
+          (li) =>
+            said(li).includes(`${call.litres.toFixed(1)} L`) && said(li).includes(statusName[call.status]),
+        )!
       expect(said(row)).toContain(call.stationName)
       expect(said(row)).toContain(call.status === 'OPEN' ? 'Waiting for a plan' : 'Being made')
     }
@@ -204,5 +211,57 @@ describe('calls', () => {
   it('invites the first call where nobody waits', async () => {
     open({ more: { '/api/calls': [] } })
     expect(await screen.findByText('Nobody is waiting for stock')).toBeTruthy()
+  })
+
+  const soup = {
+    id: 'st',
+    stationName: 'Soup',
+    formulaName: 'White chicken stock',
+    litres: 20,
+    days: ['MONDAY', 'FRIDAY'],
+    by: '10:30',
+    skips: ['2026-12-24'],
+    without: [],
+    note: '',
+    next: '2026-12-25T09:30:00Z',
+  }
+
+  it('leaves the next day of one that comes back out, takes another in again, and ends it', async () => {
+    const path = '/api/standing-calls/st'
+    const sent = open({
+      more: {
+        '/api/standing-calls': [soup],
+        [`PUT ${path}/skips/2026-12-25`]: [soup],
+        [`DELETE ${path}/skips/2026-12-24`]: [soup],
+        [`DELETE ${path}`]: [],
+      },
+    })
+    const row = (await screen.findByText(/Mon, Fri by 10:30/)).closest('li')!
+    fireEvent.click(within(row).getByRole('button', { name: 'Leave the next out' }))
+    const asked = (method: string) => sent.filter((s) => s.method === method).map((s) => s.path)
+    await expect.poll(() => asked('PUT')).toEqual([`${path}/skips/2026-12-25`])
+    fireEvent.click(await within(row).findByRole('button', { name: /^Take in/ }))
+    await expect.poll(() => asked('DELETE')).toEqual([`${path}/skips/2026-12-24`])
+    fireEvent.click(within(row).getByRole('button', { name: 'End it' }))
+    await expect.poll(() => asked('DELETE')).toContain(path)
+  })
+
+  it('asks week by week on the days and at the hour that are set', async () => {
+    const sent = open({ who: bram(), more: { 'POST /api/standing-calls': [] } })
+    fireEvent.click(await screen.findByRole('button', { name: 'Ask for litres' }))
+    const sheet = await screen.findByRole('dialog')
+    fireEvent.click(within(sheet).getByRole('radio', { name: 'Week by week' }))
+    fireEvent.click(within(sheet).getByRole('button', { name: 'Sun' }))
+    const by = within(sheet).getByLabelText('Ready by')
+    fireEvent.change(by, { target: { value: '25:00' } })
+    expect(within(sheet).getByRole('button', { name: 'Ask' })).toHaveProperty('disabled', true)
+    fireEvent.change(by, { target: { value: '09:45' } })
+    fireEvent.click(within(sheet).getByRole('button', { name: 'Ask' }))
+    await expect.poll(() => posts(sent).length).toBe(1)
+    expect(posts(sent)[0]!.body).toMatchObject({
+      days: ['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY', 'SATURDAY'],
+      by: '09:45',
+      stationId: 'soup',
+    })
   })
 })

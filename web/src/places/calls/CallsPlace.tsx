@@ -8,8 +8,12 @@ import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits, useVisit } from '../../kit/session'
 import { allergenName, containsWords, statusName } from '../../words/en'
 import { AskSheet } from './AskSheet'
+import { Standing } from './Standing'
 
 const ended: Call['status'][] = ['MET', 'CLOSED_SHORT', 'WITHDRAWN']
+
+/** Further on it is what comes back week by week that fills the list. */
+const SOON_MS = 3 * 86_400_000
 
 /** What the stations ask for, by when, and what has become of it. */
 export function CallsPlace() {
@@ -17,10 +21,13 @@ export function CallsPlace() {
   const may = useMay()
   const units = useUnits()
   const { person } = useVisit()
+  const { now } = useTimes()
   const [asking, setAsking] = useState(false)
+  const [later, setLater] = useState(false)
   if (calls.isPending) return <Loading what="the calls" />
   if (!calls.data) return <Failed what="The calls" error={calls.error} onRetry={() => void calls.refetch()} />
   const live = calls.data.filter((call) => !ended.includes(call.status))
+  const soon = live.filter((call) => new Date(call.readyBy).getTime() < now + SOON_MS)
   const past = calls.data.filter((call) => ended.includes(call.status))
   return (
     <>
@@ -40,10 +47,16 @@ export function CallsPlace() {
         </Empty>
       )}
       <ul className="m-0 list-none p-0">
-        {live.map((call) => (
+        {(later ? live : soon).map((call) => (
           <CallRow key={call.id} call={call} />
         ))}
       </ul>
+      {live.length > soon.length && (
+        <Button className="mt-3" onClick={() => setLater(!later)}>
+          {later ? 'Only the coming days' : `And ${live.length - soon.length} further on`}
+        </Button>
+      )}
+      <Standing />
       {past.length > 0 && (
         <section className="mt-8">
           <Heading>Met, closed or withdrawn, two days back</Heading>

@@ -145,4 +145,13 @@ describe('the course', () => {
     show({ ...course(), calls: [], lots: [], drafts: [] })
     expect(await screen.findByText('Nothing is open')).toBeTruthy()
   })
+
+  it('leads to the sheets of today and tomorrow and to the tables', async () => {
+    show(course())
+    const links = (await screen.findAllByRole('link')).map((link) => link.getAttribute('href') ?? '')
+    const sheets = links.filter((href) => /day-sheet\.pdf\?day=\d{4}-\d\d-\d\d$/.test(href))
+    expect(new Set(sheets).size).toBe(2)
+    expect(links).toContain('/api/course/needs.csv?days=3')
+    expect(links).toContain('/api/course/batches.csv?days=3')
+  })
 })

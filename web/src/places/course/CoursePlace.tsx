@@ -8,9 +8,9 @@ import { useKeys } from '../../kit/keys'
 import { Empty, Failed, Heading, Loading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { brokenName } from '../../words/en'
-import { duration } from '../../words/time'
-import { callOf, startsLater, stopLooking, useCourseChanges, type Call } from './changes'
+import { startsLater, stopLooking, useCourseChanges, type Call } from './changes'
 import { about, brokenBy, forWhom, InHand } from './InHand'
+import { FromTheShelf, NotMet, Papers } from './Lists'
 
 const spans = [
   { value: '1', name: 'Day' },
@@ -114,6 +114,7 @@ function Laid({ course, days }: { course: Course; days: number }) {
         onAccept={(drafts) => changes.accept.mutate(drafts, { onError: changes.refused })}
       />
       <FromTheShelf course={course} />
+      <Papers days={days} />
       <NotMet calls={course.calls.filter(wrong)} />
     </>
   )
@@ -279,66 +280,6 @@ function ToMake({
             </li>
           )
         })}
-      </ul>
-    </section>
-  )
-}
-
-/** Litres that are there already, or coming, and whose they would be. */
-function FromTheShelf({ course }: { course: Course }) {
-  const units = useUnits()
-  const { day } = useTimes()
-  const lots = course.lots.filter((lot) => lot.gives.length > 0)
-  if (lots.length === 0) return null
-  return (
-    <section className="mt-6">
-      <Heading aside="oldest first">From what there is</Heading>
-      <ul className="m-0 list-none p-0">
-        {lots.flatMap((lot) =>
-          lot.gives.map((g) => {
-            const call = callOf(course, g)
-            return (
-              <li
-                key={lot.id + g.callId}
-                className="border-rule text-18 flex flex-wrap justify-between gap-x-4 border-t py-3 last:border-b"
-              >
-                <b className="font-semibold">
-                  {call?.station} {units.litres(g.litres)}
-                </b>
-                <span className="text-15 text-quiet">
-                  {lot.formulaName}, {lot.id}; by {call ? day(call.by) : ''}
-                </span>
-              </li>
-            )
-          }),
-        )}
-      </ul>
-    </section>
-  )
-}
-
-/** What comes late or not at all, and what is in its way. */
-function NotMet({ calls }: { calls: Call[] }) {
-  const units = useUnits()
-  const { day } = useTimes()
-  if (calls.length === 0) return null
-  return (
-    <section className="mt-6">
-      <Heading>Late or short</Heading>
-      <ul className="m-0 list-none p-0">
-        {calls.map((call) => (
-          <li key={call.id} className="border-rule text-18 border-t py-3 last:border-b">
-            <b className="text-ember font-semibold">
-              {call.station}, {units.litres(call.litres)} of {call.formulaName} by {day(call.by)}
-            </b>
-            <span className="text-15 text-quiet block">
-              {call.missing > 0
-                ? `${units.litres(call.missing)} are missing`
-                : `${duration(call.lateMin)} late`}
-              {call.why && `: ${call.why}`}.
-            </span>
-          </li>
-        ))}
       </ul>
     </section>
   )

@@ -1,9 +1,9 @@
 import { useState, type FormEvent } from 'react'
-import { ToggleGroup } from 'radix-ui'
 import { api, type Schemas } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Choice } from '../../kit/Choice'
+import { Days, DAYS, daysSaid } from '../../kit/Days'
 import { useDraft } from '../../kit/draft'
 import { Heading, Note } from '../../kit/Note'
 import { Sheet } from '../../kit/Sheet'
@@ -14,10 +14,7 @@ import { dayName } from '../../words/en'
 import { Change } from './Change'
 
 type Hours = Schemas['HoursView']
-type Day = Hours['days'][number]
 type Unattended = Schemas['RotaBody']['unattended']
-
-const DAYS: Day[] = ['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY', 'SATURDAY', 'SUNDAY']
 
 const policies: { value: Unattended; name: string; says: string }[] = [
   { value: 'NEVER', name: 'Nothing', says: 'Nothing simmers while nobody is there.' },
@@ -85,7 +82,7 @@ function Tide({ hours, wide = false }: { hours: Hours[]; wide?: boolean }) {
 }
 
 const said = (h: Hours) =>
-  `${h.days.length === 7 ? 'Every day' : h.days.map((day) => dayName[day]).join(', ')} ${h.from.slice(0, 5)} to ${h.to.slice(0, 5)}${at(h.to) <= at(h.from) ? ' the next day' : ''}`
+  `${daysSaid(h.days)} ${h.from.slice(0, 5)} to ${h.to.slice(0, 5)}${at(h.to) <= at(h.from) ? ' the next day' : ''}`
 
 /** When people are in the kitchen, and what goes on without them: plans go by it. */
 export function RotaSection({ hours, unattended }: { hours: Hours[]; unattended: Unattended }) {
@@ -142,23 +139,7 @@ function RotaSheet({
         {typed.hours.map((h, n) => (
           <fieldset key={n} className="border-rule m-0 grid gap-3 border-0 border-t p-0 pt-4">
             <legend className="sr-only">Shift {n + 1}</legend>
-            <ToggleGroup.Root
-              type="multiple"
-              aria-label={`Days of shift ${n + 1}`}
-              value={h.days}
-              onValueChange={(days) => put(n, { days: DAYS.filter((day) => days.includes(day)) })}
-              className="flex flex-wrap gap-1"
-            >
-              {DAYS.map((day) => (
-                <ToggleGroup.Item
-                  key={day}
-                  value={day}
-                  className="border-ink bg-raised text-15 data-[state=on]:bg-ink data-[state=on]:text-surface min-h-[48px] min-w-[46px] rounded-md border-2 font-semibold"
-                >
-                  {dayName[day]}
-                </ToggleGroup.Item>
-              ))}
-            </ToggleGroup.Root>
+            <Days label={`Days of shift ${n + 1}`} value={h.days} onValue={(days) => put(n, { days })} />
             <div className="flex flex-wrap items-end gap-3">
               <div className="w-[104px]">
                 <TextField label="From" value={h.from.slice(0, 5)} onValue={(from) => put(n, { from })} />

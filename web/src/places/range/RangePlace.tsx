@@ -15,6 +15,9 @@ import { BigFigures } from './BigFigures'
 import { counted, HobMap, lay, type Laid } from './HobMap'
 import { RangeVessel } from './RangeVessel'
 
+/** Calls further on are nobody's hurry. */
+const SOON_MS = 2 * 86_400_000
+
 /** What needs my hands now? */
 export function RangePlace() {
   const range = useRange()
@@ -40,7 +43,9 @@ export function RangePlace() {
   if (range.isPending) return <Loading what="the range" />
   if (range.isError && !range.data)
     return <Failed what="The range" error={range.error} onRetry={() => void range.refetch()} />
-  const open = (calls.data ?? []).filter((call) => call.status === 'OPEN')
+  const open = (calls.data ?? []).filter(
+    (call) => call.status === 'OPEN' && new Date(call.readyBy).getTime() < now + SOON_MS,
+  )
   return (
     <>
       <h1 className="sr-only">Range</h1>

@@ -135,7 +135,7 @@ class FamiliesTest {
                     ([id, before]) => fetch(`/api/batches/${id}`).then(a => a.json()).then(p => p.events.length > before)
                     """, List.of(id, before));
             kinds.add(kind);
-            cook.page().reload();
+            cook.reload();
             cook.page().locator("section[aria-label=Acts]").waitFor();
         }
         throw new AssertionError("it never came to an end: " + kinds);

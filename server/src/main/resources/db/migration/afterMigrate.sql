@@ -23,6 +23,7 @@ GRANT SELECT, INSERT, UPDATE ON container    TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON device       TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON kitchen      TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON oven         TO potamos@'127.0.0.1';
+GRANT SELECT, INSERT, UPDATE ON standing_call TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON station      TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON station_call TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON vessel       TO potamos@'127.0.0.1';

@@ -47,8 +47,8 @@ class AuthorisationTest {
 
     /** What a station does: asks, takes back, and sees what it got. */
     private static final Pattern OF_A_STATION =
-            Pattern.compile("(GET|POST) /api/(calls(/.*)?|deliveries)|GET /api/(lots/\\{id}|session.*)"
-                    + "|DELETE /api/calls/\\{id}/withdrawal");
+            Pattern.compile("(GET|POST) /api/(calls(/.*)?|standing-calls|deliveries)|GET /api/(lots/\\{id}|session.*)"
+                    + "|DELETE /api/calls/\\{id}/withdrawal|(PUT|DELETE) /api/standing-calls/\\{id}(/skips/\\{day})?");
 
     private static final String MARK = "Kestrel";
 

@@ -3,9 +3,16 @@ package potamos.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.UUID;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -278,9 +285,52 @@ class KitchenCourseTest {
         Instant start = Instant.parse(draft.path("start").asString());
         assertThat(held(chef, draft, "huge", 0, 400, start).reason("vesselId")).contains("gives as much");
         assertThat(held(chef, draft, "none", 0, 0, start).reason("litres")).isNotEmpty();
+        assertThat(held(chef, draft, "past", 0, 6, now().minus(Duration.ofHours(1)))
+                        .reason("start"))
+                .contains("past");
+        assertThat(held(chef, draft, "far", 0, 6, Instant.parse("2126-01-01T10:00:00Z"))
+                        .reason("start"))
+                .isNotEmpty();
         assertThat(held(TestKitchen.chefOfAnotherKitchen(), draft, "theirs", 0, 6, start)
                         .reason("vesselId"))
                 .isNotEmpty();
         assertThat(chef.get("/api/course?days=3").at("/held/version").asInt()).isZero();
+    }
+
+    /** The day's sheet tells its pots, its call and what to weigh; the tables have a row for each. */
+    @Test
+    void theCourseGoesOnPaperAndIntoTables() throws IOException {
+        call(6, Duration.ofHours(20));
+        Visitor.Answer course = chef.get("/api/course?days=3");
+        JsonNode draft = course.at("/drafts/0");
+        ZoneId zone = ZoneId.of(chef.get("/api/session").at("/timeZone").asString());
+        LocalDate day =
+                Instant.parse(draft.path("start").asString()).atZone(zone).toLocalDate();
+        Visitor.Answer sheet = chef.get("/api/course/day-sheet.pdf?day=" + day);
+        assertThat(sheet.status()).isEqualTo(200);
+        String words;
+        try (PDDocument paper = Loader.loadPDF(sheet.raw().body())) {
+            words = new PDFTextStripper().getText(paper);
+        }
+        assertThat(words)
+                .contains(
+                        draft.path("vesselName").asString(),
+                        draft.path("formulaName").asString(),
+                        "Weigh in")
+                .contains("To weigh", "onion");
+        String needs = text(chef.get("/api/course/needs.csv?days=3"));
+        assertThat(needs.lines().findFirst()).contains("day,item,kg,vessel,formula,start");
+        assertThat(needs).contains(day + ",onion");
+        String batches = text(chef.get("/api/course/batches.csv?days=3"));
+        assertThat(batches.lines().count()).isEqualTo(2);
+        assertThat(batches).contains("white-chicken", "Sauce 6.000 L");
+        assertThat(chef.get("/api/course/day-sheet.pdf?day=2020-01-01").reason("day"))
+                .isNotEmpty();
+        assertThat(chef.get("/api/course/needs.csv?days=99").reason("days")).isNotEmpty();
+    }
+
+    private static String text(Visitor.Answer answer) {
+        assertThat(answer.status()).isEqualTo(200);
+        return new String(answer.raw().body(), StandardCharsets.UTF_8);
     }
 }

@@ -24,6 +24,7 @@ import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
 import potamos.core.safety.Keeping;
+import potamos.core.schedule.Planner;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.charges.Planning;
@@ -164,7 +165,12 @@ class Courses {
     @Transactional(readOnly = true)
     public void mayBeHeld(Person person, HeldCourse.Draft draft) {
         String kitchenId = person.kitchenId();
-        Course begun = planning.begun(kitchenId, clock.instant().plus(Duration.ofDays(1)));
+        Instant now = clock.instant();
+        if (draft.start().isBefore(now)) {
+            throw Refusal.of("start", "that time is already past");
+        }
+        Planner.unlessFarAhead("start", draft.start(), now);
+        Course begun = planning.begun(kitchenId, now.plus(Duration.ofDays(1)));
         pinned(kitchenId, begun, draft, ids(kitchens.vessels(kitchenId)), ids(kitchens.burners(kitchenId)));
     }
 

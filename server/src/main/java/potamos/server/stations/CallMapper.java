@@ -76,7 +76,7 @@ interface CallMapper {
             WHERE c.kitchen_id = #{kitchenId} AND c.ready_by > #{since}
               AND (#{stationId} IS NULL OR c.station_id = #{stationId})
             ORDER BY c.ready_by
-            LIMIT 200
+            LIMIT 600
             """)
     List<CallRow> since(String kitchenId, String stationId, Instant since);
 

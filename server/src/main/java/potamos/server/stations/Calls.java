@@ -108,30 +108,12 @@ public class Calls {
             Instant readyBy,
             Set<Allergen> without,
             String note) {
-        person.require(Role.Right.ASK);
-        if (person.stationId() != null
-                && stationId != null
-                && !person.stationId().equals(stationId)) {
-            throw new NotFound("station");
-        }
-        String station = person.stationId() != null ? person.stationId() : stationId;
-        if (station == null) {
-            throw Refusal.of("stationId", "which station is it for");
-        }
-        kitchens.station(person.kitchenId(), station);
-        Formula formula = formulas.of(person.kitchenId(), formulaSlug);
-        Refusal.unlessWithin("litres", litres, LEAST_L, MOST_L, "L");
+        String station = mayAsk(person, stationId, formulaSlug, litres, without, note);
         Instant now = clock.instant();
         if (!readyBy.isAfter(now)) {
             throw Refusal.of("readyBy", "that time is already past");
         }
         Planner.unlessFarAhead("readyBy", readyBy, now);
-        if (note.length() > 300) {
-            throw Refusal.outside("note", "too long", 0, 300, "characters");
-        }
-        formula.refusedWithout(without).ifPresent(reason -> {
-            throw Refusal.of("without", reason);
-        });
         // Sent twice, also at once, it is asked once; the second finds the first.
         mapper.insert(
                 id,
@@ -148,6 +130,35 @@ public class Calls {
                 .filter(row -> row.stationId().equals(station))
                 .orElseThrow(() -> new Conflict("id", "Another call has this id."));
         changes.note(person.kitchenId(), "calls", id);
+    }
+
+    /**
+     * Whether somebody may ask for this.
+     *
+     * @return the station that it is for
+     */
+    String mayAsk(
+            Person person, String stationId, String formulaSlug, double litres, Set<Allergen> without, String note) {
+        person.require(Role.Right.ASK);
+        if (person.stationId() != null
+                && stationId != null
+                && !person.stationId().equals(stationId)) {
+            throw new NotFound("station");
+        }
+        String station = person.stationId() != null ? person.stationId() : stationId;
+        if (station == null) {
+            throw Refusal.of("stationId", "which station is it for");
+        }
+        kitchens.station(person.kitchenId(), station);
+        Formula formula = formulas.of(person.kitchenId(), formulaSlug);
+        Refusal.unlessWithin("litres", litres, LEAST_L, MOST_L, "L");
+        if (note.length() > 300) {
+            throw Refusal.outside("note", "too long", 0, 300, "characters");
+        }
+        formula.refusedWithout(without).ifPresent(reason -> {
+            throw Refusal.of("without", reason);
+        });
+        return station;
     }
 
     /** Calls from two days ago on; a station sees only its own. */

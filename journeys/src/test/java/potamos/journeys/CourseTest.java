@@ -1,0 +1,120 @@
+package potamos.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+
+/** The week of a kitchen: what its stations want week by week, laid, taken in hand, looked through for a better one and accepted. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class CourseTest {
+
+    private RunningPotamos potamos;
+    private Browsers browsers;
+
+    @BeforeAll
+    void start() {
+        potamos = RunningPotamos.demo("course");
+        browsers = new Browsers();
+    }
+
+    @AfterAll
+    void stop() {
+        browsers.close();
+        potamos.close();
+    }
+
+    private BrowserContext visitor() {
+        return browsers.visitor(potamos.url(), 1280, 800);
+    }
+
+    private static Journey as(BrowserContext visitor, String who) {
+        return new Journey(Browsers.signedIn(visitor, who));
+    }
+
+    private static final Pattern STARTS = Pattern.compile("Starts .+, ready .+\\.");
+
+    @Test
+    void aWeekIsLaidHeldByKeysTakenBackImprovedAndAccepted() {
+        try (BrowserContext kitchen = visitor();
+                BrowserContext other = visitor()) {
+            Journey cook = as(kitchen, "ilse").open("/course");
+            cook.seeLike("\\d+ calls are open: \\d+ batches to make");
+            tapTake(cook);
+            Locator hand = hand(cook);
+            String before = hand.getByText(STARTS).innerText();
+            cook.see("Why here?").seeLike("Ready .+ before .+ wants").stumblesNobody();
+            cook.page().keyboard().press("ArrowLeft");
+            cook.see("held here");
+            String after = hand.getByText(STARTS).innerText();
+            assertThat(after).isNotEqualTo(before);
+
+            Journey chef = as(other, "tomaz").open("/course");
+            chef.seeLike(", held$");
+
+            cook.page().keyboard().press("z");
+            chef.page()
+                    .getByText(Pattern.compile(", held$"))
+                    .first()
+                    .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+            chef.tap("Look for a better one").seeLike("Proven best|Nothing is less late|could be saved");
+            cook.seeLike(", held$");
+            chef.stumblesNobody();
+
+            int running = running(chef);
+            chef.tap("Let all go");
+            chef.page()
+                    .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Accept .+ in ")))
+                    .first()
+                    .click();
+            chef.page()
+                    .waitForFunction(
+                            "before => fetch('/api/course').then(r => r.json()).then(c => c.running.length > before)",
+                            running);
+        }
+    }
+
+    @Test
+    void aStationAsksWeekByWeekAndLeavesADayOut() {
+        try (BrowserContext kitchen = visitor()) {
+            Journey soup = as(kitchen, "bram").open("/calls");
+            soup.tap("Ask for litres");
+            soup.page()
+                    .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Week by week"))
+                    .click();
+            soup.type("Ready by", "16:45").tapFirst("form button[type=submit]");
+            soup.see("Every day by 16:45").stumblesNobody();
+            soup.page()
+                    .getByRole(AriaRole.LISTITEM)
+                    .filter(new Locator.FilterOptions().setHasText("by 16:45").setHasText("Every day"))
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Leave the next out"))
+                    .click();
+            soup.see("Left out:");
+        }
+    }
+
+    private static void tapTake(Journey cook) {
+        cook.page()
+                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take .+ in hand$")))
+                .last()
+                .click();
+    }
+
+    private static Locator hand(Journey cook) {
+        return cook.page().getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("In hand"));
+    }
+
+    private static int running(Journey who) {
+        return ((Number) who.page()
+                        .evaluate("() => fetch('/api/course').then(r => r.json()).then(c => c.running.length)"))
+                .intValue();
+    }
+}

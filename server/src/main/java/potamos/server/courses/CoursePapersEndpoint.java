@@ -1,0 +1,116 @@
+package potamos.server.courses;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import potamos.core.course.Constructive;
+import potamos.core.course.Course;
+import potamos.core.course.Day;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Volume;
+import potamos.server.KitchenClock;
+import potamos.server.accounts.Person;
+import potamos.server.accounts.Role.Right;
+import potamos.server.kitchen.Kitchens;
+
+/** What a course is printed and taken elsewhere as. */
+@RestController
+class CoursePapersEndpoint {
+
+    private static final int MOST_DAYS = 14;
+    private static final String TABLE = "text/csv;charset=UTF-8";
+
+    private final Courses courses;
+    private final Kitchens kitchens;
+    private final KitchenClock clock;
+
+    CoursePapersEndpoint(Courses courses, Kitchens kitchens, KitchenClock clock) {
+        this.courses = courses;
+        this.kitchens = kitchens;
+        this.clock = clock;
+    }
+
+    /** A laid course, with what is under way in it. */
+    private record Laid(Course course, List<Day.Pot> pots) {}
+
+    private Laid laid(Person person, int days) {
+        Courses.Begun begun = courses.begun(person, days);
+        Course course = Constructive.lay(begun.course()).course();
+        Stream<Day.Pot> underWay = begun.running().stream()
+                .map(one -> new Day.Pot(
+                        one.vessel(), one.formulaName(), Volume.ofLitres(one.litres()), one.ahead(), Optional.empty()));
+        return new Laid(
+                course,
+                Stream.concat(underWay, course.drafts().stream().map(Day.Pot::of))
+                        .toList());
+    }
+
+    @Operation(summary = "A day of the course on paper: hour by hour, and everything to weigh")
+    @GetMapping(path = "/api/course/day-sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> daySheet(
+            @AuthenticationPrincipal Person person, @RequestParam(required = false) LocalDate day) {
+        person.require(Right.READ);
+        Kitchens.Kitchen kitchen = kitchens.of(person.kitchenId());
+        LocalDate today = clock.instant().atZone(kitchen.zone()).toLocalDate();
+        LocalDate asked = day == null ? today : day;
+        long ahead = ChronoUnit.DAYS.between(today, asked);
+        if (ahead < 0 || ahead >= MOST_DAYS) {
+            throw Refusal.of("day", "from today on, at most " + (MOST_DAYS - 1) + " days ahead");
+        }
+        Laid laid = laid(person, (int) Math.min(MOST_DAYS, ahead + 2));
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + asked + ".pdf\"")
+                .body(DaySheet.of(
+                        kitchen.name(),
+                        asked,
+                        Day.of(laid.pots(), laid.course().calls(), asked, kitchen.zone()),
+                        kitchen.zone(),
+                        person.units(),
+                        clock.instant()));
+    }
+
+    @Operation(summary = "The batches of the course as a table")
+    @GetMapping(path = "/api/course/batches.csv", produces = TABLE)
+    ResponseEntity<String> batches(@AuthenticationPrincipal Person person, @RequestParam(defaultValue = "7") int days) {
+        person.require(Right.READ);
+        return table("course", CourseTables.batches(laid(person, checked(days)).course()));
+    }
+
+    @Operation(summary = "What to thaw, order and weigh for the course, day by day, as a table")
+    @GetMapping(path = "/api/course/needs.csv", produces = TABLE)
+    ResponseEntity<String> needs(@AuthenticationPrincipal Person person, @RequestParam(defaultValue = "7") int days) {
+        person.require(Right.READ);
+        ZoneId zone = kitchens.of(person.kitchenId()).zone();
+        LocalDate today = clock.instant().atZone(zone).toLocalDate();
+        Laid laid = laid(person, checked(days));
+        return table(
+                "needs",
+                CourseTables.needs(
+                        laid.pots(),
+                        laid.course().calls(),
+                        today.datesUntil(today.plusDays(days + 1)).toList(),
+                        zone));
+    }
+
+    private static int checked(int days) {
+        Refusal.unlessWithin("days", days, 1, MOST_DAYS, "days");
+        return days;
+    }
+
+    private static ResponseEntity<String> table(String name, String rows) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".csv\"")
+                .body(rows);
+    }
+}

@@ -1,0 +1,137 @@
+package potamos.server.courses;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Collectors;
+import potamos.core.course.Day;
+import potamos.server.paper.Ink;
+import potamos.server.paper.PaperUnits;
+import potamos.server.paper.PaperWords;
+import potamos.server.paper.Words;
+
+/** A day of the course on A4, to be pinned up: hour by hour what begins in which pot and what leaves for whom, and everything to weigh. */
+final class DaySheet {
+
+    private static final float MARGIN = 14 * Ink.MM;
+    private static final float RIGHT = Ink.A4_WIDTH - MARGIN;
+    private static final float ROW = 20;
+    private static final float BODY = 13;
+    private static final float SMALL = 10.5f;
+    private static final float POT = MARGIN + 52;
+    private static final float WHAT = MARGIN + 150;
+    private static final float TICK = 11;
+
+    private final Ink ink;
+    private final PaperUnits units;
+    private final ZoneId zone;
+    private float y = Ink.A4_HEIGHT - MARGIN;
+
+    private DaySheet(Ink ink, PaperUnits units, ZoneId zone) {
+        this.ink = ink;
+        this.units = units;
+        this.zone = zone;
+    }
+
+    /** As PDF, in the units of whoever prints. */
+    static byte[] of(String kitchen, LocalDate date, Day day, ZoneId zone, String units, Instant printed) {
+        String title = PaperWords.DAY.format(date);
+        try (Ink ink = new Ink(title, Ink.A4_WIDTH, Ink.A4_HEIGHT)) {
+            DaySheet sheet = new DaySheet(ink, PaperUnits.of(units), zone);
+            sheet.title(title, kitchen, printed);
+            sheet.hours(day);
+            sheet.weighing(day);
+            return ink.pdf();
+        }
+    }
+
+    private void title(String title, String kitchen, Instant printed) {
+        ink.text(true, 28, MARGIN, y - 24, title);
+        ink.text(false, BODY, MARGIN, y - 42, "The day at the pots · " + kitchen);
+        ink.textTo(false, SMALL, RIGHT, y - 42, "as planned at " + PaperWords.CLOCK.format(printed.atZone(zone)));
+        y -= 52;
+        ink.line(MARGIN, y, RIGHT, y, 2);
+    }
+
+    private record Row(Instant at, String where, String what, String note) {}
+
+    private void hours(Day day) {
+        head("Hour by hour");
+        List<Row> rows = new ArrayList<>();
+        day.doings()
+                .forEach(doing -> rows.add(new Row(
+                        doing.at(),
+                        doing.vessel(),
+                        Words.ENGLISH.of(doing.stage()),
+                        doing.stock() + ", " + units.litres(doing.litres().litres()))));
+        day.leaves()
+                .forEach(leaves -> rows.add(new Row(
+                        leaves.at(),
+                        "to " + leaves.station(),
+                        units.litres(leaves.litres().litres()),
+                        leaves.stock() + " is wanted")));
+        rows.sort(Comparator.comparing(Row::at));
+        if (rows.isEmpty()) {
+            line("", "", "Nothing is planned for this day.", "");
+        }
+        rows.forEach(row -> line(PaperWords.CLOCK.format(row.at().atZone(zone)), row.where(), row.what(), row.note()));
+    }
+
+    private void weighing(Day day) {
+        if (day.weighs().isEmpty()) {
+            return;
+        }
+        head("To weigh, for what begins on this day");
+        for (Day.Weigh weigh : day.weighs()) {
+            String shares = weigh.shares().size() == 1
+                    ? weigh.shares().get(0).vessel()
+                    : weigh.shares().stream()
+                            .map(share -> share.vessel() + " " + units.mass(share.mass()))
+                            .collect(Collectors.joining(" · "));
+            room();
+            ink.text(true, BODY, MARGIN, y - 14, units.mass(weigh.mass()));
+            ink.text(false, BODY, POT + 24, y - 14, ink.fitted(BODY, weigh.item(), WHAT + 70 - POT));
+            ink.text(false, SMALL, WHAT + 110, y - 14, ink.fitted(SMALL, shares, RIGHT - WHAT - 110 - 2 * TICK));
+            tick();
+        }
+    }
+
+    private void head(String words) {
+        y -= 12;
+        room();
+        ink.text(true, 15, MARGIN, y - 14, words);
+        y -= ROW;
+        ink.line(MARGIN, y, RIGHT, y, 1);
+    }
+
+    private void line(String at, String where, String what, String note) {
+        room();
+        ink.text(true, BODY, MARGIN, y - 14, at);
+        ink.text(false, BODY, POT, y - 14, ink.fitted(BODY, where, WHAT - POT - 6));
+        ink.text(true, BODY, WHAT, y - 14, what);
+        ink.text(false, BODY, WHAT + 90, y - 14, ink.fitted(BODY, note, RIGHT - WHAT - 90 - 2 * TICK));
+        tick();
+    }
+
+    /** A square to mark what is done, and the rule under a row. */
+    private void tick() {
+        float left = RIGHT - TICK;
+        float low = y - 4 - TICK;
+        ink.line(left, low, RIGHT, low, 0.8f);
+        ink.line(left, low + TICK, RIGHT, low + TICK, 0.8f);
+        ink.line(left, low, left, low + TICK, 0.8f);
+        ink.line(RIGHT, low, RIGHT, low + TICK, 0.8f);
+        y -= ROW;
+        ink.line(MARGIN, y, RIGHT, y, 0.3f);
+    }
+
+    private void room() {
+        if (y - ROW < MARGIN) {
+            ink.turn();
+            y = Ink.A4_HEIGHT - MARGIN;
+        }
+    }
+}

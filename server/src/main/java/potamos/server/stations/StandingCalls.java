@@ -1,0 +1,225 @@
+package potamos.server.stations;
+
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import potamos.core.quantity.Refusal;
+import potamos.core.safety.Allergen;
+import potamos.core.schedule.Standing;
+import potamos.server.KitchenClock;
+import potamos.server.accounts.Person;
+import potamos.server.accounts.Role.Right;
+import potamos.server.kitchen.Kitchens;
+import potamos.server.live.Changes;
+import potamos.server.problems.Conflict;
+import potamos.server.problems.NotFound;
+
+/** Calls that come back week by week. For the days ahead each becomes a call like any other, that can be taken back or planned by itself. */
+@Service
+public class StandingCalls {
+
+    /** As far as a course looks. */
+    private static final int DAYS_AHEAD = 14;
+
+    private static final int MOST_SKIPS = 60;
+
+    private final StandingMapper mapper;
+    private final Calls calls;
+    private final Kitchens kitchens;
+    private final Changes changes;
+    private final KitchenClock clock;
+
+    StandingCalls(StandingMapper mapper, Calls calls, Kitchens kitchens, Changes changes, KitchenClock clock) {
+        this.mapper = mapper;
+        this.calls = calls;
+        this.kitchens = kitchens;
+        this.changes = changes;
+        this.clock = clock;
+    }
+
+    /**
+     * One of them.
+     *
+     * @param next when it is wanted next; nothing where that is further off than anybody looks
+     */
+    public record Pattern(
+            String id,
+            String stationName,
+            String formulaName,
+            double litres,
+            Standing standing,
+            Set<Allergen> without,
+            String note,
+            Optional<Instant> next) {}
+
+    /** Those of a kitchen; a station sees only its own. */
+    public List<Pattern> all(Person person) {
+        person.requireALook();
+        ZoneId zone = kitchens.of(person.kitchenId()).zone();
+        Instant now = clock.instant();
+        return mapper.all(person.kitchenId(), person.stationId()).stream()
+                .map(row -> {
+                    Standing standing = ahead(standing(row), now.atZone(zone).toLocalDate());
+                    return new Pattern(
+                            row.id(),
+                            row.stationName(),
+                            row.formulaName(),
+                            row.litres(),
+                            standing,
+                            words(row.without(), Allergen::valueOf),
+                            row.note(),
+                            standing(row).from(now, lastDay(now, zone), zone).stream()
+                                    .map(Standing.Wanted::by)
+                                    .findFirst());
+                })
+                .toList();
+    }
+
+    /**
+     * Asks for litres on some weekdays, from now on.
+     *
+     * @param id made by the client; asking twice with the same one asks once
+     */
+    @Transactional
+    public void ask(
+            Person person,
+            String id,
+            String stationId,
+            String formulaSlug,
+            double litres,
+            Standing standing,
+            Set<Allergen> without,
+            String note) {
+        String station = calls.mayAsk(person, stationId, formulaSlug, litres, without, note);
+        mapper.insert(
+                new StandingMapper.Row(
+                        id,
+                        person.kitchenId(),
+                        station,
+                        "",
+                        formulaSlug,
+                        "",
+                        litres,
+                        joined(standing.days()),
+                        standing.by().toString(),
+                        joined(standing.skips()),
+                        joined(without),
+                        note.trim(),
+                        person.id()),
+                clock.instant());
+        StandingMapper.Row row = mine(person, id);
+        if (!row.stationId().equals(station)) {
+            throw new Conflict("id", "Another call has this id.");
+        }
+        become(row);
+    }
+
+    /** Leaves a day out, or takes it in again. What is being made already stands. */
+    @Transactional
+    public void skip(Person person, String id, LocalDate day, boolean skipped) {
+        person.require(Right.ASK);
+        StandingMapper.Row row = mine(person, id);
+        Instant now = clock.instant();
+        LocalDate today = now.atZone(kitchens.of(row.kitchenId()).zone()).toLocalDate();
+        if (day.isBefore(today)) {
+            throw Refusal.of("day", "that day is already past");
+        }
+        Set<LocalDate> ahead = standing(row).skips().stream()
+                .filter(skip -> !skip.isBefore(today))
+                .collect(Collectors.toSet());
+        Standing after = new Standing(standing(row).days(), standing(row).by(), ahead).skipping(day, skipped);
+        if (after.skips().size() > MOST_SKIPS) {
+            throw Refusal.of("day", "at most " + MOST_SKIPS + " days are left out");
+        }
+        mapper.skip(id, joined(after.skips()));
+        if (skipped) {
+            mapper.takeBack(id, day, now);
+        } else {
+            mapper.askAgain(id, day, now);
+        }
+        become(mine(person, id));
+        changes.note(person.kitchenId(), "calls", id);
+    }
+
+    /** It comes back no more; what is being made for it already stands. */
+    @Transactional
+    public void end(Person person, String id) {
+        person.require(Right.ASK);
+        StandingMapper.Row row = mine(person, id);
+        Instant now = clock.instant();
+        mapper.end(row.id(), now);
+        mapper.takeBack(row.id(), null, now);
+        changes.note(person.kitchenId(), "calls", id);
+    }
+
+    /** Makes the calls of every kitchen that the days have come for. */
+    @Transactional
+    public void becomeAll() {
+        mapper.kitchens().forEach(this::become);
+    }
+
+    /** The same of one kitchen. */
+    void become(String kitchenId) {
+        mapper.all(kitchenId, null).forEach(this::become);
+    }
+
+    private void become(StandingMapper.Row row) {
+        ZoneId zone = kitchens.of(row.kitchenId()).zone();
+        Instant now = clock.instant();
+        boolean any = false;
+        for (Standing.Wanted wanted : standing(row).from(now, lastDay(now, zone), zone)) {
+            String id = UUID.randomUUID().toString();
+            any |= mapper.becomes(row, id, wanted.day(), wanted.by(), now) == 1;
+        }
+        if (any) {
+            changes.note(row.kitchenId(), "calls", row.id());
+        }
+    }
+
+    /** Days that were left out and are over nobody has to be told of. */
+    private static Standing ahead(Standing standing, LocalDate today) {
+        return new Standing(
+                standing.days(),
+                standing.by(),
+                standing.skips().stream().filter(day -> day.isAfter(today)).collect(Collectors.toSet()));
+    }
+
+    private static LocalDate lastDay(Instant now, ZoneId zone) {
+        return now.atZone(zone).toLocalDate().plusDays(DAYS_AHEAD);
+    }
+
+    private StandingMapper.Row mine(Person person, String id) {
+        return mapper.byId(id, person.kitchenId())
+                .filter(row -> person.stationId() == null || person.stationId().equals(row.stationId()))
+                .orElseThrow(() -> new NotFound("standing call"));
+    }
+
+    private static Standing standing(StandingMapper.Row row) {
+        return new Standing(
+                words(row.days(), DayOfWeek::valueOf),
+                LocalTime.parse(row.byTime()),
+                words(row.skips(), LocalDate::parse));
+    }
+
+    private static <T> Set<T> words(String joined, Function<String, T> read) {
+        return Arrays.stream(joined.split(","))
+                .filter(word -> !word.isEmpty())
+                .map(read)
+                .collect(Collectors.toSet());
+    }
+
+    private static String joined(Set<?> words) {
+        return words.stream().map(Object::toString).sorted().collect(Collectors.joining(","));
+    }
+}
