@@ -317,10 +317,10 @@ class KitchenCourseTest {
                         draft.path("vesselName").asString(),
                         draft.path("formulaName").asString(),
                         "Weigh in")
-                .contains("To weigh", "onion");
+                .contains("To weigh", "Onion");
         String needs = text(chef.get("/api/course/needs.csv?days=3"));
         assertThat(needs.lines().findFirst()).contains("day,item,kg,vessel,formula,start");
-        assertThat(needs).contains(day + ",onion");
+        assertThat(needs).contains(day + ",Onion");
         String batches = text(chef.get("/api/course/batches.csv?days=3"));
         assertThat(batches.lines().count()).isEqualTo(2);
         assertThat(batches).contains("white-chicken", "Sauce 6.000 L");

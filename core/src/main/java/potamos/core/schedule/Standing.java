@@ -47,6 +47,15 @@ public record Standing(Set<DayOfWeek> days, LocalTime by, Set<LocalDate> skips) 
                         .toList();
     }
 
+    /** Days that are left out and on which it would be wanted otherwise, from a moment on. */
+    public List<LocalDate> leftOut(Instant now, LocalDate last, ZoneId zone) {
+        return new Standing(days, by, Set.of())
+                .from(now, last, zone).stream()
+                        .map(Wanted::day)
+                        .filter(skips::contains)
+                        .toList();
+    }
+
     /** The same with one day left out, or with it in again. */
     public Standing skipping(LocalDate day, boolean skipped) {
         Stream<LocalDate> others = skips.stream().filter(other -> !other.equals(day));

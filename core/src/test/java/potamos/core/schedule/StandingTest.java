@@ -57,6 +57,19 @@ class StandingTest {
     }
 
     @Test
+    void ofTheDaysThatAreLeftOutItTellsThoseThatWouldHaveBeen() {
+        Standing soup = new Standing(
+                Set.of(DayOfWeek.TUESDAY),
+                LocalTime.of(10, 30),
+                Set.of(LocalDate.parse("2026-03-03"), LocalDate.parse("2026-03-04"), LocalDate.parse("2026-03-10")));
+        LocalDate last = LocalDate.parse("2026-04-01");
+        assertThat(soup.leftOut(Instant.parse("2026-03-03T09:00:00Z"), last, ZURICH))
+                .containsExactly(LocalDate.parse("2026-03-03"), LocalDate.parse("2026-03-10"));
+        assertThat(soup.leftOut(Instant.parse("2026-03-03T10:00:00Z"), last, ZURICH))
+                .containsExactly(LocalDate.parse("2026-03-10"));
+    }
+
+    @Test
     void onNoDayItIsNoCall() {
         assertThatThrownBy(() -> new Standing(Set.of(), LocalTime.NOON, Set.of()))
                 .isInstanceOf(Refusal.class);

@@ -101,7 +101,8 @@ final class DaySheet {
 
     private void head(String words) {
         y -= 12;
-        room();
+        // A heading at the foot of a page would have what it is over on the next.
+        room(3);
         ink.text(true, 15, MARGIN, y - 14, words);
         y -= ROW;
         ink.line(MARGIN, y, RIGHT, y, 1);
@@ -129,7 +130,11 @@ final class DaySheet {
     }
 
     private void room() {
-        if (y - ROW < MARGIN) {
+        room(1);
+    }
+
+    private void room(int rows) {
+        if (y - rows * ROW < MARGIN) {
             ink.turn();
             y = Ink.A4_HEIGHT - MARGIN;
         }

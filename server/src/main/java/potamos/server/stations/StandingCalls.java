@@ -51,6 +51,7 @@ public class StandingCalls {
     /**
      * One of them.
      *
+     * @param leftOut days ahead on which it would be wanted otherwise
      * @param next when it is wanted next; nothing where that is further off than anybody looks
      */
     public record Pattern(
@@ -59,6 +60,7 @@ public class StandingCalls {
             String formulaName,
             double litres,
             Standing standing,
+            List<LocalDate> leftOut,
             Set<Allergen> without,
             String note,
             Optional<Instant> next) {}
@@ -70,16 +72,17 @@ public class StandingCalls {
         Instant now = clock.instant();
         return mapper.all(person.kitchenId(), person.stationId()).stream()
                 .map(row -> {
-                    Standing standing = ahead(standing(row), now.atZone(zone).toLocalDate());
+                    Standing standing = standing(row);
                     return new Pattern(
                             row.id(),
                             row.stationName(),
                             row.formulaName(),
                             row.litres(),
                             standing,
+                            standing.leftOut(now, lastDay(now, zone).plusDays(MOST_SKIPS), zone),
                             words(row.without(), Allergen::valueOf),
                             row.note(),
-                            standing(row).from(now, lastDay(now, zone), zone).stream()
+                            standing.from(now, lastDay(now, zone), zone).stream()
                                     .map(Standing.Wanted::by)
                                     .findFirst());
                 })
@@ -185,14 +188,6 @@ public class StandingCalls {
         if (any) {
             changes.note(row.kitchenId(), "calls", row.id());
         }
-    }
-
-    /** Days that were left out and are over nobody has to be told of. */
-    private static Standing ahead(Standing standing, LocalDate today) {
-        return new Standing(
-                standing.days(),
-                standing.by(),
-                standing.skips().stream().filter(day -> day.isAfter(today)).collect(Collectors.toSet()));
     }
 
     private static LocalDate lastDay(Instant now, ZoneId zone) {

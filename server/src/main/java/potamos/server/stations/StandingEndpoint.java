@@ -56,7 +56,7 @@ class StandingEndpoint {
                     pattern.litres(),
                     pattern.standing().days().stream().sorted().toList(),
                     pattern.standing().by().toString(),
-                    pattern.standing().skips().stream().sorted().toList(),
+                    pattern.leftOut(),
                     pattern.without().stream().sorted().toList(),
                     pattern.note(),
                     pattern.next());
