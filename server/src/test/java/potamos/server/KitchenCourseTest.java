@@ -267,6 +267,26 @@ class KitchenCourseTest {
         assertThat(chef.post("/api/course/stop", "").status()).isIn(200, 204);
     }
 
+    /** Its pot is retired under it: it is told with its reason, also after a search, until somebody lets it go. */
+    @Test
+    void whatIsHeldInAPotThatIsRetiredStaysOnTheListUntilItIsLetGo() {
+        String other = TestKitchen.freshPot(chef);
+        call(6, Duration.ofHours(30));
+        JsonNode draft = chef.get("/api/course?days=3").at("/drafts/0");
+        Instant start = Instant.parse(draft.path("start").asString());
+        String pot = draft.path("vesselId").asString();
+        held(chef, draft, "mine", 0, 6, start);
+        assertThat(chef.post("/api/kitchen/vessels/" + pot + "/retirement", "").status())
+                .isIn(200, 204);
+        Visitor.Answer told = chef.get("/api/course?days=3");
+        assertThat(told.at("/unmade/0/reason").asString()).isEqualTo("its vessel is retired");
+        assertThat(told.at("/drafts/0/vesselId").asString()).isEqualTo(other);
+        Visitor.Answer looked = chef.post("/api/course/look?days=3", "{\"version\": 1, \"seconds\": 2}");
+        assertThat(looked.at("/unmade/0/id").asString()).isEqualTo("mine");
+        assertThat(chef.delete("/api/course/drafts/mine?days=3&version=2").at("/unmade"))
+                .isEmpty();
+    }
+
     @Test
     void whyABatchIsWhereItIsIsSaid() {
         String id = call(6, Duration.ofHours(30));

@@ -76,7 +76,9 @@ class Laying {
     KitchenCourse look(Person person, int days, int version, Duration time) {
         Courses.Begun begun = courses.begun(person, days);
         Search.Found found = solving.lay(person.kitchenId(), begun.course(), time);
-        List<HeldCourse.Draft> drafts = new ArrayList<>();
+        // What cannot be made as it is stays on the list until somebody lets it go.
+        List<HeldCourse.Draft> drafts = new ArrayList<>(
+                begun.unmade().stream().map(Courses.Unmade::draft).toList());
         for (Draft draft : found.laid().course().drafts()) {
             drafts.add(begun.held().drafts().stream()
                     .filter(one -> one.id().equals(draft.id()))
