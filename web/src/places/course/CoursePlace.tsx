@@ -144,7 +144,7 @@ function Steps({ course, changes }: { course: Course; changes: ReturnType<typeof
           Let all go
         </Button>
       )}
-      <span role="status" className="text-15 text-quiet">
+      <span aria-live="polite" className="text-15 text-quiet">
         {looking
           ? `Fewer litres late first, then fewer batches: ${LOOK_S} seconds at most.`
           : found && goodness(found)}
