@@ -39,7 +39,7 @@ const DONE = 10
 const NAMED = 0.24
 const CALLED = 0.12
 /** Of calls under each other. */
-const MOST_ROWS = 4
+const MOST_ROWS = 6
 const HOUR = 3_600_000
 const MIDNIGHT = '00:00'
 
