@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import potamos.core.course.Constructive;
 import potamos.core.course.Course;
 import potamos.core.course.Puzzle;
+import potamos.core.course.Values;
 
 /**
  * A search for the best course: what the core lays by itself, and then, as long as there is time, fewer litres late and after that fewer batches. What it
@@ -30,8 +31,6 @@ public final class Search {
 
     /** What was chosen becomes a course in what is left of the time. */
     private static final double SHARE_FOR_CHOICES = 0.92;
-
-    private static final double A_DROP_L = 0.05;
 
     /** As many as the machine that a kitchen's server stands on has processors to spare. */
     private static final int WORKERS =
@@ -73,7 +72,7 @@ public final class Search {
         public OptionalDouble gap() {
             double late = laid.course().values().lateL();
             return lateBoundL.stream()
-                    .map(bound -> late <= bound + A_DROP_L ? 0 : (late - bound) / late)
+                    .map(bound -> late <= bound + Values.A_DROP_L ? 0 : (late - bound) / late)
                     .findFirst();
         }
     }
@@ -131,12 +130,13 @@ public final class Search {
                         begun.drafts().size() + Math.ceil(round.solver().bestObjectiveBound() - 1e-6));
             }
         }
-        Constructive.Laid laid = Stream.of(
-                        byItself, puzzle.answer(late.get().choices()), puzzle.answer(round.choices()))
+        Stream<Constructive.Laid> found =
+                Stream.of(late.get().choices(), round.choices()).distinct().map(puzzle::answer);
+        Constructive.Laid laid = Stream.concat(Stream.of(byItself), found)
                 .min(Comparator.comparing(one -> one.course().values()))
                 .orElseThrow();
         boolean proven = late.get().proven()
-                && laid.course().values().lateL() <= lateBound + A_DROP_L
+                && laid.course().values().lateL() <= lateBound + Values.A_DROP_L
                 && fewest.isPresent()
                 && thatCount(laid.course()) <= fewest.getAsDouble();
         return new Found(laid, proven ? How.PROVEN : How.WITHIN, OptionalDouble.of(lateBound), fewest);

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /**
  * What holds a batch of a course where it is: the call that it must be ready for, what is in its way a step later and a step earlier, and what the next best
@@ -27,9 +28,6 @@ public record Because(
         Optional<Instead> instead) {
 
     private static final double A_MOMENT_H = 0.1;
-
-    /** How far on a start is looked at. */
-    public static final Duration STEP = Diary.STEP;
 
     /**
      * What stands against a start.
@@ -67,10 +65,10 @@ public record Because(
                 first.map(Course.Served::call),
                 first.map(Course.Served::spare).orElse(Duration.ZERO),
                 first.map(one -> Wanted.sure(one.call().by())
-                                .isBefore(mine.ready().plus(STEP)))
+                                .isBefore(mine.ready().plus(Diary.STEP)))
                         .orElse(false),
-                inTheWay(diary, takes, mine.start().plus(STEP), without),
-                inTheWay(diary, takes, mine.start().minus(STEP), without),
+                inTheWay(diary, takes, mine.start().plus(Diary.STEP), without),
+                inTheWay(diary, takes, mine.start().minus(Diary.STEP), without),
                 first.flatMap(one -> instead(course, mine, diary, one.call())));
     }
 
@@ -86,9 +84,10 @@ public record Because(
 
     private static Optional<InTheWay> inTheWay(Diary diary, Footprint takes, Instant start, Course others) {
         return diary.against(takes, start).map(why -> {
-            Optional<Footprint.Thing> thing = takes.things().stream()
-                    .filter(one -> one.kind().name().equals(why.name()))
-                    .findFirst();
+            Optional<Footprint.Thing> thing = why.thing()
+                    .flatMap(kind -> takes.things().stream()
+                            .filter(one -> one.kind() == kind)
+                            .findFirst());
             Optional<String> whose = thing.flatMap(one -> others.drafts().stream()
                     .filter(draft -> draft.uses().stream()
                             .anyMatch(use -> use.kind() == one.kind()
@@ -137,13 +136,7 @@ public record Because(
 
     private static Optional<Instant> start(Course course, Ways.Way way, Diary diary, Wanted wanted) {
         Instant latest = wanted.sure().minusSeconds(way.takes().endsAt());
-        return Diary.starts(latest, STEP.negated())
-                .takeWhile(start -> !start.isBefore(course.now()))
-                .filter(start -> diary.against(way.takes(), start).isEmpty())
-                .findFirst()
-                .or(() -> Diary.starts(latest.isBefore(course.now()) ? course.now() : latest, STEP)
-                        .takeWhile(start -> start.isBefore(course.until()))
-                        .filter(start -> diary.against(way.takes(), start).isEmpty())
-                        .findFirst());
+        Predicate<Instant> room = start -> diary.against(way.takes(), start).isEmpty();
+        return diary.back(latest, room).or(() -> diary.on(latest, course.until(), room));
     }
 }

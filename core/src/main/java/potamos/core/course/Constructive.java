@@ -31,14 +31,12 @@ public final class Constructive {
 
     private final Course begun;
     private final Equipment equipment;
-    private final Instant now;
     private final Instant until;
     final Ways ways;
 
     Constructive(Course begun) {
         this.begun = begun;
         this.equipment = begun.equipment();
-        this.now = begun.now();
         this.until = begun.until();
         this.ways = new Ways(equipment);
     }
@@ -133,7 +131,7 @@ public final class Constructive {
         Set<String> pinned = begun.drafts().stream().map(Draft::id).collect(Collectors.toSet());
         List<Wanted.Part> still = new ArrayList<>();
         for (Wanted.Part part : open) {
-            Instant never = part.call().by().plusSeconds(Puzzle.NEVER_S);
+            Instant never = part.call().by().plus(Course.NEVER);
             double missing = given(
                     part.call(),
                     part.litres(),
@@ -287,10 +285,8 @@ public final class Constructive {
 
     /** Going back from when it surely meets its call. */
     private Optional<Draft> latest(Ways.Way way, Instant sure, Wanted wanted, Diary diary, String id, Found found) {
-        return Diary.starts(sure.minusSeconds(way.takes().endsAt()), Diary.STEP.negated())
-                .takeWhile(start -> !start.isBefore(now))
-                .filter(start -> found.room(diary.against(way.takes(), start)))
-                .findFirst()
+        return diary.back(
+                        sure.minusSeconds(way.takes().endsAt()), start -> found.room(diary.against(way.takes(), start)))
                 .map(start -> way.startingAt(start, id, equipment))
                 .filter(wanted::keepsIn);
     }
@@ -298,14 +294,12 @@ public final class Constructive {
     /** Going on from there, as long as that is sooner than what was found already. */
     private Optional<Draft> earliest(Ways.Way way, Instant sure, Wanted wanted, Diary diary, String id, Found found) {
         long takes = way.takes().endsAt();
-        Instant from = sure.minusSeconds(takes);
-        return Diary.starts(from.isBefore(now) ? now : from, Diary.STEP)
-                .takeWhile(start -> start.isBefore(until))
-                .takeWhile(
-                        start -> found.draft == null || start.plusSeconds(takes).isBefore(found.draft.ready()))
-                .filter(start -> found.room(diary.against(way.takes(), start)))
-                .map(start -> way.startingAt(start, id, equipment))
-                .filter(wanted::keepsIn)
-                .findFirst();
+        Instant before = found.draft == null ? until : found.draft.ready().minusSeconds(takes);
+        return diary.on(
+                        sure.minusSeconds(takes),
+                        before.isBefore(until) ? before : until,
+                        start -> found.room(diary.against(way.takes(), start))
+                                && wanted.keepsIn(way.startingAt(start, id, equipment)))
+                .map(start -> way.startingAt(start, id, equipment));
     }
 }

@@ -3,16 +3,12 @@ package potamos.core.course;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import potamos.core.batch.Stage;
-import potamos.core.cooling.Foreseen;
 import potamos.core.cooling.IceBin;
 import potamos.core.heat.Burner;
 import potamos.core.quantity.Volume;
@@ -40,12 +36,15 @@ public record Course(
         List<Draft> drafts,
         List<Allocation> allocations) {
 
-    private static final double A_DROP_L = 0.005;
+    /** From so much lateness on, litres count as if they never came. */
+    public static final Duration NEVER = Duration.ofHours(8);
+
+    /** As far ahead as anybody looks. */
+    public static final int MOST_DAYS = 14;
 
     /** What nobody misses of a call. */
     static final double A_JUG_L = 0.05;
 
-    private static final double ALL_OF_A_LITRE_H = 8;
     private static final double A_BATCH_H = 0.5;
     private static final double SLACK_H = 1;
     private static final double SECONDS_PER_H = 3600;
@@ -77,163 +76,12 @@ public record Course(
 
     /** Every rule that it breaks; nothing where it may be accepted as it is. */
     public List<Broken> check() {
-        List<Broken> broken = new ArrayList<>();
-        for (Draft draft : drafts) {
-            alone(draft, broken);
-        }
-        takenTwice(broken);
-        cleanedDown(broken);
-        ice(broken);
-        allocated(broken);
-        return broken;
-    }
-
-    /** What can be seen of one draft alone. */
-    private void alone(Draft draft, List<Broken> broken) {
-        if (!draft.charge().fits()) {
-            broken.add(of(Broken.Rule.CHARGE_FITS, draft));
-        }
-        if (draft.start().isBefore(now)) {
-            broken.add(of(Broken.Rule.NOT_IN_THE_PAST, draft));
-        }
-        if (draft.cooling().foreseen().verdict() == Foreseen.Verdict.FAIL) {
-            broken.add(of(Broken.Rule.COOLS_IN_TIME, draft));
-        }
-        List<Rota.Present> rota = equipment.rota().between(draft.start(), draft.ready());
-        for (Attendance.Stretch stretch : attended(draft)) {
-            for (Rota.Present present : rota) {
-                if (present.cooks() == 0
-                        && present.from().isBefore(stretch.to())
-                        && stretch.from().isBefore(present.to())) {
-                    broken.add(new Broken(
-                            Broken.Rule.SOMEBODY_THERE,
-                            List.of(draft.id()),
-                            "",
-                            later(present.from(), stretch.from()),
-                            earlier(present.to(), stretch.to())));
-                }
-            }
-        }
-    }
-
-    private List<Attendance.Stretch> attended(Draft draft) {
-        return Attendance.of(draft.charge().formula(), draft.timeline(), equipment.unattended());
-    }
-
-    private record Owned(String draft, Use use) {}
-
-    private List<Owned> uses() {
-        return Stream.concat(
-                        taken.stream().map(use -> new Owned("", use)),
-                        drafts.stream().flatMap(draft -> draft.uses().stream().map(use -> new Owned(draft.id(), use))))
-                .toList();
-    }
-
-    private void takenTwice(List<Broken> broken) {
-        Map<String, List<Owned>> ofEach = new LinkedHashMap<>();
-        uses().forEach(one -> ofEach.computeIfAbsent(
-                        one.use().kind() + one.use().name(), thing -> new ArrayList<>())
-                .add(one));
-        ofEach.values()
-                .forEach(uses -> uses.stream()
-                        .filter(one -> !one.draft().isEmpty())
-                        .forEach(one -> takenTwice(one, uses).ifPresent(broken::add)));
-    }
-
-    /** The most of a thing that is taken at once is taken when some use of it begins. */
-    private Optional<Broken> takenTwice(Owned one, List<Owned> uses) {
-        Use mine = one.use();
-        int there = mine.kind() == Use.Kind.CONTAINER ? equipment.owned(mine.name()) : 1;
-        for (Owned begins : uses) {
-            Instant at = begins.use().from();
-            if (!mine.at(at)) {
-                continue;
-            }
-            List<Owned> together =
-                    uses.stream().filter(other -> other.use().at(at)).toList();
-            if (together.stream().mapToInt(other -> other.use().amount()).sum() > there) {
-                List<String> whose = together.stream()
-                        .map(Owned::draft)
-                        .filter(id -> !id.isEmpty())
-                        .distinct()
-                        .toList();
-                return Optional.of(new Broken(Broken.Rule.TAKEN_TWICE, whose, mine.name(), at, mine.to()));
-            }
-        }
-        return Optional.empty();
-    }
-
-    private void cleanedDown(List<Broken> broken) {
-        Map<String, List<Draft>> byVessel = new HashMap<>();
-        drafts.forEach(
-                draft -> byVessel.computeIfAbsent(draft.charge().run().vessel().name(), name -> new ArrayList<>())
-                        .add(draft));
-        byVessel.forEach((vessel, inIt) -> {
-            inIt.sort(Comparator.comparing(draft -> vesselUse(draft).from()));
-            for (int i = 1; i < inIt.size(); i++) {
-                Use before = vesselUse(inIt.get(i - 1));
-                Use after = vesselUse(inIt.get(i));
-                Duration wanted = Order.between(
-                        inIt.get(i - 1).charge().formula().family(),
-                        inIt.get(i).charge().formula().family());
-                Instant free = before.to().minus(Use.WASH).plus(wanted);
-                if (after.from().isBefore(free) && !after.from().isBefore(before.to())) {
-                    broken.add(new Broken(
-                            Broken.Rule.CLEANED_DOWN,
-                            List.of(inIt.get(i - 1).id(), inIt.get(i).id()),
-                            vessel,
-                            before.to(),
-                            free));
-                }
-            }
-        });
-    }
-
-    private static Use vesselUse(Draft draft) {
-        return draft.uses().stream()
-                .filter(use -> use.kind() == Use.Kind.VESSEL)
-                .findFirst()
-                .orElseThrow();
-    }
-
-    private void ice(List<Broken> broken) {
-        equipment.ice().ifPresent(bin -> {
-            List<IceBin.Use> others = new ArrayList<>(iceTaken);
-            for (Draft draft :
-                    drafts.stream().sorted(Comparator.comparing(Draft::ready)).toList()) {
-                draft.ice().ifPresent(use -> {
-                    if (bin.at(now, others, use.at()).kg() + 1e-9 < use.ice().kg()) {
-                        broken.add(
-                                new Broken(Broken.Rule.ICE_THERE, List.of(draft.id()), "ice", use.at(), draft.ready()));
-                    }
-                    others.add(use);
-                });
-            }
-        });
+        return new Rules(this).broken();
     }
 
     /** Everything that can be given to a call. */
     public List<Lot> supply() {
         return Stream.concat(lots.stream(), drafts.stream().map(Lot::of)).toList();
-    }
-
-    private void allocated(List<Broken> broken) {
-        Map<String, Lot> supply = byId(supply(), Lot::id);
-        Map<String, Call> wanted = byId(calls, Call::id);
-        Map<String, Double> given = new HashMap<>();
-        for (Allocation allocation : allocations) {
-            Lot lot = supply.get(allocation.from());
-            Call call = wanted.get(allocation.call());
-            if (lot == null || call == null || lot.refusedFor(call).isPresent()) {
-                broken.add(new Broken(
-                        Broken.Rule.FIT_FOR_ITS_CALL, List.of(allocation.from()), allocation.call(), now, until));
-                continue;
-            }
-            double sum = given.merge(lot.id(), allocation.litres().litres(), Double::sum);
-            if (sum > lot.litres().litres() + A_DROP_L) {
-                broken.add(new Broken(Broken.Rule.ENOUGH_OF_IT, List.of(lot.id()), call.id(), lot.from(), lot.useBy()));
-            }
-        }
     }
 
     /** What is still missing of each call, latest served last. */
@@ -265,7 +113,7 @@ public record Course(
                 .toList();
     }
 
-    private static <T> Map<String, T> byId(List<T> all, Function<T, String> id) {
+    static <T> Map<String, T> byId(List<T> all, Function<T, String> id) {
         Map<String, T> by = new HashMap<>();
         all.forEach(one -> by.put(id.apply(one), one));
         return by;
@@ -280,7 +128,9 @@ public record Course(
         Map<String, Double> given = new HashMap<>();
         for (Served one : served()) {
             double spareH = one.spare().toSeconds() / SECONDS_PER_H;
-            late += one.litres().litres() * one.call().weight() * Math.min(1, Math.max(0, -spareH) / ALL_OF_A_LITRE_H);
+            late += one.litres().litres()
+                    * one.call().weight()
+                    * Math.min(1, Math.max(0, -spareH) * SECONDS_PER_H / NEVER.toSeconds());
             slackShort += Math.max(0, SLACK_H - Math.max(0, spareH));
             given.merge(one.lot().id(), one.litres().litres(), Double::sum);
         }
@@ -312,8 +162,9 @@ public record Course(
 
     /** How many hands the drafts want, and how many are there, from now on. */
     public List<Hands> hands() {
-        List<Attendance.Stretch> wanted =
-                drafts.stream().flatMap(draft -> attended(draft).stream()).toList();
+        List<Attendance.Stretch> wanted = drafts.stream()
+                .flatMap(draft -> draft.attended(equipment).stream())
+                .toList();
         List<Hands> all = new ArrayList<>();
         for (Rota.Present present : equipment.rota().between(now, until)) {
             List<Instant> turns = Stream.concat(
@@ -349,18 +200,5 @@ public record Course(
             kwh += draft.ice().map(use -> use.ice().kg() * ICE_KWH_PER_KG).orElse(0.0);
         }
         return kwh;
-    }
-
-    private Broken of(Broken.Rule rule, Draft draft) {
-        return new Broken(
-                rule, List.of(draft.id()), draft.charge().run().vessel().name(), draft.start(), draft.ready());
-    }
-
-    private static Instant later(Instant a, Instant b) {
-        return a.isAfter(b) ? a : b;
-    }
-
-    private static Instant earlier(Instant a, Instant b) {
-        return a.isBefore(b) ? a : b;
     }
 }

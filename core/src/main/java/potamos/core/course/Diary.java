@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import potamos.core.cooling.IceBin;
 import potamos.core.formula.Family;
@@ -17,11 +18,6 @@ final class Diary {
 
     /** Starts are tried so far apart. */
     static final Duration STEP = Duration.ofMinutes(10);
-
-    /** One after another without end, to be taken as long as they make sense. */
-    static Stream<Instant> starts(Instant from, Duration apart) {
-        return Stream.iterate(from, start -> start.plus(apart));
-    }
 
     /** Taken from one second to another; by a family where it is a vessel and known. */
     private record Entry(long from, long to, int amount, Optional<Family> family) {
@@ -63,6 +59,21 @@ final class Diary {
 
     private static String key(Use.Kind kind, String name) {
         return kind.ordinal() + name;
+    }
+
+    /** The latest start that may be, from one going back as far as now. */
+    Optional<Instant> back(Instant from, Predicate<Instant> may) {
+        return Stream.iterate(from, start -> !start.isBefore(now), start -> start.minus(STEP))
+                .filter(may)
+                .findFirst();
+    }
+
+    /** The earliest start that may be, from one, or from now where that is later, and before another. */
+    Optional<Instant> on(Instant from, Instant before, Predicate<Instant> may) {
+        return Stream.iterate(
+                        from.isBefore(now) ? now : from, start -> start.isBefore(before), start -> start.plus(STEP))
+                .filter(may)
+                .findFirst();
     }
 
     /** What is in its way at a start; empty where it finds room. */
@@ -149,16 +160,12 @@ final class Diary {
         List<Entry> others = entries.getOrDefault(key(thing.kind(), thing.name()), List.of());
         long from = thing.from() + at;
         long to = thing.to() + at;
-        return switch (thing.kind()) {
-            case VESSEL -> blocked(others.stream().allMatch(other -> apart(other, from, to, family)), Obstacle.VESSEL);
-            case BURNER -> blocked(others.stream().noneMatch(other -> other.overlaps(from, to)), Obstacle.BURNER);
-            case OVEN -> blocked(others.stream().noneMatch(other -> other.overlaps(from, to)), Obstacle.OVEN);
-            case CONTAINER -> blocked(enough(others, thing, from, to), Obstacle.CONTAINER);
+        boolean free = switch (thing.kind()) {
+            case VESSEL -> others.stream().allMatch(other -> apart(other, from, to, family));
+            case BURNER, OVEN -> others.stream().noneMatch(other -> other.overlaps(from, to));
+            case CONTAINER -> enough(others, thing, from, to);
         };
-    }
-
-    private static Optional<Obstacle> blocked(boolean free, Obstacle why) {
-        return free ? Optional.empty() : Optional.of(why);
+        return free ? Optional.empty() : Optional.of(Obstacle.of(thing.kind()));
     }
 
     /** All that overlap this use may overlap each other as well: counted so, none is ever promised twice. */

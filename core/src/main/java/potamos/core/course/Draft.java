@@ -70,6 +70,11 @@ public record Draft(
                 .toList();
     }
 
+    /** Stretches in which somebody must be there. */
+    List<Attendance.Stretch> attended(Equipment equipment) {
+        return Attendance.of(charge.formula(), timeline, equipment.unattended());
+    }
+
     /** Ice that its baths take. */
     public Optional<IceBin.Use> ice() {
         return Use.ice(cooling, timeline);

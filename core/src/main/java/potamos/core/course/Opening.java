@@ -66,7 +66,7 @@ public final class Opening {
                 timeline,
                 !timeline.ready().isAfter(readyBy),
                 diary.attended(batch, start),
-                diary.taken(batch, start).map(Obstacle::thing));
+                diary.taken(batch, start).flatMap(Obstacle::thing));
     }
 
     /**
@@ -77,25 +77,11 @@ public final class Opening {
         Predicate<Instant> room = start -> diary.against(batch, start).isEmpty();
         Predicate<Instant> free = start -> diary.taken(batch, start).isEmpty();
         Instant last = readyBy.minusSeconds(batch.endsAt());
-        return back(last, room)
-                .or(() -> on(last, readyBy.plus(LOOK_ON), room))
-                .or(() -> back(last, free))
-                .or(() -> on(last, readyBy.plus(LOOK_ON), free))
+        return diary.back(last, room)
+                .or(() -> diary.on(last, readyBy.plus(LOOK_ON), room))
+                .or(() -> diary.back(last, free))
+                .or(() -> diary.on(last, readyBy.plus(LOOK_ON), free))
                 .map(start -> at(start, readyBy))
                 .orElseGet(() -> at(now, readyBy));
-    }
-
-    private Optional<Instant> back(Instant from, Predicate<Instant> may) {
-        return Diary.starts(from, Diary.STEP.negated())
-                .takeWhile(start -> !start.isBefore(now))
-                .filter(may)
-                .findFirst();
-    }
-
-    private Optional<Instant> on(Instant from, Instant to, Predicate<Instant> may) {
-        return Diary.starts(from.isBefore(now) ? now : from, Diary.STEP)
-                .takeWhile(start -> start.isBefore(to))
-                .filter(may)
-                .findFirst();
     }
 }

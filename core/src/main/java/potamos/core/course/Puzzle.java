@@ -1,6 +1,5 @@
 package potamos.core.course;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -12,12 +11,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.function.BooleanSupplier;
-import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import potamos.core.formula.Formula;
-import potamos.core.quantity.Volume;
 import potamos.core.safety.Keeping;
 
 /**
@@ -30,13 +27,10 @@ import potamos.core.safety.Keeping;
 public final class Puzzle {
 
     /** From so much lateness on, litres count as if they never came. */
-    public static final long NEVER_S = Duration.ofHours(8).toSeconds();
+    public static final long NEVER_S = Course.NEVER.toSeconds();
 
     /** More calls are not made in one batch: they would be days apart. */
     private static final int MOST_TOGETHER = 6;
-
-    /** A start that does not fit after all is looked for so much later. */
-    private static final Duration LOOK_ON = Duration.ofHours(2);
 
     private final Course begun;
     private final Constructive constructive;
@@ -46,9 +40,7 @@ public final class Puzzle {
     private final List<Allocation> fromShelf = new ArrayList<>();
     private final Map<String, String> refused = new LinkedHashMap<>();
     private final List<Wanted.Part> open = new ArrayList<>();
-    private final List<Wanted> wanted = new ArrayList<>();
-    private final List<Batch> batches = new ArrayList<>();
-    private final List<List<Ways.Way>> ways = new ArrayList<>();
+    private final List<Candidate> candidates = new ArrayList<>();
     private final Map<String, Integer> resourceOf = new LinkedHashMap<>();
     private final List<Resource> resources = new ArrayList<>();
 
@@ -135,6 +127,13 @@ public final class Puzzle {
         return whole;
     }
 
+    /**
+     * A batch that may be made, as it is and in numbers.
+     *
+     * @param ways one for each of its options, in the same order
+     */
+    record Candidate(Wanted wanted, Batch batch, List<Ways.Way> ways) {}
+
     public List<Part> parts() {
         return open.stream()
                 .map(part -> new Part(
@@ -143,7 +142,7 @@ public final class Puzzle {
     }
 
     public List<Batch> batches() {
-        return List.copyOf(batches);
+        return candidates.stream().map(Candidate::batch).toList();
     }
 
     public List<Resource> resources() {
@@ -153,8 +152,8 @@ public final class Puzzle {
     /** Seconds beyond the wash between two batches in one vessel. */
     public long cleaning(int before, int after) {
         return Order.cleaning(
-                wanted.get(before).formula().family(),
-                wanted.get(after).formula().family());
+                candidates.get(before).wanted().formula().family(),
+                candidates.get(after).wanted().formula().family());
     }
 
     /** Litres that come late or never whatever is chosen, weighted. */
@@ -208,9 +207,7 @@ public final class Puzzle {
             }
         });
         if (!options.isEmpty()) {
-            wanted.add(batch);
-            batches.add(new Batch(parts, options));
-            ways.add(possible);
+            candidates.add(new Candidate(batch, new Batch(parts, options), possible));
         }
     }
 
@@ -280,23 +277,16 @@ public final class Puzzle {
     }
 
     private Optional<Choice> choice(Draft draft, List<String> calls, List<Choice> others) {
-        for (int b = 0; b < batches.size(); b++) {
+        for (int b = 0; b < candidates.size(); b++) {
             int batch = b;
-            List<String> its = wanted.get(b).parts().stream()
+            Candidate candidate = candidates.get(b);
+            List<String> its = candidate.wanted().parts().stream()
                     .map(part -> part.call().id())
                     .sorted()
                     .toList();
             boolean told = others.stream().anyMatch(other -> other.batch() == batch);
-            for (int o = 0; !told && its.equals(calls) && o < ways.get(b).size(); o++) {
-                Ways.Way way = ways.get(b).get(o);
-                if (way.charge()
-                                .run()
-                                .vessel()
-                                .name()
-                                .equals(draft.charge().run().vessel().name())
-                        && way.burner().equals(draft.burner())
-                        && way.oven().equals(draft.oven())
-                        && way.charge().roasting().equals(draft.charge().roasting())) {
+            for (int o = 0; !told && its.equals(calls) && o < candidate.ways().size(); o++) {
+                if (candidate.ways().get(o).makes(draft)) {
                     return Optional.of(new Choice(b, o, after(draft.start())));
                 }
             }
@@ -304,86 +294,26 @@ public final class Puzzle {
         return Optional.empty();
     }
 
-    /** One that is made of choices, before it has an id for good. */
-    private record Chosen(Wanted wanted, Ways.Way way, Instant start) {}
-
     /**
      * The course of some choices. What does not go together after all starts later, or is laid as the core does; each is then put as late as it is surely
      * ready, for that is how fresh it is.
      */
     public Constructive.Laid answer(List<Choice> choices) {
-        List<Chosen> chosen = new ArrayList<>();
+        Answer answer = new Answer(begun, constructive);
         Set<Integer> met = new HashSet<>();
-        Diary diary = new Diary(begun);
-        for (Choice choice :
-                choices.stream().sorted(Comparator.comparingLong(Choice::start)).toList()) {
-            Wanted batch = wanted.get(choice.batch());
-            Ways.Way way = ways.get(choice.batch()).get(choice.option());
-            Instant from = begun.now().plusSeconds(choice.start());
-            Predicate<Instant> room = room(diary, batch, way);
-            Diary.starts(from, Diary.STEP)
-                    .takeWhile(start -> !start.isAfter(from.plus(LOOK_ON)))
-                    .filter(room)
-                    .findFirst()
-                    .ifPresent(start -> {
-                        chosen.add(new Chosen(batch, way, start));
-                        diary.add(draft(way, start, "chosen " + chosen.size()));
-                        met.addAll(batches.get(choice.batch()).parts());
-                    });
-        }
-        return completed(settled(chosen), met);
-    }
-
-    private Predicate<Instant> room(Diary diary, Wanted batch, Ways.Way way) {
-        return start -> diary.against(way.takes(), start).isEmpty() && batch.keepsIn(draft(way, start, ""));
-    }
-
-    private Draft draft(Ways.Way way, Instant start, String id) {
-        return way.startingAt(start, id, begun.equipment());
-    }
-
-    /** Each as late as it is surely ready, the last first. */
-    private List<Chosen> settled(List<Chosen> chosen) {
-        TreeMap<Integer, Chosen> placed = new TreeMap<>();
-        chosen.forEach(one -> placed.put(placed.size(), one));
-        for (int i = chosen.size() - 1; i >= 0; i--) {
-            Chosen one = chosen.get(i);
-            int mine = i;
-            Diary others = new Diary(begun);
-            placed.forEach((place, other) -> {
-                if (place != mine) {
-                    others.add(draft(other.way(), other.start(), "chosen " + place));
-                }
-            });
-            Diary.starts(one.wanted().sure().minusSeconds(one.way().takes().endsAt()), Diary.STEP.negated())
-                    .takeWhile(start -> start.isAfter(one.start()))
-                    .filter(room(others, one.wanted(), one.way()))
-                    .findFirst()
-                    .ifPresent(start -> placed.put(mine, new Chosen(one.wanted(), one.way(), start)));
-        }
-        return List.copyOf(placed.values());
-    }
-
-    private Constructive.Laid completed(List<Chosen> chosen, Set<Integer> met) {
-        List<Draft> drafts = new ArrayList<>(begun.drafts());
-        List<Allocation> allocations = new ArrayList<>(fromShelf);
-        Map<String, String> why = new LinkedHashMap<>(refused);
-        for (Chosen one : chosen) {
-            Draft draft = draft(one.way(), one.start(), constructive.idBeside(drafts));
-            drafts.add(draft);
-            for (Wanted.Part part : one.wanted().parts()) {
-                allocations.add(new Allocation(part.call().id(), draft.id(), Volume.ofLitres(part.litres())));
-                if (draft.ready().isAfter(part.call().by())) {
-                    why.put(part.call().id(), "nothing that there is makes it sooner without making others later");
-                }
+        choices.stream().sorted(Comparator.comparingLong(Choice::start)).forEach(choice -> {
+            Candidate candidate = candidates.get(choice.batch());
+            if (answer.add(
+                    candidate.wanted(),
+                    candidate.ways().get(choice.option()),
+                    begun.now().plusSeconds(choice.start()))) {
+                met.addAll(candidate.batch().parts());
             }
-        }
-        List<Wanted.Part> left = new ArrayList<>();
-        for (int i = 0; i < open.size(); i++) {
-            if (!met.contains(i)) {
-                left.add(open.get(i));
-            }
-        }
-        return constructive.completed(left, drafts, allocations, why);
+        });
+        List<Wanted.Part> left = IntStream.range(0, open.size())
+                .filter(part -> !met.contains(part))
+                .mapToObj(open::get)
+                .toList();
+        return answer.completed(left, fromShelf, refused);
     }
 }

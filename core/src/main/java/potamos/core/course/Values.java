@@ -15,7 +15,9 @@ import java.util.Comparator;
 public record Values(int broken, double lateL, double wastedL, double cookH, double slackShort, double kwh)
         implements Comparable<Values> {
 
-    private static final double A_DROP_L = 0.05;
+    /** Litres that nobody would notice. */
+    public static final double A_DROP_L = 0.05;
+
     private static final double FIVE_MINUTES_H = 5 / 60.0;
 
     /** Within what nobody would notice two are equal on a level, and the next one decides. */

@@ -60,6 +60,17 @@ final class Ways {
             List<Timeline.Part> parts,
             Footprint takes) {
 
+        /** Whether a batch is made this way. */
+        boolean makes(Draft draft) {
+            return charge.run()
+                            .vessel()
+                            .name()
+                            .equals(draft.charge().run().vessel().name())
+                    && burner.equals(draft.burner())
+                    && oven.equals(draft.oven())
+                    && charge.roasting().equals(draft.charge().roasting());
+        }
+
         Draft startingAt(Instant start, String id, Equipment equipment) {
             Timeline timeline = Timeline.startingAt(start, parts);
             Instant useBy = Keeping.coldUntil(

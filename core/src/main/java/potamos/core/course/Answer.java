@@ -1,0 +1,98 @@
+package potamos.core.course;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import potamos.core.quantity.Volume;
+
+/** A course that is put together out of batches that somebody has chosen, one after another. */
+final class Answer {
+
+    /** A start that does not fit after all is looked for up to two hours later. */
+    private static final Duration LOOK_ON = Duration.ofHours(2).plus(Diary.STEP);
+
+    private final Course begun;
+    private final Constructive constructive;
+    private final List<Chosen> chosen = new ArrayList<>();
+
+    /** @param constructive that lays what nobody has chosen */
+    Answer(Course begun, Constructive constructive) {
+        this.begun = begun;
+        this.constructive = constructive;
+    }
+
+    private record Chosen(Wanted wanted, Ways.Way way, Draft draft) {
+        Chosen startingAt(Instant start, Equipment equipment) {
+            return new Chosen(wanted, way, way.startingAt(start, draft.id(), equipment));
+        }
+    }
+
+    private List<Draft> drafts() {
+        List<Draft> drafts = new ArrayList<>(begun.drafts());
+        chosen.forEach(one -> drafts.add(one.draft()));
+        return drafts;
+    }
+
+    /**
+     * Takes one in, at its start or where it finds room not long after it.
+     *
+     * @return whether it did
+     */
+    boolean add(Wanted wanted, Ways.Way way, Instant start) {
+        String id = constructive.idBeside(drafts());
+        Diary diary = diary();
+        Optional<Instant> found = diary.on(start, start.plus(LOOK_ON), room(diary, wanted, way));
+        found.ifPresent(at -> chosen.add(new Chosen(wanted, way, way.startingAt(at, id, begun.equipment()))));
+        return found.isPresent();
+    }
+
+    private Diary diary() {
+        return new Diary(begun.with(drafts(), List.of()));
+    }
+
+    private Predicate<Instant> room(Diary diary, Wanted wanted, Ways.Way way) {
+        return start -> diary.against(way.takes(), start).isEmpty()
+                && wanted.keepsIn(way.startingAt(start, "", begun.equipment()));
+    }
+
+    /** Puts each as late as it is surely ready, the last first. */
+    private void settle() {
+        for (int i = chosen.size() - 1; i >= 0; i--) {
+            Chosen one = chosen.remove(i);
+            Instant sure = one.wanted().sure().minusSeconds(one.way().takes().endsAt());
+            Diary others = diary();
+            Optional<Instant> later = others.back(sure, room(others, one.wanted(), one.way()))
+                    .filter(start -> start.isAfter(one.draft().start()));
+            chosen.add(
+                    i,
+                    later.map(start -> one.startingAt(start, begun.equipment())).orElse(one));
+        }
+    }
+
+    /**
+     * The course of them, with the rest laid beside them.
+     *
+     * @param left      of the calls, that nobody has chosen
+     * @param fromShelf what is given without any batch
+     * @param refused   why calls are not made at all
+     */
+    Constructive.Laid completed(List<Wanted.Part> left, List<Allocation> fromShelf, Map<String, String> refused) {
+        settle();
+        List<Allocation> allocations = new ArrayList<>(fromShelf);
+        Map<String, String> why = new LinkedHashMap<>(refused);
+        for (Chosen one : chosen) {
+            for (Wanted.Part part : one.wanted().parts()) {
+                allocations.add(new Allocation(part.call().id(), one.draft().id(), Volume.ofLitres(part.litres())));
+                if (one.draft().ready().isAfter(part.call().by())) {
+                    why.put(part.call().id(), "nothing that there is makes it sooner without making others later");
+                }
+            }
+        }
+        return constructive.completed(left, drafts(), allocations, why);
+    }
+}

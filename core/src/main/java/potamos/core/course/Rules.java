@@ -1,0 +1,193 @@
+package potamos.core.course;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import potamos.core.cooling.Foreseen;
+import potamos.core.cooling.IceBin;
+
+/** What a course must keep, rule by rule: the one truth about what it breaks, whoever has laid it. */
+record Rules(Course course) {
+
+    private static final double A_DROP_L = 0.005;
+
+    /** Every rule that it breaks; nothing where it may be accepted as it is. */
+    List<Broken> broken() {
+        List<Broken> broken = new ArrayList<>();
+        for (Draft draft : course.drafts()) {
+            alone(draft, broken);
+        }
+        takenTwice(broken);
+        cleanedDown(broken);
+        ice(broken);
+        allocated(broken);
+        return broken;
+    }
+
+    /** What can be seen of one draft alone. */
+    private void alone(Draft draft, List<Broken> broken) {
+        if (!draft.charge().fits()) {
+            broken.add(of(Broken.Rule.CHARGE_FITS, draft));
+        }
+        if (draft.start().isBefore(course.now())) {
+            broken.add(of(Broken.Rule.NOT_IN_THE_PAST, draft));
+        }
+        if (draft.cooling().foreseen().verdict() == Foreseen.Verdict.FAIL) {
+            broken.add(of(Broken.Rule.COOLS_IN_TIME, draft));
+        }
+        List<Rota.Present> rota = course.equipment().rota().between(draft.start(), draft.ready());
+        for (Attendance.Stretch stretch : draft.attended(course.equipment())) {
+            for (Rota.Present present : rota) {
+                if (present.cooks() == 0
+                        && present.from().isBefore(stretch.to())
+                        && stretch.from().isBefore(present.to())) {
+                    broken.add(new Broken(
+                            Broken.Rule.SOMEBODY_THERE,
+                            List.of(draft.id()),
+                            "",
+                            later(present.from(), stretch.from()),
+                            earlier(present.to(), stretch.to())));
+                }
+            }
+        }
+    }
+
+    private record Owned(String draft, Use use) {}
+
+    private List<Owned> uses() {
+        return Stream.concat(
+                        course.taken().stream().map(use -> new Owned("", use)),
+                        course.drafts().stream()
+                                .flatMap(draft -> draft.uses().stream().map(use -> new Owned(draft.id(), use))))
+                .toList();
+    }
+
+    private void takenTwice(List<Broken> broken) {
+        Map<String, List<Owned>> ofEach = new LinkedHashMap<>();
+        uses().forEach(one -> ofEach.computeIfAbsent(
+                        one.use().kind() + one.use().name(), thing -> new ArrayList<>())
+                .add(one));
+        ofEach.values()
+                .forEach(uses -> uses.stream()
+                        .filter(one -> !one.draft().isEmpty())
+                        .forEach(one -> takenTwice(one, uses).ifPresent(broken::add)));
+    }
+
+    /** The most of a thing that is taken at once is taken when some use of it begins. */
+    private Optional<Broken> takenTwice(Owned one, List<Owned> uses) {
+        Use mine = one.use();
+        int there = mine.kind() == Use.Kind.CONTAINER ? course.equipment().owned(mine.name()) : 1;
+        for (Owned begins : uses) {
+            Instant at = begins.use().from();
+            if (!mine.at(at)) {
+                continue;
+            }
+            List<Owned> together =
+                    uses.stream().filter(other -> other.use().at(at)).toList();
+            if (together.stream().mapToInt(other -> other.use().amount()).sum() > there) {
+                List<String> whose = together.stream()
+                        .map(Owned::draft)
+                        .filter(id -> !id.isEmpty())
+                        .distinct()
+                        .toList();
+                return Optional.of(new Broken(Broken.Rule.TAKEN_TWICE, whose, mine.name(), at, mine.to()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private void cleanedDown(List<Broken> broken) {
+        Map<String, List<Draft>> byVessel = new HashMap<>();
+        course.drafts()
+                .forEach(draft -> byVessel.computeIfAbsent(
+                                draft.charge().run().vessel().name(), name -> new ArrayList<>())
+                        .add(draft));
+        byVessel.forEach((vessel, inIt) -> {
+            inIt.sort(Comparator.comparing(draft -> vesselUse(draft).from()));
+            for (int i = 1; i < inIt.size(); i++) {
+                Use before = vesselUse(inIt.get(i - 1));
+                Use after = vesselUse(inIt.get(i));
+                Duration wanted = Order.between(
+                        inIt.get(i - 1).charge().formula().family(),
+                        inIt.get(i).charge().formula().family());
+                Instant free = before.to().minus(Use.WASH).plus(wanted);
+                if (after.from().isBefore(free) && !after.from().isBefore(before.to())) {
+                    broken.add(new Broken(
+                            Broken.Rule.CLEANED_DOWN,
+                            List.of(inIt.get(i - 1).id(), inIt.get(i).id()),
+                            vessel,
+                            before.to(),
+                            free));
+                }
+            }
+        });
+    }
+
+    private static Use vesselUse(Draft draft) {
+        return draft.uses().stream()
+                .filter(use -> use.kind() == Use.Kind.VESSEL)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private void ice(List<Broken> broken) {
+        course.equipment().ice().ifPresent(bin -> {
+            List<IceBin.Use> others = new ArrayList<>(course.iceTaken());
+            for (Draft draft : course.drafts().stream()
+                    .sorted(Comparator.comparing(Draft::ready))
+                    .toList()) {
+                draft.ice().ifPresent(use -> {
+                    if (bin.at(course.now(), others, use.at()).kg() + 1e-9
+                            < use.ice().kg()) {
+                        broken.add(
+                                new Broken(Broken.Rule.ICE_THERE, List.of(draft.id()), "ice", use.at(), draft.ready()));
+                    }
+                    others.add(use);
+                });
+            }
+        });
+    }
+
+    private void allocated(List<Broken> broken) {
+        Map<String, Lot> supply = Course.byId(course.supply(), Lot::id);
+        Map<String, Call> wanted = Course.byId(course.calls(), Call::id);
+        Map<String, Double> given = new HashMap<>();
+        for (Allocation allocation : course.allocations()) {
+            Lot lot = supply.get(allocation.from());
+            Call call = wanted.get(allocation.call());
+            if (lot == null || call == null || lot.refusedFor(call).isPresent()) {
+                broken.add(new Broken(
+                        Broken.Rule.FIT_FOR_ITS_CALL,
+                        List.of(allocation.from()),
+                        allocation.call(),
+                        course.now(),
+                        course.until()));
+                continue;
+            }
+            double sum = given.merge(lot.id(), allocation.litres().litres(), Double::sum);
+            if (sum > lot.litres().litres() + A_DROP_L) {
+                broken.add(new Broken(Broken.Rule.ENOUGH_OF_IT, List.of(lot.id()), call.id(), lot.from(), lot.useBy()));
+            }
+        }
+    }
+
+    private Broken of(Broken.Rule rule, Draft draft) {
+        return new Broken(
+                rule, List.of(draft.id()), draft.charge().run().vessel().name(), draft.start(), draft.ready());
+    }
+
+    private static Instant later(Instant a, Instant b) {
+        return a.isAfter(b) ? a : b;
+    }
+
+    private static Instant earlier(Instant a, Instant b) {
+        return a.isBefore(b) ? a : b;
+    }
+}
