@@ -56,6 +56,12 @@ public record Standing(Set<DayOfWeek> days, LocalTime by, Set<LocalDate> skips) 
                         .toList();
     }
 
+    /** The same without what was left out before a day. */
+    public Standing since(LocalDate day) {
+        return new Standing(
+                days, by, skips.stream().filter(skip -> !skip.isBefore(day)).collect(Collectors.toSet()));
+    }
+
     /** The same with one day left out, or with it in again. */
     public Standing skipping(LocalDate day, boolean skipped) {
         Stream<LocalDate> others = skips.stream().filter(other -> !other.equals(day));

@@ -1,14 +1,13 @@
 package potamos.server.batches;
 
-import jakarta.validation.constraints.NotNull;
-import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.Batch;
 import potamos.core.batch.BatchState;
-import potamos.core.batch.Expectation;
 import potamos.core.batch.Plan;
 import potamos.core.charge.Warning;
 import potamos.core.course.Opening;
@@ -32,18 +31,24 @@ import potamos.server.stations.Calls;
 @Service
 public class AcceptedPlans implements Accepting {
 
-    /** Litres of a batch for a call beside the first. */
-    public record Also(@NotNull String callId, double litres) {}
-
     private final BatchMapper mapper;
+    private final Promises promises;
     private final Planning planning;
     private final Calls calls;
     private final Kitchens kitchens;
     private final Changes changes;
     private final Json json;
 
-    AcceptedPlans(BatchMapper mapper, Planning planning, Calls calls, Kitchens kitchens, Changes changes, Json json) {
+    AcceptedPlans(
+            BatchMapper mapper,
+            Promises promises,
+            Planning planning,
+            Calls calls,
+            Kitchens kitchens,
+            Changes changes,
+            Json json) {
         this.mapper = mapper;
+        this.promises = promises;
         this.planning = planning;
         this.calls = calls;
         this.kitchens = kitchens;
@@ -51,16 +56,9 @@ public class AcceptedPlans implements Accepting {
         this.json = json;
     }
 
-    /**
-     * Accepts a plan: freezes it and takes the vessel.
-     *
-     * @param id   made by the client; accepting twice with the same one accepts once
-     * @param also other calls that the rest of it is for, in the order in which they are served
-     * @throws Refusal  when the charge does not fit its vessel
-     * @throws Conflict when the vessel is in use or the call is being made already
-     */
+    @Override
     @Transactional
-    public String accept(Person person, String id, String callId, List<Also> also, ChargeRequest request) {
+    public void accept(Person person, String id, List<Gives> gives, ChargeRequest request) {
         person.require(Right.PLAN);
         String kitchenId = person.kitchenId();
         if (request.readyBy() == null) {
@@ -69,7 +67,7 @@ public class AcceptedPlans implements Accepting {
         // Sent twice at once, the second waits here and then finds what the first has made.
         mapper.holdKitchen(kitchenId);
         if (mapper.byId(id, kitchenId).isPresent()) {
-            return id;
+            return;
         }
         Planning.Proposed proposed = planning.propose(kitchenId, request);
         String vesselId = kitchens.hold(kitchenId, proposed.vessel().id()).id();
@@ -86,55 +84,48 @@ public class AcceptedPlans implements Accepting {
                     "the pot would stay lukewarm for hours on its way up; stronger heat, hotter water, a smaller charge, or the"
                             + " chef accepts it");
         }
-        double called = request.goal() == ChargeRequest.GoalKind.LITRES && request.value() != null
-                ? request.value()
-                : proposed.charge().forecast().yield().mid();
-        List<Also> calledFor = new ArrayList<>();
-        if (callId != null) {
-            calledFor.add(new Also(callId, open(person, callId)));
-            also.forEach(more ->
-                    calledFor.add(new Also(more.callId(), Math.min(more.litres(), open(person, more.callId())))));
-            called = calledFor.stream().mapToDouble(Also::litres).sum();
-        }
+        Map<String, Double> calledFor = calledFor(person, gives);
+        double called = calledFor.isEmpty()
+                ? wished(request, proposed)
+                : calledFor.values().stream().mapToDouble(litres -> litres).sum();
         Plan plan = planning.plan(proposed, request.readyBy(), Volume.ofLitres(called));
         BatchState begins = Batch.replay(plan, List.of(), plan.accepted());
         mapper.insert(new BatchMapper.BatchRow(
                 id,
                 kitchenId,
                 mapper.nextNumber(kitchenId),
-                callId,
+                calledFor.keySet().stream().findFirst().orElse(null),
                 vesselId,
                 proposed.burner().map(Kitchens.Thing::id).orElse(null),
                 json.write(plan),
                 person.id(),
                 plan.accepted(),
                 begins.stage().name()));
-        List<Volume> promised = Expectation.promised(
-                plan,
-                begins,
-                calledFor.stream()
-                        .map(one -> new Expectation.Promise(Volume.ofLitres(one.litres()), Volume.ZERO))
-                        .toList());
-        for (int place = 0; place < calledFor.size(); place++) {
-            String call = calledFor.get(place).callId();
-            mapper.insertCall(new BatchMapper.CallRow(
-                    id, call, place, calledFor.get(place).litres()));
-            mapper.promised(id, call, promised.get(place).litres());
-            changes.note(kitchenId, "calls", call);
+        int place = 0;
+        for (Map.Entry<String, Double> call : calledFor.entrySet()) {
+            mapper.insertCall(new BatchMapper.CallRow(id, call.getKey(), place++, call.getValue()));
+            changes.note(kitchenId, "calls", call.getKey());
         }
+        promises.renew(id, plan, begins, List.of());
         changes.note(kitchenId, "batches", id);
-        return id;
     }
 
-    @Override
-    @Transactional
-    public void accept(Person person, String id, List<Gives> gives, ChargeRequest charge) {
-        String first = gives.isEmpty() ? null : gives.get(0).callId();
-        List<Also> also = gives.stream()
-                .skip(1)
-                .map(one -> new Also(one.callId(), one.litres()))
-                .toList();
-        accept(person, id, first, also, charge);
+    private static double wished(ChargeRequest request, Planning.Proposed proposed) {
+        return request.goal() == ChargeRequest.GoalKind.LITRES && request.value() != null
+                ? request.value()
+                : proposed.charge().forecast().yield().mid();
+    }
+
+    /** Litres by call, the first served first. */
+    private Map<String, Double> calledFor(Person person, List<Gives> gives) {
+        Map<String, Double> calledFor = new LinkedHashMap<>();
+        for (Gives one : gives) {
+            if (calledFor.containsKey(one.callId())) {
+                throw Refusal.of("gives", "a call is named twice");
+            }
+            calledFor.put(one.callId(), Math.min(one.atMostL(), open(person, one.callId())));
+        }
+        return calledFor;
     }
 
     /** Litres of a call that nobody makes yet. */

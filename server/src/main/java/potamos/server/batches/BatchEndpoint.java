@@ -7,7 +7,6 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
-import jakarta.validation.constraints.Size;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -33,6 +32,7 @@ import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
 import potamos.server.charges.ChargeRequest;
+import potamos.server.courses.Accepting;
 import potamos.server.kitchen.Hob;
 import potamos.server.live.BetweenChanges;
 import potamos.server.live.Changes;
@@ -82,7 +82,6 @@ class BatchEndpoint {
             String id,
 
             String callId,
-            @Valid @Size(max = 20) List<AcceptedPlans.Also> also,
             @Valid @NotNull ChargeRequest charge) {}
 
     private final Batches batches;
@@ -177,13 +176,13 @@ class BatchEndpoint {
     @Operation(summary = "Accepts a charge as a batch")
     @PostMapping("/api/batches")
     ResponseEntity<Page> accept(@AuthenticationPrincipal Person person, @Valid @RequestBody Acceptance body) {
-        String id = plans.accept(
+        plans.accept(
                 person,
                 body.id(),
-                body.callId(),
-                Optional.ofNullable(body.also()).orElse(List.of()),
+                Optional.ofNullable(body.callId()).map(Accepting.Gives::all).stream()
+                        .toList(),
                 body.charge());
-        return ResponseEntity.status(HttpStatus.CREATED).body(pages.of(person, id));
+        return ResponseEntity.status(HttpStatus.CREATED).body(pages.of(person, body.id()));
     }
 
     @Operation(summary = "A batch: its plan, its pot now, what is due, its record")

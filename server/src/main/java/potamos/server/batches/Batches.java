@@ -14,7 +14,6 @@ import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.ChoreEvent;
-import potamos.core.batch.Expectation;
 import potamos.core.batch.Fact;
 import potamos.core.batch.LookEvent;
 import potamos.core.batch.Plan;
@@ -23,7 +22,6 @@ import potamos.core.batch.ShelfEvent;
 import potamos.core.batch.Stage;
 import potamos.core.figure.Figure;
 import potamos.core.quantity.Refusal;
-import potamos.core.quantity.Volume;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
@@ -45,6 +43,7 @@ public class Batches {
     private static final int MOST_EVENTS = 2000;
 
     private final BatchMapper mapper;
+    private final Promises promises;
     private final Calls calls;
     private final Kitchens kitchens;
     private final Devices devices;
@@ -56,6 +55,7 @@ public class Batches {
 
     Batches(
             BatchMapper mapper,
+            Promises promises,
             Calls calls,
             Kitchens kitchens,
             Devices devices,
@@ -65,6 +65,7 @@ public class Batches {
             Json json,
             Histories histories) {
         this.mapper = mapper;
+        this.promises = promises;
         this.calls = calls;
         this.kitchens = kitchens;
         this.devices = devices;
@@ -221,28 +222,9 @@ public class Batches {
     private void project(BatchMapper.BatchRow row, Plan plan, List<BatchEvent> events, BatchState state) {
         List<Fact> believed = Batch.believed(events);
         mapper.stands(row.id(), state.stage().name());
-        List<BatchMapper.CallRow> calledFor = mapper.calls(row.id());
-        List<Volume> promised = Expectation.promised(
-                plan,
-                state,
-                calledFor.stream()
-                        .map(c -> new Expectation.Promise(Volume.ofLitres(c.litres()), delivered(believed, c.callId())))
-                        .toList());
-        for (int i = 0; i < promised.size(); i++) {
-            mapper.promised(row.id(), calledFor.get(i).callId(), promised.get(i).litres());
-        }
+        promises.renew(row.id(), plan, state, believed);
         shelf.rebuild(
                 row.kitchenId(), kitchens.of(row.kitchenId()).zone(), row.id(), row.number(), plan, believed, state);
-    }
-
-    /** Litres that went to a call. */
-    private static Volume delivered(List<Fact> believed, String callId) {
-        return believed.stream()
-                .filter(ShelfEvent.Delivered.class::isInstance)
-                .map(ShelfEvent.Delivered.class::cast)
-                .filter(delivered -> delivered.call().equals(callId))
-                .map(ShelfEvent.Delivered::litres)
-                .reduce(Volume.ZERO, Volume::plus);
     }
 
     /** Makes everything that can be rebuilt from the events anew. */

@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
@@ -21,6 +20,7 @@ import org.springframework.web.bind.annotation.RestController;
 import potamos.core.cooling.CoolingVerdict;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.Allergen;
+import potamos.server.Joined;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
@@ -128,7 +128,9 @@ class LotEndpoint {
                 row.litres(),
                 row.madeAt().atZone(kitchen.zone()).toLocalDate(),
                 row.useBy(),
-                allergens(row.allergens()),
+                Joined.read(row.allergens(), Allergen::valueOf).stream()
+                        .sorted()
+                        .toList(),
                 row.allergensUnknown(),
                 publicAddress + "/lots/" + id,
                 person.units());
@@ -163,7 +165,9 @@ class LotEndpoint {
                 row.madeAt(),
                 row.useBy(),
                 today.isAfter(row.useBy()),
-                allergens(row.allergens()),
+                Joined.read(row.allergens(), Allergen::valueOf).stream()
+                        .sorted()
+                        .toList(),
                 row.allergensUnknown(),
                 row.place(),
                 row.verdict(),
@@ -182,15 +186,10 @@ class LotEndpoint {
                 row.litres(),
                 row.deliveredAt(),
                 row.useBy(),
-                allergens(row.allergens()),
+                Joined.read(row.allergens(), Allergen::valueOf).stream()
+                        .sorted()
+                        .toList(),
                 row.allergensUnknown(),
                 row.deliveredBy());
-    }
-
-    private static List<Allergen> allergens(String joined) {
-        return Arrays.stream(joined.split(","))
-                .filter(word -> !word.isEmpty())
-                .map(Allergen::valueOf)
-                .toList();
     }
 }

@@ -5,7 +5,6 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
@@ -13,6 +12,7 @@ import potamos.core.batch.Fact;
 import potamos.core.batch.Plan;
 import potamos.core.batch.ShelfEvent;
 import potamos.core.safety.Keeping;
+import potamos.server.Joined;
 
 /** Keeps the rows of lots and deliveries in step with the events of a batch, always by making them anew. */
 @Service
@@ -59,10 +59,7 @@ public class Shelf {
                 state.shelf().left().litres(),
                 lot.stamp().at(),
                 Keeping.coldUseBy(made, plan.charge().formula().coldDays(), plan.limits()),
-                plan.charge().formula().allergens().stream()
-                        .map(Enum::name)
-                        .sorted()
-                        .collect(Collectors.joining(",")),
+                Joined.written(plan.charge().formula().allergens()),
                 lot.place(),
                 state.cooling().verdict().map(v -> v.overall().name()).orElse("NOT_SHOWN"));
         for (BatchEvent event : believed) {

@@ -14,7 +14,6 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import potamos.core.course.Constructive;
 import potamos.core.course.Course;
 import potamos.core.course.Day;
 import potamos.core.quantity.Refusal;
@@ -28,32 +27,25 @@ import potamos.server.kitchen.Kitchens;
 @RestController
 class CoursePapersEndpoint {
 
-    private static final int MOST_DAYS = 14;
     private static final String TABLE = "text/csv;charset=UTF-8";
 
-    private final Courses courses;
+    private final Laying laying;
     private final Kitchens kitchens;
     private final KitchenClock clock;
 
-    CoursePapersEndpoint(Courses courses, Kitchens kitchens, KitchenClock clock) {
-        this.courses = courses;
+    CoursePapersEndpoint(Laying laying, Kitchens kitchens, KitchenClock clock) {
+        this.laying = laying;
         this.kitchens = kitchens;
         this.clock = clock;
     }
 
-    /** A laid course, with what is under way in it. */
-    private record Laid(Course course, List<Day.Pot> pots) {}
-
-    private Laid laid(Person person, int days) {
-        Courses.Begun begun = courses.begun(person, days);
-        Course course = Constructive.lay(begun.course()).course();
-        Stream<Day.Pot> underWay = begun.running().stream()
+    /** Of a course, with what is under way in it. */
+    private static List<Day.Pot> pots(Courses.Laid laid) {
+        Stream<Day.Pot> underWay = laid.begun().running().stream()
                 .map(one -> new Day.Pot(
                         one.vessel(), one.formulaName(), Volume.ofLitres(one.litres()), one.ahead(), Optional.empty()));
-        return new Laid(
-                course,
-                Stream.concat(underWay, course.drafts().stream().map(Day.Pot::of))
-                        .toList());
+        return Stream.concat(underWay, laid.laid().course().drafts().stream().map(Day.Pot::of))
+                .toList();
     }
 
     @Operation(summary = "A day of the course on paper: hour by hour, and everything to weigh")
@@ -65,16 +57,16 @@ class CoursePapersEndpoint {
         LocalDate today = clock.instant().atZone(kitchen.zone()).toLocalDate();
         LocalDate asked = day == null ? today : day;
         long ahead = ChronoUnit.DAYS.between(today, asked);
-        if (ahead < 0 || ahead >= MOST_DAYS) {
-            throw Refusal.of("day", "from today on, at most " + (MOST_DAYS - 1) + " days ahead");
+        if (ahead < 0 || ahead >= Course.MOST_DAYS) {
+            throw Refusal.of("day", "from today on, at most " + (Course.MOST_DAYS - 1) + " days ahead");
         }
-        Laid laid = laid(person, (int) Math.min(MOST_DAYS, ahead + 2));
+        Courses.Laid laid = laying.laid(person, (int) Math.min(Course.MOST_DAYS, ahead + 2));
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + asked + ".pdf\"")
                 .body(DaySheet.of(
                         kitchen.name(),
                         asked,
-                        Day.of(laid.pots(), laid.course().calls(), asked, kitchen.zone()),
+                        Day.of(pots(laid), laid.laid().course().calls(), asked, kitchen.zone()),
                         kitchen.zone(),
                         person.units(),
                         clock.instant()));
@@ -84,7 +76,8 @@ class CoursePapersEndpoint {
     @GetMapping(path = "/api/course/batches.csv", produces = TABLE)
     ResponseEntity<String> batches(@AuthenticationPrincipal Person person, @RequestParam(defaultValue = "7") int days) {
         person.require(Right.READ);
-        return table("course", CourseTables.batches(laid(person, checked(days)).course()));
+        return table(
+                "course", CourseTables.batches(laying.laid(person, days).laid().course()));
     }
 
     @Operation(summary = "What to thaw, order and weigh for the course, day by day, as a table")
@@ -93,19 +86,14 @@ class CoursePapersEndpoint {
         person.require(Right.READ);
         ZoneId zone = kitchens.of(person.kitchenId()).zone();
         LocalDate today = clock.instant().atZone(zone).toLocalDate();
-        Laid laid = laid(person, checked(days));
+        Courses.Laid laid = laying.laid(person, days);
         return table(
                 "needs",
                 CourseTables.needs(
-                        laid.pots(),
-                        laid.course().calls(),
+                        pots(laid),
+                        laid.laid().course().calls(),
                         today.datesUntil(today.plusDays(days + 1)).toList(),
                         zone));
-    }
-
-    private static int checked(int days) {
-        Refusal.unlessWithin("days", days, 1, MOST_DAYS, "days");
-        return days;
     }
 
     private static ResponseEntity<String> table(String name, String rows) {

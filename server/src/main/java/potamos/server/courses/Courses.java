@@ -5,16 +5,15 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.course.Call;
+import potamos.core.course.Constructive;
 import potamos.core.course.Course;
 import potamos.core.course.Draft;
 import potamos.core.course.Lot;
@@ -25,6 +24,7 @@ import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
 import potamos.core.safety.Keeping;
 import potamos.core.schedule.Planner;
+import potamos.server.Joined;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.charges.Planning;
@@ -89,6 +89,13 @@ class Courses {
             Map<String, String> burners,
             HeldCourse.Held held,
             List<Unmade> unmade) {}
+
+    /** A course as it is laid around what is held. */
+    record Laid(Begun begun, Constructive.Laid laid) {
+        static Laid of(Begun begun) {
+            return new Laid(begun, Constructive.lay(begun.course()));
+        }
+    }
 
     /**
      * What there is to lay.
@@ -209,10 +216,6 @@ class Courses {
     }
 
     private static Stock stock(ShelfMapper.OnShelf on, Instant now, ZoneId zone) {
-        Set<Allergen> allergens = Arrays.stream(on.allergens().split(","))
-                .filter(word -> !word.isEmpty())
-                .map(Allergen::valueOf)
-                .collect(Collectors.toSet());
         Instant good = Keeping.endOf(on.useBy(), zone);
         return new Stock(
                 new Lot(
@@ -221,7 +224,7 @@ class Courses {
                         Volume.ofLitres(on.spareL()),
                         now,
                         good,
-                        allergens,
+                        Joined.read(on.allergens(), Allergen::valueOf),
                         on.allergensUnknown()),
                 on.name(),
                 on.family());

@@ -148,7 +148,9 @@ record KitchenCourse(
 
     record CourseHands(@NotNull Instant from, @NotNull Instant to, int there, double wanted) {}
 
-    static KitchenCourse of(Courses.Begun begun, Constructive.Laid laid, Optional<CourseFound> found) {
+    static KitchenCourse of(Courses.Laid all, Optional<CourseFound> found) {
+        Courses.Begun begun = all.begun();
+        Constructive.Laid laid = all.laid();
         Course course = laid.course();
         Set<String> heldIds =
                 begun.held().drafts().stream().map(HeldCourse.Draft::id).collect(Collectors.toSet());

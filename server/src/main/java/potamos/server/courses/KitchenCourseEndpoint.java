@@ -8,7 +8,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -19,40 +18,28 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.course.Because;
-import potamos.core.course.Constructive;
+import potamos.core.course.Course;
 import potamos.core.course.Obstacle;
 import potamos.core.quantity.Refusal;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
-import potamos.server.live.BetweenChanges;
-import potamos.server.live.Changes;
 import potamos.server.problems.NotFound;
 
 /** The course of the kitchen. */
 @RestController
 class KitchenCourseEndpoint {
 
-    private static final int MOST_DAYS = 14;
     private static final int MINUTES_PER_H = 60;
     private static final double LONGEST_SEARCH_S = 30;
-
-    /** Pots move on by themselves, and a course is not laid for each screen that looks. */
-    private static final Duration STANDS_FOR = Duration.ofSeconds(20);
 
     private final Courses courses;
     private final HeldCourse held;
     private final Laying laying;
 
-    /** By how many days it looks ahead. */
-    private final List<BetweenChanges<KitchenCourse>> laid;
-
-    KitchenCourseEndpoint(Courses courses, HeldCourse held, Laying laying, Changes changes) {
+    KitchenCourseEndpoint(Courses courses, HeldCourse held, Laying laying) {
         this.courses = courses;
         this.held = held;
         this.laying = laying;
-        this.laid = IntStream.rangeClosed(1, MOST_DAYS)
-                .mapToObj(days -> new BetweenChanges<KitchenCourse>(changes, STANDS_FOR))
-                .toList();
     }
 
     /** A batch where it is to be held. */
@@ -108,13 +95,7 @@ class KitchenCourseEndpoint {
     @GetMapping("/api/course")
     KitchenCourse course(@AuthenticationPrincipal Person person, @RequestParam(defaultValue = "3") int days) {
         person.require(Right.READ);
-        Refusal.unlessWithin("days", days, 1, MOST_DAYS, "days");
-        return laid.get(days - 1).of(person.kitchenId(), () -> fresh(person, days));
-    }
-
-    private KitchenCourse fresh(Person person, int days) {
-        Courses.Begun begun = courses.begun(person, days);
-        return KitchenCourse.of(begun, Constructive.lay(begun.course()), Optional.empty());
+        return KitchenCourse.of(laying.laid(person, days), Optional.empty());
     }
 
     @Operation(summary = "Holds a batch of the course where it is put; the rest is laid around it")
@@ -179,7 +160,6 @@ class KitchenCourseEndpoint {
             @RequestParam(defaultValue = "3") int days,
             @Valid @RequestBody LookIn body) {
         person.require(Right.PLAN);
-        Refusal.unlessWithin("days", days, 1, MOST_DAYS, "days");
         Refusal.unlessWithin("seconds", body.seconds(), 1, LONGEST_SEARCH_S, "s");
         return laying.look(person, days, body.version(), Duration.ofMillis((long) (body.seconds() * 1000)));
     }
@@ -198,12 +178,11 @@ class KitchenCourseEndpoint {
             @PathVariable String id,
             @RequestParam(defaultValue = "3") int days) {
         person.require(Right.READ);
-        Refusal.unlessWithin("days", days, 1, MOST_DAYS, "days");
-        Constructive.Laid now = Constructive.lay(courses.begun(person, days).course());
-        if (now.course().drafts().stream().noneMatch(draft -> draft.id().equals(id))) {
+        Course course = laying.laid(person, days).laid().course();
+        if (course.drafts().stream().noneMatch(draft -> draft.id().equals(id))) {
             throw new NotFound("batch");
         }
-        Because because = Because.of(now.course(), id);
+        Because because = Because.of(course, id);
         return new WhyHere(
                 because.first().map(call -> call.id()),
                 because.spare().toMinutes(),

@@ -15,14 +15,17 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import potamos.core.course.Constructive;
+import potamos.core.course.Course;
 import potamos.core.course.Draft;
 import potamos.core.quantity.Refusal;
 import potamos.course.Search;
 import potamos.server.accounts.Person;
 import potamos.server.charges.ChargeRequest;
+import potamos.server.live.BetweenChanges;
+import potamos.server.live.Changes;
 import potamos.server.solving.Solving;
 import potamos.server.stations.Calls;
 
@@ -31,6 +34,9 @@ import potamos.server.stations.Calls;
 class Laying {
 
     private static final double STEP_L = 0.1;
+
+    /** Pots move on by themselves, and a course is not laid for each screen that looks. */
+    private static final Duration STANDS_FOR = Duration.ofSeconds(20);
 
     /**
      * A batch that is to be made as it is drawn.
@@ -60,12 +66,24 @@ class Laying {
     private final Accepting accepting;
     private final Calls calls;
 
-    Laying(Courses courses, HeldCourse held, Solving solving, Accepting accepting, Calls calls) {
+    /** By how many days it looks ahead. */
+    private final List<BetweenChanges<Courses.Laid>> laid;
+
+    Laying(Courses courses, HeldCourse held, Solving solving, Accepting accepting, Calls calls, Changes changes) {
         this.courses = courses;
         this.held = held;
         this.solving = solving;
         this.accepting = accepting;
         this.calls = calls;
+        this.laid = IntStream.rangeClosed(1, Course.MOST_DAYS)
+                .mapToObj(days -> new BetweenChanges<Courses.Laid>(changes, STANDS_FOR))
+                .toList();
+    }
+
+    /** As it was laid since the latest change, or as it is laid now. Whoever asks for more about it asks about the very same. */
+    Courses.Laid laid(Person person, int days) {
+        Refusal.unlessWithin("days", days, 1, Course.MOST_DAYS, "days");
+        return laid.get(days - 1).of(person.kitchenId(), () -> Courses.Laid.of(courses.begun(person, days)));
     }
 
     /**
@@ -74,6 +92,7 @@ class Laying {
      * @param version of what is held, as the person has seen it
      */
     KitchenCourse look(Person person, int days, int version, Duration time) {
+        Refusal.unlessWithin("days", days, 1, Course.MOST_DAYS, "days");
         Courses.Begun begun = courses.begun(person, days);
         Search.Found found = solving.lay(person.kitchenId(), begun.course(), time);
         // What cannot be made as it is stays on the list until somebody lets it go.
@@ -86,9 +105,7 @@ class Laying {
                     .orElseGet(() -> asHeld(draft, begun)));
         }
         held.change(person, version, before -> drafts);
-        Courses.Begun after = courses.begun(person, days);
-        return KitchenCourse.of(
-                after, Constructive.lay(after.course()), Optional.of(KitchenCourse.CourseFound.of(found)));
+        return KitchenCourse.of(laid(person, days), Optional.of(KitchenCourse.CourseFound.of(found)));
     }
 
     private static HeldCourse.Draft asHeld(Draft draft, Courses.Begun begun) {
@@ -117,23 +134,25 @@ class Laying {
     }
 
     private void accept(Person person, Taken one, Map<String, Instant> due) {
-        List<Accepting.Gives> gives = one.gives().stream()
-                .map(g -> {
-                    Instant by = due.get(g.callId());
-                    if (by == null) {
-                        throw Refusal.of("gives", "there is no such call any more");
-                    }
-                    return new Accepting.Gives(
-                            g.callId(), Refusal.unlessWithin("gives", g.litres(), 0.01, 500, "L"), by);
-                })
-                .sorted(Comparator.comparing(Accepting.Gives::by))
+        List<Given> inOrder = one.gives().stream()
+                .sorted(Comparator.comparing(g -> dueOf(g, due)))
                 .toList();
-        Instant readyBy = gives.isEmpty() ? one.ready() : gives.get(0).by();
+        Instant readyBy = inOrder.isEmpty() ? one.ready() : dueOf(inOrder.get(0), due);
+        List<Accepting.Gives> gives = inOrder.stream()
+                .map(g -> new Accepting.Gives(g.callId(), Refusal.unlessWithin("gives", g.litres(), 0.01, 500, "L")))
+                .toList();
         accepting.accept(
                 person,
                 one.id(),
                 gives,
                 ChargeRequest.forLitres(
                         one.formula(), one.litres(), one.vesselId(), one.burnerId(), readyBy, one.start()));
+    }
+
+    private static Instant dueOf(Given one, Map<String, Instant> due) {
+        if (!due.containsKey(one.callId())) {
+            throw Refusal.of("gives", "there is no such call any more");
+        }
+        return due.get(one.callId());
     }
 }

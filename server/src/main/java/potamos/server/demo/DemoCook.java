@@ -30,6 +30,7 @@ import potamos.server.accounts.Person;
 import potamos.server.batches.AcceptedPlans;
 import potamos.server.batches.Batches;
 import potamos.server.charges.ChargeRequest;
+import potamos.server.courses.Accepting;
 
 /** Works a batch as a cook would: does what is due, a little late, with readings that scatter a little around what the core expects. */
 @Component
@@ -70,7 +71,7 @@ class DemoCook {
         chance = new Random(seed);
         String id = UUID.randomUUID().toString();
         ChargeRequest request = ChargeRequest.forLitres(formula, litres, vessel, null, readyBy, start);
-        plans.accept(person, id, call, List.of(), request);
+        plans.accept(person, id, List.of(Accepting.Gives.all(call)), request);
         return id;
     }
 

@@ -7,7 +7,6 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,7 +32,6 @@ import potamos.core.quantity.Mass;
 import potamos.core.quantity.Power;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
-import potamos.core.schedule.Standing;
 import potamos.core.vessel.Shape;
 import potamos.core.vessel.Vessel;
 import potamos.server.KitchenClock;
@@ -47,7 +45,6 @@ import potamos.server.devices.Devices;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.stations.Calls;
-import potamos.server.stations.StandingCalls;
 import potamos.server.trim.TrimBox;
 
 /** Loads the demo kitchen through the same doors that people use, with the clock moved to when each thing happened. */
@@ -66,7 +63,7 @@ class DemoKitchen implements ApplicationRunner {
     private final Accounts accounts;
     private final Pins pins;
     private final Formulas formulas;
-    private final StandingCalls standing;
+    private final DemoWeek week;
     private final Calls calls;
     private final DemoCook cook;
     private final Batches batches;
@@ -88,7 +85,7 @@ class DemoKitchen implements ApplicationRunner {
             Accounts accounts,
             Pins pins,
             Formulas formulas,
-            StandingCalls standing,
+            DemoWeek week,
             Calls calls,
             DemoCook cook,
             Batches batches,
@@ -102,7 +99,7 @@ class DemoKitchen implements ApplicationRunner {
         this.accounts = accounts;
         this.pins = pins;
         this.formulas = formulas;
-        this.standing = standing;
+        this.week = week;
         this.calls = calls;
         this.cook = cook;
         this.batches = batches;
@@ -285,7 +282,7 @@ class DemoKitchen implements ApplicationRunner {
         clock.show(now.minus(Duration.ofMinutes(12)));
         trimmings(wen, LocalDate.ofInstant(now, ZONE));
         LocalDate tomorrow = LocalDate.ofInstant(now, ZONE).plusDays(1);
-        standingCalls(ilse, tomorrow.minusDays(1));
+        week.begin(ilse, stations, tomorrow.minusDays(1));
         ask(
                 ilse,
                 "Banquets",
@@ -293,39 +290,6 @@ class DemoKitchen implements ApplicationRunner {
                 30,
                 tomorrow.plusDays(1).atTime(15, 0).atZone(ZONE).toInstant(),
                 "wedding, 140 covers");
-    }
-
-    /** What the stations want week by week, from tomorrow on. */
-    private void standingCalls(Person person, LocalDate today) {
-        Set<DayOfWeek> daily = EnumSet.allOf(DayOfWeek.class);
-        Set<DayOfWeek> sauceDays = EnumSet.of(DayOfWeek.TUESDAY, DayOfWeek.THURSDAY, DayOfWeek.SATURDAY);
-        Set<DayOfWeek> darkDays = EnumSet.of(DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY);
-        LocalTime afternoon = LocalTime.of(15, 0);
-        stands(person, "Soup", CHICKEN, 20, daily, LocalTime.of(10, 30), today, "cold, for the barley soup");
-        stands(person, "Soup", "vegetable-dark", 15, darkDays, afternoon, today, "");
-        stands(person, "Sauce", "brown-veal", 12, sauceDays, afternoon, today, "");
-        stands(person, "Sauce", "fish-fumet", 4, sauceDays, afternoon, today, "");
-        stands(person, "Café", "vegetable-light", 6, daily, LocalTime.of(11, 0), today, "");
-    }
-
-    private void stands(
-            Person person,
-            String station,
-            String formula,
-            double litres,
-            Set<DayOfWeek> days,
-            LocalTime by,
-            LocalDate today,
-            String note) {
-        standing.ask(
-                person,
-                UUID.randomUUID().toString(),
-                stations.get(station),
-                formula,
-                litres,
-                new Standing(days, by, Set.of(today)),
-                Set.of(),
-                note);
     }
 
     private void probe(Person person, String name, String vessel) {

@@ -2,11 +2,9 @@ package potamos.server.stations;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.formula.Formula;
@@ -15,6 +13,7 @@ import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
 import potamos.core.schedule.Owed;
 import potamos.core.schedule.Planner;
+import potamos.server.Joined;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
@@ -122,7 +121,7 @@ public class Calls {
                 formulaSlug,
                 litres,
                 readyBy,
-                without.stream().map(Enum::name).sorted().collect(Collectors.joining(",")),
+                Joined.written(without),
                 note.trim(),
                 person.id(),
                 now);
@@ -233,10 +232,7 @@ public class Calls {
     }
 
     private static Call call(CallMapper.CallRow row) {
-        Set<Allergen> without = Arrays.stream(row.without().split(","))
-                .filter(word -> !word.isEmpty())
-                .map(Allergen::valueOf)
-                .collect(Collectors.toSet());
+        Set<Allergen> without = Joined.read(row.without(), Allergen::valueOf);
         Owed owed = new Owed(
                 Volume.ofLitres(row.litres()),
                 Volume.ofLitres(row.deliveredL()),

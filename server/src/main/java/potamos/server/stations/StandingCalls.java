@@ -5,18 +5,17 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import potamos.core.course.Course;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.Allergen;
 import potamos.core.schedule.Standing;
+import potamos.server.Joined;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
@@ -28,9 +27,6 @@ import potamos.server.problems.NotFound;
 /** Calls that come back week by week. For the days ahead each becomes a call like any other, that can be taken back or planned by itself. */
 @Service
 public class StandingCalls {
-
-    /** As far as a course looks. */
-    private static final int DAYS_AHEAD = 14;
 
     private static final int MOST_SKIPS = 60;
 
@@ -80,7 +76,7 @@ public class StandingCalls {
                             row.litres(),
                             standing,
                             standing.leftOut(now, lastDay(now, zone).plusDays(MOST_SKIPS), zone),
-                            words(row.without(), Allergen::valueOf),
+                            Joined.read(row.without(), Allergen::valueOf),
                             row.note(),
                             standing.from(now, lastDay(now, zone), zone).stream()
                                     .map(Standing.Wanted::by)
@@ -114,10 +110,10 @@ public class StandingCalls {
                         formulaSlug,
                         "",
                         litres,
-                        joined(standing.days()),
+                        Joined.written(standing.days()),
                         standing.by().toString(),
-                        joined(standing.skips()),
-                        joined(without),
+                        Joined.written(standing.skips()),
+                        Joined.written(without),
                         note.trim(),
                         person.id()),
                 clock.instant());
@@ -138,14 +134,11 @@ public class StandingCalls {
         if (day.isBefore(today)) {
             throw Refusal.of("day", "that day is already past");
         }
-        Set<LocalDate> ahead = standing(row).skips().stream()
-                .filter(skip -> !skip.isBefore(today))
-                .collect(Collectors.toSet());
-        Standing after = new Standing(standing(row).days(), standing(row).by(), ahead).skipping(day, skipped);
+        Standing after = standing(row).since(today).skipping(day, skipped);
         if (after.skips().size() > MOST_SKIPS) {
             throw Refusal.of("day", "at most " + MOST_SKIPS + " days are left out");
         }
-        mapper.skip(id, joined(after.skips()));
+        mapper.skip(id, Joined.written(after.skips()));
         if (skipped) {
             mapper.takeBack(id, day, now);
         } else {
@@ -180,18 +173,18 @@ public class StandingCalls {
     private void become(StandingMapper.Row row) {
         ZoneId zone = kitchens.of(row.kitchenId()).zone();
         Instant now = clock.instant();
-        boolean any = false;
-        for (Standing.Wanted wanted : standing(row).from(now, lastDay(now, zone), zone)) {
-            String id = UUID.randomUUID().toString();
-            any |= mapper.becomes(row, id, wanted.day(), wanted.by(), now) == 1;
-        }
-        if (any) {
+        Set<LocalDate> there = mapper.days(row.id());
+        List<Standing.Wanted> missing = standing(row).from(now, lastDay(now, zone), zone).stream()
+                .filter(wanted -> !there.contains(wanted.day()))
+                .toList();
+        missing.forEach(wanted -> mapper.becomes(row, UUID.randomUUID().toString(), wanted.day(), wanted.by(), now));
+        if (!missing.isEmpty()) {
             changes.note(row.kitchenId(), "calls", row.id());
         }
     }
 
     private static LocalDate lastDay(Instant now, ZoneId zone) {
-        return now.atZone(zone).toLocalDate().plusDays(DAYS_AHEAD);
+        return now.atZone(zone).toLocalDate().plusDays(Course.MOST_DAYS);
     }
 
     private StandingMapper.Row mine(Person person, String id) {
@@ -202,19 +195,8 @@ public class StandingCalls {
 
     private static Standing standing(StandingMapper.Row row) {
         return new Standing(
-                words(row.days(), DayOfWeek::valueOf),
+                Joined.read(row.days(), DayOfWeek::valueOf),
                 LocalTime.parse(row.byTime()),
-                words(row.skips(), LocalDate::parse));
-    }
-
-    private static <T> Set<T> words(String joined, Function<String, T> read) {
-        return Arrays.stream(joined.split(","))
-                .filter(word -> !word.isEmpty())
-                .map(read)
-                .collect(Collectors.toSet());
-    }
-
-    private static String joined(Set<?> words) {
-        return words.stream().map(Object::toString).sorted().collect(Collectors.joining(","));
+                Joined.read(row.skips(), LocalDate::parse));
     }
 }

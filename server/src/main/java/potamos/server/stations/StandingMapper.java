@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -63,7 +64,11 @@ interface StandingMapper {
     @Update("UPDATE standing_call SET ended_at = #{at} WHERE id = #{id} AND ended_at IS NULL")
     void end(String id, Instant at);
 
-    /** @return whether there was none for that day yet */
+    /** Days for which there is a call of it already, whatever has become of it. */
+    @Select("SELECT standing_day FROM station_call WHERE standing_id = #{id}")
+    Set<LocalDate> days(String id);
+
+    /** Becomes a call of a day; made twice at once, it is made once. */
     @Insert("""
             INSERT INTO station_call (id, kitchen_id, station_id, formula_slug, litres, ready_by, without, note, asked_by, asked_at,
                     standing_id, standing_day)
@@ -71,7 +76,7 @@ interface StandingMapper {
                     #{row.note}, #{row.madeBy}, #{at}, #{row.id}, #{day})
             ON DUPLICATE KEY UPDATE id = station_call.id
             """)
-    int becomes(Row row, String id, LocalDate day, Instant readyBy, Instant at);
+    void becomes(Row row, String id, LocalDate day, Instant readyBy, Instant at);
 
     /** Takes back what nobody makes yet and nobody has had any of: of one day, or of all that are still to come. */
     @Update("""
