@@ -5,7 +5,7 @@ import { daysSaid } from '../../kit/Days'
 import { Heading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits, useVisit } from '../../kit/session'
 import { allergenName } from '../../words/en'
-import { plainDay } from '../../words/time'
+import { dayOf, plainDay } from '../../words/time'
 
 type Pattern = Schemas['StandingView']
 
@@ -50,7 +50,7 @@ function Row({ pattern }: { pattern: Pattern }) {
   )
   const busy = leaveOut.isPending || takeIn.isPending || end.isPending
   const problem = leaveOut.error ?? takeIn.error ?? end.error
-  const next = pattern.next && new Date(pattern.next).toLocaleDateString('sv', { timeZone: zone })
+  const next = pattern.next && dayOf(pattern.next, zone)
   return (
     <li className="border-rule grid items-center gap-x-6 gap-y-2 border-t py-3 last:border-b md:grid-cols-[150px_minmax(0,1.4fr)_minmax(0,1fr)_280px]">
       <span className="text-24 font-semibold whitespace-nowrap">{units.litres(pattern.litres)}</span>

@@ -73,6 +73,35 @@ describe('the course', () => {
     expect(screen.queryByRole('region', { name: 'In hand' })).toBeNull()
   })
 
+  it('sends one change at a time while a key is held down, and tells what is refused until something else is done', async () => {
+    const it = course()
+    let refuse!: () => void
+    const waits = new Promise<void>((go) => (refuse = go))
+    const draft = [...it.drafts].sort((a, b) => a.start.localeCompare(b.start))[0]!
+    const drafts = it.drafts.map((d) => (d.id === draft.id ? { ...d, held: true } : d))
+    const path = `/api/course/drafts/${draft.id}`
+    const { sent } = await takeFirst(
+      { ...it, drafts, held: { version: 3, canUndo: true, canRedo: false } },
+      {
+        [`PUT ${path}`]: async () => {
+          await waits
+          return problem(422, 'that time is already past')
+        },
+        'POST /api/course/undo': it,
+      },
+    )
+    const puts = () => sent.filter((s) => s.method === 'PUT')
+    fireEvent.keyDown(document.body, { key: 'ArrowLeft' })
+    await expect.poll(() => puts().length).toBe(1)
+    fireEvent.keyDown(document.body, { key: 'ArrowLeft' })
+    fireEvent.keyDown(document.body, { key: 'z' })
+    refuse()
+    expect(await screen.findByText('that time is already past')).toBeTruthy()
+    expect(puts()).toHaveLength(1)
+    fireEvent.keyDown(document.body, { key: 'z' })
+    await expect.poll(() => screen.queryByText('that time is already past')).toBeNull()
+  })
+
   it('says once what a held batch breaks, and lets it go', async () => {
     const it = course()
     const first = [...it.drafts].sort((a, b) => a.start.localeCompare(b.start))[0]!

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
+import { newId } from '../../api/client'
 import { useTheCourse } from '../../api/queries'
 import { River, type Course } from '../../graphics/River'
 import { Button } from '../../kit/Button'
@@ -8,7 +9,7 @@ import { useKeys } from '../../kit/keys'
 import { Empty, Failed, Heading, Loading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { brokenName } from '../../words/en'
-import { startsLater, stopLooking, useCourseChanges, type Call } from './changes'
+import { startsLater, stopLooking, useCourseChanges, type Call, type Draft, type Moved } from './changes'
 import { about, brokenBy, forWhom, InHand } from './InHand'
 import { FromTheShelf, NotMet, Papers } from './Lists'
 
@@ -58,15 +59,17 @@ function Laid({ course, days }: { course: Course; days: number }) {
   const changes = useCourseChanges(course, days)
   const inHand = course.drafts.find((draft) => draft.id === taken)
   const plans = may('PLAN')
-  const hold = (
-    draft: NonNullable<typeof inHand>,
-    moved?: Parameters<typeof changes.hold.mutate>[0]['moved'],
-  ) => changes.hold.mutate({ draft, moved }, { onSuccess: setTaken, onError: changes.refused })
+  const hold = (draft: Draft, moved?: Moved) => {
+    // A key that is held down would change what its own first change has changed already.
+    if (changes.busy) return
+    const id = draft.held ? draft.id : newId()
+    changes.hold.mutate({ id, draft, moved }, { onSuccess: () => setTaken(id) })
+  }
   useKeys(
     useMemo(
       (): Record<string, () => void> =>
-        plans && course.held.canUndo ? { z: () => changes.undo.mutate(undefined) } : {},
-      [plans, course.held.canUndo, changes.undo],
+        plans && course.held.canUndo && !changes.busy ? { z: () => changes.undo.mutate() } : {},
+      [plans, course.held.canUndo, changes.busy, changes.undo],
     ),
   )
   return (
@@ -111,7 +114,7 @@ function Laid({ course, days }: { course: Course; days: number }) {
         busy={changes.busy}
         onPoint={setPointed}
         onTake={setTaken}
-        onAccept={(drafts) => changes.accept.mutate(drafts, { onError: changes.refused })}
+        onAccept={(drafts) => changes.accept.mutate(drafts)}
       />
       <FromTheShelf course={course} />
       <Papers days={days} />
@@ -133,14 +136,14 @@ function Steps({ course, changes }: { course: Course; changes: ReturnType<typeof
         {looking ? 'Looking …' : 'Look for a better one'}
       </Button>
       {looking && <Button onClick={() => void stopLooking()}>Stop here</Button>}
-      <Button disabled={changes.busy || !course.held.canUndo} onClick={() => changes.undo.mutate(undefined)}>
+      <Button disabled={changes.busy || !course.held.canUndo} onClick={() => changes.undo.mutate()}>
         Undo
       </Button>
-      <Button disabled={changes.busy || !course.held.canRedo} onClick={() => changes.redo.mutate(undefined)}>
+      <Button disabled={changes.busy || !course.held.canRedo} onClick={() => changes.redo.mutate()}>
         Redo
       </Button>
       {course.drafts.some((draft) => draft.held) && (
-        <Button disabled={changes.busy} onClick={() => changes.releaseAll.mutate(undefined)}>
+        <Button disabled={changes.busy} onClick={() => changes.releaseAll.mutate()}>
           Let all go
         </Button>
       )}

@@ -1,6 +1,5 @@
-import { useQueryClient } from '@tanstack/react-query'
-import { api, data, newId } from '../../api/client'
-import { useChange } from '../../api/queries'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { api, data, newId, type Problem } from '../../api/client'
 import type { Course } from '../../graphics/River'
 
 export type Draft = Course['drafts'][number]
@@ -21,85 +20,77 @@ const MINUTE = 60_000
 export const startsLater = (draft: Draft, minutes: number) =>
   new Date(new Date(draft.start).getTime() + minutes * MINUTE).toISOString()
 
-/** Everything that changes the course; each is answered with the course as it stands then. */
-export function useCourseChanges(course: Course, days: number) {
+/** A change that is answered with the course as it stands then; one to what somebody has changed meanwhile is refused, and what is shown is not what is. */
+function useLaid<Input>(days: number, change: (input: Input) => Promise<Course>, ...touches: string[]) {
   const client = useQueryClient()
-  const version = course.held.version
-  const query = { days }
-  const take = (after: Course) => {
-    client.setQueryData(['the-course', days], after)
-    return after
-  }
-  // A change to what somebody has changed meanwhile is refused, and what is shown is not what is.
-  const refused = () => void client.invalidateQueries({ queryKey: ['the-course'] })
-  const hold = useChange(async ({ draft, moved }: { draft: Draft; moved?: Moved }) => {
-    const id = draft.held ? draft.id : newId()
+  return useMutation<Course, Problem, Input>({
+    mutationFn: change,
+    onSuccess: (after) => {
+      client.setQueryData(['the-course', days], after)
+      return Promise.all(touches.map((key) => client.invalidateQueries({ queryKey: [key] })))
+    },
+    onError: () => client.invalidateQueries({ queryKey: ['the-course', days] }),
+  })
+}
+
+/** Everything that changes the course. */
+export function useCourseChanges(course: Course, days: number) {
+  const body = { version: course.held.version }
+  const params = { query: { days } }
+  const hold = useLaid(days, ({ id, draft, moved }: { id: string; draft: Draft; moved?: Moved }) => {
     const to = { ...draft, ...moved }
-    take(
-      await data(
-        api.PUT('/api/course/drafts/{id}', {
-          params: { path: { id }, query },
+    return data(
+      api.PUT('/api/course/drafts/{id}', {
+        params: { path: { id }, ...params },
+        body: {
+          ...body,
+          formula: to.formula,
+          litres: tenth(to.litres),
+          vesselId: to.vesselId,
+          // Another vessel stands where there is room for it.
+          burnerId: moved?.vesselId ? undefined : to.burnerId,
+          start: to.start,
+        },
+      }),
+    )
+  })
+  const release = useLaid(days, (id: string) =>
+    data(api.DELETE('/api/course/drafts/{id}', { params: { path: { id }, query: { days, ...body } } })),
+  )
+  const releaseAll = useLaid<void>(days, () => data(api.POST('/api/course/release', { params, body })))
+  const undo = useLaid<void>(days, () => data(api.POST('/api/course/undo', { params, body })))
+  const redo = useLaid<void>(days, () => data(api.POST('/api/course/redo', { params, body })))
+  const look = useLaid(days, (seconds: number) =>
+    data(api.POST('/api/course/look', { params, body: { ...body, seconds } })),
+  )
+  const accept = useLaid(
+    days,
+    (drafts: Draft[]) =>
+      data(
+        api.POST('/api/course/accept', {
+          params,
           body: {
-            version,
-            formula: to.formula,
-            litres: tenth(to.litres),
-            vesselId: to.vesselId,
-            // Another vessel stands where there is room for it.
-            burnerId: moved?.vesselId ? undefined : to.burnerId,
-            start: to.start,
+            batches: drafts.map(({ id, formula, litres, vesselId, burnerId, start, ready, gives }) => ({
+              id: newId(),
+              draftId: id,
+              formula,
+              litres,
+              vesselId,
+              burnerId,
+              start,
+              ready,
+              gives,
+            })),
           },
         }),
-      ),
-    )
-    return id
-  })
-  const release = useChange(async (id: string) =>
-    take(
-      await data(
-        api.DELETE('/api/course/drafts/{id}', { params: { path: { id }, query: { ...query, version } } }),
-      ),
-    ),
-  )
-  const releaseAll = useChange(async () =>
-    take(await data(api.POST('/api/course/release', { params: { query }, body: { version } }))),
-  )
-  const undo = useChange(async () =>
-    take(await data(api.POST('/api/course/undo', { params: { query }, body: { version } }))),
-  )
-  const redo = useChange(async () =>
-    take(await data(api.POST('/api/course/redo', { params: { query }, body: { version } }))),
-  )
-  const look = useChange(async (seconds: number) =>
-    take(await data(api.POST('/api/course/look', { params: { query }, body: { version, seconds } }))),
-  )
-  const accept = useChange(
-    async (drafts: Draft[]) =>
-      take(
-        await data(
-          api.POST('/api/course/accept', {
-            params: { query },
-            body: {
-              batches: drafts.map(({ id, formula, litres, vesselId, burnerId, start, ready, gives }) => ({
-                id: newId(),
-                draftId: id,
-                formula,
-                litres,
-                vesselId,
-                burnerId,
-                start,
-                ready,
-                gives,
-              })),
-            },
-          }),
-        ),
       ),
     'range',
     'calls',
     'batches',
   )
   const all = [hold, release, releaseAll, undo, redo, look, accept]
-  const problem = all.find((change) => change.error)?.error
+  // What was refused is told until something else is done.
+  const latest = all.reduce((a, b) => (b.submittedAt > a.submittedAt ? b : a))
   return {
     hold,
     release,
@@ -108,9 +99,8 @@ export function useCourseChanges(course: Course, days: number) {
     redo,
     look,
     accept,
-    problem,
+    problem: latest.error,
     busy: all.some((c) => c.isPending),
-    refused,
   }
 }
 

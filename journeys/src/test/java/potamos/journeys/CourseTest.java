@@ -8,39 +8,16 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
 
 /** The week of a kitchen: what its stations want week by week, laid, taken in hand, looked through for a better one and accepted. */
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class CourseTest {
-
-    private RunningPotamos potamos;
-    private Browsers browsers;
-
-    @BeforeAll
-    void start() {
-        potamos = RunningPotamos.demo("course");
-        browsers = new Browsers();
-    }
-
-    @AfterAll
-    void stop() {
-        browsers.close();
-        potamos.close();
-    }
-
-    private BrowserContext visitor() {
-        return browsers.visitor(potamos.url(), 1280, 800);
-    }
-
-    private static Journey as(BrowserContext visitor, String who) {
-        return new Journey(Browsers.signedIn(visitor, who));
-    }
+class CourseTest extends OnADemo {
 
     private static final Pattern STARTS = Pattern.compile("Starts .+, ready .+\\.");
+
+    CourseTest() {
+        super("course");
+    }
 
     @Test
     void aWeekIsLaidHeldByKeysTakenBackImprovedAndAccepted() {

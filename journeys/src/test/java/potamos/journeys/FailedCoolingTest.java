@@ -5,28 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
 
 /** A stock that does not cool in time: what the page says of it, the one rescue there is, and what is left when that fails too. */
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class FailedCoolingTest {
+class FailedCoolingTest extends OnADemo {
 
-    private RunningPotamos potamos;
-    private Browsers browsers;
-
-    @BeforeAll
-    void start() {
-        potamos = RunningPotamos.demo("cooling");
-        browsers = new Browsers();
-    }
-
-    @AfterAll
-    void stop() {
-        browsers.close();
-        potamos.close();
+    FailedCoolingTest() {
+        super("cooling");
     }
 
     private static Journey beside(Journey cook, String vessel) {
@@ -41,8 +26,8 @@ class FailedCoolingTest {
 
     @Test
     void isRescuedOnceAndThrownAwayWhenItFailsAgain() {
-        try (BrowserContext kitchen = browsers.visitor(potamos.url(), 1280, 800)) {
-            Journey cook = beside(new Journey(Browsers.signedIn(kitchen, "ilse")), "Pot 24");
+        try (BrowserContext kitchen = visitor()) {
+            Journey cook = beside(as(kitchen, "ilse"), "Pot 24");
             cook.see("Cooling:");
 
             // Two hours were allowed down to 21 °C; it is still warm long after them.

@@ -11,33 +11,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** A stock of each family from the charge to the shelf, by doing what the page says is next, the kitchen's clock moved on in between. */
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class FamiliesTest {
+class FamiliesTest extends OnADemo {
 
     private static final int MOST_ACTS = 140;
     private static final String[] COOLING = {"80", "20", "4.5"};
 
-    private RunningPotamos potamos;
-    private Browsers browsers;
-
-    @BeforeAll
-    void start() {
-        potamos = RunningPotamos.demo("families");
-        browsers = new Browsers();
-    }
-
-    @AfterAll
-    void stop() {
-        browsers.close();
-        potamos.close();
+    FamiliesTest() {
+        super("families");
     }
 
     static Stream<Arguments> families() {
@@ -86,8 +71,8 @@ class FamiliesTest {
     @ParameterizedTest
     @MethodSource("families")
     void fromTheChargeToTheShelf(String formula, int litres, List<String> acts, List<String> record) {
-        try (BrowserContext kitchen = browsers.visitor(potamos.url(), 1280, 800)) {
-            Journey cook = new Journey(Browsers.signedIn(kitchen, "ilse"));
+        try (BrowserContext kitchen = visitor()) {
+            Journey cook = as(kitchen, "ilse");
             cook.open("/formulas/%s?goal=LITRES&value=%d&start=now".formatted(formula, litres));
             cook.see("Weigh out");
             cook.page()

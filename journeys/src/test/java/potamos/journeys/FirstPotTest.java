@@ -8,36 +8,13 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
 
 /** One white chicken stock from a station's call to litres delivered, and what goes wrong on the way. */
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class FirstPotTest {
+class FirstPotTest extends OnADemo {
 
-    private RunningPotamos potamos;
-    private Browsers browsers;
-
-    @BeforeAll
-    void start() {
-        potamos = RunningPotamos.demo("journeys");
-        browsers = new Browsers();
-    }
-
-    @AfterAll
-    void stop() {
-        browsers.close();
-        potamos.close();
-    }
-
-    private BrowserContext visitor() {
-        return browsers.visitor(potamos.url(), 1280, 800);
-    }
-
-    private Journey as(BrowserContext visitor, String who) {
-        return new Journey(Browsers.signedIn(visitor, who));
+    FirstPotTest() {
+        super("journeys");
     }
 
     @Test

@@ -10,36 +10,17 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
 
 /** A cook works with ratios: turns a question around, chooses schools, cuts, edits a formula, takes it along and brings it back. */
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class FormulasTest {
+class FormulasTest extends OnADemo {
 
-    private RunningPotamos potamos;
-    private Browsers browsers;
-
-    @BeforeAll
-    void start() {
-        potamos = RunningPotamos.demo("formulas");
-        browsers = new Browsers();
-    }
-
-    @AfterAll
-    void stop() {
-        browsers.close();
-        potamos.close();
+    FormulasTest() {
+        super("formulas");
     }
 
     private Journey cook(BrowserContext visitor) {
-        return new Journey(Browsers.signedIn(visitor, "ilse"));
-    }
-
-    private BrowserContext visitor() {
-        return browsers.visitor(potamos.url(), 1280, 800);
+        return as(visitor, "ilse");
     }
 
     @Test
