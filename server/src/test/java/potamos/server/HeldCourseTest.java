@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -130,6 +132,26 @@ class HeldCourseTest {
                         .reason("gives"))
                 .contains("twice");
         assertThat(chef.get("/api/course?days=3").at("/running")).isEmpty();
+    }
+
+    /** Eight tablets hold at once, in a kitchen where nobody has held anything: one of them does, and the others are told that somebody did. */
+    @Test
+    void ofManyWhoHoldAtOnceOneDoes() {
+        house.call(6, Duration.ofHours(30));
+        JsonNode draft = chef.get("/api/course?days=3").at("/drafts/0");
+        Instant start = Instant.parse(draft.path("start").asString());
+        List<Integer> answers = IntStream.range(0, 8)
+                .parallel()
+                .mapToObj(n ->
+                        house.held(chef, draft, "at-once-" + n, 0, 6, start).status())
+                .sorted()
+                .toList();
+        assertThat(answers).containsExactly(200, 409, 409, 409, 409, 409, 409, 409);
+        assertThat(chef.get("/api/course?days=3").at("/held/version").asInt()).isEqualTo(1);
+        Visitor.Answer stale = chef.post("/api/course/look?days=3", "{\"version\": 0, \"seconds\": 30}");
+        assertThat(stale.status()).isEqualTo(409);
+        assertThat(house.held(chef, draft, "x".repeat(41), 1, 6, start).reason("id"))
+                .contains("long");
     }
 
     @Test

@@ -23,6 +23,7 @@ import potamos.server.charges.ChargeRequest;
 import potamos.server.charges.Planning;
 import potamos.server.courses.Accepting;
 import potamos.server.kitchen.Kitchens;
+import potamos.server.kitchen.OneAtATime;
 import potamos.server.live.Changes;
 import potamos.server.problems.Conflict;
 import potamos.server.stations.Calls;
@@ -32,6 +33,7 @@ import potamos.server.stations.Calls;
 public class AcceptedPlans implements Accepting {
 
     private final BatchMapper mapper;
+    private final OneAtATime oneAtATime;
     private final Promises promises;
     private final Planning planning;
     private final Calls calls;
@@ -41,6 +43,7 @@ public class AcceptedPlans implements Accepting {
 
     AcceptedPlans(
             BatchMapper mapper,
+            OneAtATime oneAtATime,
             Promises promises,
             Planning planning,
             Calls calls,
@@ -48,6 +51,7 @@ public class AcceptedPlans implements Accepting {
             Changes changes,
             Json json) {
         this.mapper = mapper;
+        this.oneAtATime = oneAtATime;
         this.promises = promises;
         this.planning = planning;
         this.calls = calls;
@@ -65,7 +69,7 @@ public class AcceptedPlans implements Accepting {
             throw Refusal.of("readyBy", "when is it wanted");
         }
         // Sent twice at once, the second waits here and then finds what the first has made.
-        mapper.holdKitchen(kitchenId);
+        oneAtATime.hold(kitchenId);
         if (mapper.byId(id, kitchenId).isPresent()) {
             return;
         }

@@ -50,9 +50,6 @@ interface BatchMapper {
     @Select("SELECT COALESCE(MAX(number), 0) + 1 FROM batch WHERE kitchen_id = #{kitchenId}")
     int nextNumber(String kitchenId);
 
-    @Select("SELECT id FROM kitchen WHERE id = #{kitchenId} FOR UPDATE")
-    String holdKitchen(String kitchenId);
-
     @Insert("""
             INSERT INTO batch (id, kitchen_id, number, call_id, vessel_id, burner_id, plan, accepted_by, accepted_at, stage)
             VALUES (#{id}, #{kitchenId}, #{number}, #{callId}, #{vesselId}, #{burnerId}, #{plan}, #{acceptedBy}, #{acceptedAt},

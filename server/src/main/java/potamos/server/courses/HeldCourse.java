@@ -13,6 +13,7 @@ import potamos.core.quantity.Refusal;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
+import potamos.server.kitchen.OneAtATime;
 import potamos.server.live.Changes;
 import potamos.server.problems.Conflict;
 import tools.jackson.core.type.TypeReference;
@@ -22,17 +23,21 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 class HeldCourse {
 
+    static final int LONGEST_ID = 40;
+
     private static final int MOST_STEPS = 100;
     private static final int MOST_DRAFTS = 200;
     private static final TypeReference<List<Draft>> DRAFTS = new TypeReference<>() {};
 
     private final HeldMapper mapper;
+    private final OneAtATime oneAtATime;
     private final Changes changes;
     private final KitchenClock clock;
     private final JsonMapper json;
 
-    HeldCourse(HeldMapper mapper, Changes changes, KitchenClock clock, JsonMapper json) {
+    HeldCourse(HeldMapper mapper, OneAtATime oneAtATime, Changes changes, KitchenClock clock, JsonMapper json) {
         this.mapper = mapper;
+        this.oneAtATime = oneAtATime;
         this.changes = changes;
         this.clock = clock;
         this.json = json;
@@ -40,7 +45,7 @@ class HeldCourse {
 
     /** A batch that is held: in which vessel and when, whatever is laid beside it. */
     record Draft(
-            @NotNull @Size(max = 40) String id,
+            @NotNull @Size(max = LONGEST_ID) String id,
             @NotNull @Size(max = 60) String formula,
             double litres,
             @NotNull @Size(max = 36) String vesselId,
@@ -48,6 +53,9 @@ class HeldCourse {
             @NotNull Instant start) {
         Draft {
             Refusal.unlessWithin("litres", litres, 0.25, 500, "L");
+            if (id.isEmpty() || id.length() > LONGEST_ID) {
+                throw Refusal.outside("id", "too short or too long", 1, LONGEST_ID, "characters");
+            }
         }
     }
 
@@ -58,13 +66,20 @@ class HeldCourse {
      * @param canUndo  whether there is a step before this one
      * @param canRedo  whether there is one that was taken back
      */
-    record Held(int version, List<Draft> drafts, boolean canUndo, boolean canRedo) {}
+    record Held(int version, List<Draft> drafts, boolean canUndo, boolean canRedo) {
+        /** @throws Conflict when it is not what somebody has seen */
+        void unlessSeen(int seen) {
+            unlessAt(version, seen);
+        }
+    }
 
     Held of(String kitchenId) {
-        return mapper.at(kitchenId)
-                .map(at -> new Held(
-                        at.version(), drafts(kitchenId, at.step()), at.step() > at.first(), at.step() < at.last()))
-                .orElse(new Held(0, List.of(), false, false));
+        HeldMapper.At at = at(kitchenId);
+        return new Held(at.version(), drafts(kitchenId, at.step()), at.step() > at.first(), at.step() < at.last());
+    }
+
+    private HeldMapper.At at(String kitchenId) {
+        return mapper.at(kitchenId).orElse(HeldMapper.At.BEGINNING);
     }
 
     private List<Draft> drafts(String kitchenId, int step) {
@@ -109,9 +124,8 @@ class HeldCourse {
 
     /** Some have become batches: they are held no longer, and nothing goes back to before that. */
     void became(Person person, Set<String> ids) {
-        mapper.begin(person.kitchenId());
-        mapper.hold(person.kitchenId());
-        HeldMapper.At at = mapper.at(person.kitchenId()).orElseThrow();
+        oneAtATime.hold(person.kitchenId());
+        HeldMapper.At at = at(person.kitchenId());
         List<Draft> left = new ArrayList<>(drafts(person.kitchenId(), at.step()));
         left.removeIf(draft -> ids.contains(draft.id()));
         mapper.forget(person.kitchenId(), 0, 0);
@@ -121,11 +135,17 @@ class HeldCourse {
 
     private HeldMapper.At hold(Person person, int version) {
         person.require(Right.PLAN);
-        mapper.begin(person.kitchenId());
-        if (mapper.hold(person.kitchenId()) != version) {
+        oneAtATime.hold(person.kitchenId());
+        HeldMapper.At at = at(person.kitchenId());
+        unlessAt(at.version(), version);
+        return at;
+    }
+
+    /** @throws Conflict when it is not the version that somebody has seen */
+    private static void unlessAt(int version, int seen) {
+        if (version != seen) {
             throw new Conflict("version", "Somebody changed the course meanwhile. It is shown as it is now.");
         }
-        return mapper.at(person.kitchenId()).orElseThrow();
     }
 
     private void write(Person person, int step, List<Draft> drafts) {

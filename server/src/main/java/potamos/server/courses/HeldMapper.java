@@ -6,7 +6,6 @@ import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
-import org.apache.ibatis.annotations.Update;
 
 /** Rows of what is held of a course. */
 @Mapper
@@ -18,7 +17,10 @@ interface HeldMapper {
      * @param last the latest step that can be gone to again
      * @param first the earliest that can be gone back to
      */
-    record At(int step, int version, int first, int last) {}
+    record At(int step, int version, int first, int last) {
+        /** Of a kitchen in which nobody has held anything yet. */
+        static final At BEGINNING = new At(0, 0, 0, 0);
+    }
 
     String AT = """
             SELECT h.step, h.version,
@@ -29,13 +31,6 @@ interface HeldMapper {
 
     @Select(AT)
     Optional<At> at(String kitchenId);
-
-    /** Makes the row that changes of a kitchen's course wait for. */
-    @Insert("INSERT IGNORE INTO course_held (kitchen_id, step, version) VALUES (#{kitchenId}, 0, 0)")
-    void begin(String kitchenId);
-
-    @Select("SELECT version FROM course_held WHERE kitchen_id = #{kitchenId} FOR UPDATE")
-    int hold(String kitchenId);
 
     @Select("SELECT drafts FROM course_step WHERE kitchen_id = #{kitchenId} AND step = #{step}")
     Optional<String> drafts(String kitchenId, int step);
@@ -50,6 +45,9 @@ interface HeldMapper {
     @Delete("DELETE FROM course_step WHERE kitchen_id = #{kitchenId} AND (step >= #{from} OR step < #{before})")
     void forget(String kitchenId, int from, int before);
 
-    @Update("UPDATE course_held SET step = #{step}, version = version + 1 WHERE kitchen_id = #{kitchenId}")
+    @Insert("""
+            INSERT INTO course_held (kitchen_id, step, version) VALUES (#{kitchenId}, #{step}, 1)
+            ON DUPLICATE KEY UPDATE step = #{step}, version = version + 1
+            """)
     void goTo(String kitchenId, int step);
 }

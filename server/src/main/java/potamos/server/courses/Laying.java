@@ -48,7 +48,7 @@ class Laying {
             @NotNull @Pattern(regexp = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
             String id,
 
-            @NotNull @Size(max = 40) String draftId,
+            @NotNull @Size(max = HeldCourse.LONGEST_ID) String draftId,
             @NotNull @Size(max = 60) String formula,
             double litres,
             @NotNull @Size(max = 36) String vesselId,
@@ -94,6 +94,7 @@ class Laying {
     KitchenCourse look(Person person, int days, int version, Duration time) {
         Refusal.unlessWithin("days", days, 1, Course.MOST_DAYS, "days");
         Courses.Begun begun = courses.begun(person, days);
+        begun.held().unlessSeen(version);
         Search.Found found = solving.lay(person.kitchenId(), begun.course(), time);
         // What cannot be made as it is stays on the list until somebody lets it go.
         List<HeldCourse.Draft> drafts = new ArrayList<>(

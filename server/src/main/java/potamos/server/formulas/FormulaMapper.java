@@ -67,10 +67,6 @@ interface FormulaMapper {
             """)
     List<VersionRow> versions(String kitchenId, String slug);
 
-    /** Holds the kitchen until the transaction ends, so that two edits cannot both become the next version. */
-    @Select("SELECT id FROM kitchen WHERE id = #{kitchenId} FOR UPDATE")
-    String holdKitchen(String kitchenId);
-
     @Insert("INSERT IGNORE INTO formula_retired (kitchen_id, slug, retired_at) VALUES (#{kitchenId}, #{slug}, #{at})")
     void retire(String kitchenId, String slug, Instant at);
 

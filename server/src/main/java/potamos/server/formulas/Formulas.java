@@ -15,6 +15,7 @@ import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
+import potamos.server.kitchen.OneAtATime;
 import potamos.server.live.Changes;
 import potamos.server.problems.Conflict;
 import potamos.server.problems.NotFound;
@@ -27,6 +28,7 @@ public class Formulas {
     private static final int LONGEST_NOTE = 300;
 
     private final FormulaMapper mapper;
+    private final OneAtATime oneAtATime;
     private final Json json;
     private final KitchenClock clock;
     private final Changes changes;
@@ -35,8 +37,9 @@ public class Formulas {
     private final Cache<String, Formula> read =
             Caffeine.newBuilder().maximumSize(MOST_FORMULAS).build();
 
-    Formulas(FormulaMapper mapper, Json json, KitchenClock clock, Changes changes) {
+    Formulas(FormulaMapper mapper, OneAtATime oneAtATime, Json json, KitchenClock clock, Changes changes) {
         this.mapper = mapper;
+        this.oneAtATime = oneAtATime;
         this.json = json;
         this.clock = clock;
         this.changes = changes;
@@ -102,7 +105,7 @@ public class Formulas {
     @Transactional
     public Formula add(Person person, Formula formula, String note) {
         person.require(Right.SET_UP);
-        mapper.holdKitchen(person.kitchenId());
+        oneAtATime.hold(person.kitchenId());
         if (mapper.bySlug(person.kitchenId(), formula.slug()).isPresent()) {
             throw new Conflict("slug", "There is a formula of that short name already.");
         }
@@ -122,7 +125,7 @@ public class Formulas {
     @Transactional
     public Formula edit(Person person, String slug, Formula formula, int basedOn, String note) {
         person.require(Right.SET_UP);
-        mapper.holdKitchen(person.kitchenId());
+        oneAtATime.hold(person.kitchenId());
         Formula latest = of(person.kitchenId(), slug);
         if (latest.version() != basedOn) {
             throw new Conflict(
