@@ -2,6 +2,7 @@
 
 -- Facts: added and read, and by nobody changed or taken away.
 GRANT SELECT, INSERT ON batch_event         TO potamos@'127.0.0.1';
+GRANT SELECT, INSERT ON call_word           TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON formula             TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON hand_over           TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON hand_over_signature TO potamos@'127.0.0.1';
@@ -22,6 +23,7 @@ GRANT SELECT, INSERT, UPDATE ON chiller      TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON container    TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON device       TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON kitchen      TO potamos@'127.0.0.1';
+GRANT SELECT, INSERT, UPDATE ON outage       TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON oven         TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON standing_call TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON station      TO potamos@'127.0.0.1';

@@ -46,14 +46,16 @@ class AuthorisationTest {
     private static final Pattern PROGRAMS = Pattern.compile("POST /api/(calc/.*|devices/\\{id}/readings)");
 
     /** What a station does: asks, takes back, and sees what it got. */
-    private static final Pattern OF_A_STATION =
-            Pattern.compile("(GET|POST) /api/(calls(/.*)?|standing-calls|deliveries)|GET /api/(lots/\\{id}|session.*)"
-                    + "|DELETE /api/calls/\\{id}/withdrawal|(PUT|DELETE) /api/standing-calls/\\{id}(/skips/\\{day})?");
+    private static final Pattern OF_A_STATION = Pattern.compile(
+            "(GET|POST) /api/(calls(/.*)?|standing-calls|deliveries)|GET /api/(lots/\\{id}|session.*)"
+                    + "|DELETE /api/calls/\\{id}/withdrawal|PUT /api/calls/\\{id}|(PUT|DELETE) /api/standing-calls/\\{id}(/skips/\\{day})?");
 
     private static final String MARK = "Kestrel";
 
-    private final JsonNode contract =
-            Visitor.stranger().get("/api/openapi.json").body();
+    /** One for all: many from one address are told to wait. */
+    private final Visitor stranger = Visitor.stranger();
+
+    private final JsonNode contract = stranger.get("/api/openapi.json").body();
     private Visitor cook;
     private Map<String, String> ids;
 
@@ -196,7 +198,7 @@ class AuthorisationTest {
                 .as("the contract says who may ask")
                 .isEqualTo(open);
         if (!open) {
-            assertThat(ask(Visitor.stranger(), operation).status()).isEqualTo(401);
+            assertThat(ask(stranger, operation).status()).isEqualTo(401);
         }
     }
 

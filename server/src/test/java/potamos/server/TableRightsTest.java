@@ -31,6 +31,7 @@ class TableRightsTest {
     @ValueSource(
             strings = {
                 "batch_event",
+                "call_word",
                 "formula",
                 "hand_over",
                 "hand_over_signature",

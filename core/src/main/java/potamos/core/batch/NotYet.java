@@ -43,12 +43,17 @@ public record NotYet(
         return brief ? BY_MINUTES : BY_THE_HOUR;
     }
 
-    /** The same events with the end judged so, at this moment. */
-    public static NotYet of(Plan accepted, List<? extends BatchEvent> events, Instant now, Duration longer) {
-        Plan plan = Batch.standing(accepted, events);
+    /** The same events with the end judged so, at this moment: <i>not yet</i>, or enough where it goes on no longer. */
+    public static List<BatchEvent> supposed(List<? extends BatchEvent> events, Instant now, Duration longer) {
         List<BatchEvent> supposed = new ArrayList<>(events);
         supposed.add(new PotEvent.Judged(new Stamp(SUPPOSED, now, ""), longer.isZero(), longer));
-        Replay replay = Replay.of(plan, supposed);
+        return supposed;
+    }
+
+    /** What judging the end so, at this moment, would do. */
+    public static NotYet of(Plan accepted, List<? extends BatchEvent> events, Instant now, Duration longer) {
+        Plan plan = Batch.standing(accepted, events);
+        Replay replay = Replay.of(plan, supposed(events, now, longer));
         BatchState state = replay.stateAt(now);
         Outlook outlook = Outlook.of(plan, state);
         Instant ends =

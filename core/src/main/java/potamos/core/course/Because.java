@@ -60,7 +60,7 @@ public record Because(
                 course.drafts().stream().filter(draft -> draft != mine).toList();
         Course without = course.with(others, List.of());
         Diary diary = new Diary(without);
-        Footprint takes = takes(mine, course.equipment());
+        Footprint takes = mine.takes(course.equipment());
         return new Because(
                 first.map(Course.Served::call),
                 first.map(Course.Served::spare).orElse(Duration.ZERO),
@@ -70,16 +70,6 @@ public record Because(
                 inTheWay(diary, takes, mine.start().plus(Diary.STEP), without),
                 inTheWay(diary, takes, mine.start().minus(Diary.STEP), without),
                 first.flatMap(one -> instead(course, mine, diary, one.call())));
-    }
-
-    private static Footprint takes(Draft draft, Equipment equipment) {
-        return Footprint.of(
-                draft.charge(),
-                draft.timeline().parts(),
-                draft.burner(),
-                draft.oven(),
-                Optional.of(draft.cooling()),
-                equipment.unattended());
     }
 
     private static Optional<InTheWay> inTheWay(Diary diary, Footprint takes, Instant start, Course others) {

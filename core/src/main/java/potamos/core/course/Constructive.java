@@ -35,10 +35,15 @@ public final class Constructive {
     final Ways ways;
 
     Constructive(Course begun) {
+        this(begun, new Ways(begun.equipment()));
+    }
+
+    /** @param ways of its equipment, as far as they are solved already */
+    Constructive(Course begun, Ways ways) {
         this.begun = begun;
         this.equipment = begun.equipment();
         this.until = begun.until();
-        this.ways = new Ways(equipment);
+        this.ways = ways;
     }
 
     /**
@@ -151,7 +156,7 @@ public final class Constructive {
     }
 
     /** Gives a call what it may have of some lots; what is still missing then. */
-    private static double given(
+    static double given(
             Call call, double litres, Stream<Lot> lots, Map<String, Double> left, List<Allocation> allocations) {
         double missing = litres;
         for (Lot lot : lots.toList()) {

@@ -71,6 +71,26 @@ public record Course(
         return new Course(equipment, now, until, calls, lots, taken, iceTaken, others, otherAllocations);
     }
 
+    /** The same with something else of its kitchen taken by what is under way. */
+    public Course taking(List<Use> others, List<IceBin.Use> otherIce) {
+        return new Course(equipment, now, until, calls, lots, others, otherIce, drafts, allocations);
+    }
+
+    /** The same with other calls. */
+    public Course asking(List<Call> others) {
+        return new Course(equipment, now, until, others, lots, taken, iceTaken, drafts, allocations);
+    }
+
+    /** The same with other lots. */
+    public Course from(List<Lot> others) {
+        return new Course(equipment, now, until, calls, others, taken, iceTaken, drafts, allocations);
+    }
+
+    /** The same with other people there. */
+    public Course attendedBy(Rota others) {
+        return new Course(equipment.with(others), now, until, calls, lots, taken, iceTaken, drafts, allocations);
+    }
+
     /** Litres of a call that nothing meets. */
     public record Unmet(Call call, Volume litres) {}
 

@@ -11,6 +11,7 @@ import potamos.core.cooling.IceBin;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
+import potamos.core.safety.Keeping;
 
 /**
  * A batch as a course has it, not accepted yet.
@@ -52,6 +53,30 @@ public record Draft(
                 .startingAt(start, id, equipment);
     }
 
+    /** The same batch, started at another moment. */
+    Draft startingAt(Instant start, Equipment equipment) {
+        return of(id, charge, burner, oven, cooling, timeline.parts(), start, equipment);
+    }
+
+    /** A batch of such stages, started at a moment. */
+    static Draft of(
+            String id,
+            Charge charge,
+            Optional<String> burner,
+            Optional<String> oven,
+            ContainerSplit cooling,
+            List<Timeline.Part> parts,
+            Instant start,
+            Equipment equipment) {
+        Timeline timeline = Timeline.startingAt(start, parts);
+        Instant useBy = Keeping.coldUntil(
+                timeline.ready(),
+                charge.formula().coldDays(),
+                equipment.limits(),
+                equipment.rota().zone());
+        return new Draft(id, charge, burner, oven, cooling, timeline, useBy);
+    }
+
     public Volume litres() {
         return Volume.ofLitres(Math.max(0, charge.forecast().yield().mid()));
     }
@@ -68,6 +93,11 @@ public record Draft(
     public List<Use> uses() {
         return Stream.concat(Use.of(charge, timeline, burner, oven).stream(), Use.of(cooling, timeline).stream())
                 .toList();
+    }
+
+    /** The same as a footprint, to be tried at other starts. */
+    Footprint takes(Equipment equipment) {
+        return Footprint.of(charge, timeline.parts(), burner, oven, Optional.of(cooling), equipment.unattended());
     }
 
     /** Stretches in which somebody must be there. */

@@ -36,6 +36,11 @@ public record Equipment(
         containers = List.copyOf(containers);
     }
 
+    /** The same with other people there. */
+    public Equipment with(Rota others) {
+        return new Equipment(vessels, burners, ovens, containers, ice, air, tap, limits, others, unattended);
+    }
+
     /** How many of a container it has. */
     int owned(String container) {
         return containers.stream()

@@ -17,11 +17,33 @@ import potamos.core.quantity.Refusal;
  *
  * @param zone  of its clocks
  * @param hours any number of them; where they overlap their cooks add up
+ * @param away  what is taken off them
  */
-public record Rota(ZoneId zone, List<Hours> hours) {
+public record Rota(ZoneId zone, List<Hours> hours, List<Away> away) {
 
     public Rota {
         hours = List.copyOf(hours);
+        away = List.copyOf(away);
+    }
+
+    /** With everybody there. */
+    public Rota(ZoneId zone, List<Hours> hours) {
+        this(zone, hours, List.of());
+    }
+
+    /** The same weeks with somebody away. */
+    public Rota with(List<Away> others) {
+        return new Rota(zone, hours, others);
+    }
+
+    /** So many cooks fewer than the hours say, for once: 1 to 30. */
+    public record Away(Instant from, Instant to, int cooks) {
+        public Away {
+            if (!from.isBefore(to)) {
+                throw Refusal.of("to", "must come after the beginning");
+            }
+            Refusal.unlessWithin("cooks", cooks, 1, 30, "cooks");
+        }
     }
 
     /**
@@ -57,6 +79,7 @@ public record Rota(ZoneId zone, List<Hours> hours) {
             turns.add(shift.from());
             turns.add(shift.to());
         }
+        away.forEach(less -> turns.addAll(List.of(less.from(), less.to())));
         List<Present> all = new ArrayList<>();
         Instant before = from;
         for (Instant turn : turns.subSet(from, false, to, true)) {
@@ -65,11 +88,16 @@ public record Rota(ZoneId zone, List<Hours> hours) {
                     .filter(shift -> !shift.from().isAfter(at) && shift.to().isAfter(at))
                     .mapToInt(Present::cooks)
                     .sum();
+            int fewer = away.stream()
+                    .filter(less -> !less.from().isAfter(at) && less.to().isAfter(at))
+                    .mapToInt(Away::cooks)
+                    .sum();
+            int there = Math.max(0, cooks - fewer);
             Present last = all.isEmpty() ? null : all.get(all.size() - 1);
-            if (last != null && last.cooks() == cooks) {
-                all.set(all.size() - 1, new Present(last.from(), turn, cooks));
+            if (last != null && last.cooks() == there) {
+                all.set(all.size() - 1, new Present(last.from(), turn, there));
             } else {
-                all.add(new Present(before, turn, cooks));
+                all.add(new Present(before, turn, there));
             }
             before = turn;
         }

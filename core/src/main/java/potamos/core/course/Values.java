@@ -22,11 +22,16 @@ public record Values(int broken, double lateL, double wastedL, double cookH, dou
 
     /** Within what nobody would notice two are equal on a level, and the next one decides. */
     private static final Comparator<Values> ORDER = Comparator.comparingInt(Values::broken)
-            .thenComparingLong(v -> whole(v.lateL / A_DROP_L))
+            .thenComparingLong(Values::lateSteps)
             .thenComparingLong(v -> whole(v.wastedL / A_DROP_L))
             .thenComparingLong(v -> whole(v.cookH / FIVE_MINUTES_H))
             .thenComparingLong(v -> whole(v.slackShort / FIVE_MINUTES_H))
             .thenComparingDouble(Values::kwh);
+
+    /** Litres late in steps that nobody would notice. */
+    long lateSteps() {
+        return whole(lateL / A_DROP_L);
+    }
 
     private static long whole(double steps) {
         return (long) Math.floor(steps + 0.5);

@@ -22,7 +22,6 @@ import potamos.core.heat.Burner;
 import potamos.core.heat.Oven;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
-import potamos.core.safety.Keeping;
 import potamos.core.schedule.Planner;
 import potamos.core.vessel.Vessel;
 
@@ -72,13 +71,7 @@ final class Ways {
         }
 
         Draft startingAt(Instant start, String id, Equipment equipment) {
-            Timeline timeline = Timeline.startingAt(start, parts);
-            Instant useBy = Keeping.coldUntil(
-                    timeline.ready(),
-                    charge.formula().coldDays(),
-                    equipment.limits(),
-                    equipment.rota().zone());
-            return new Draft(id, charge, burner, oven, cooling, timeline, useBy);
+            return Draft.of(id, charge, burner, oven, cooling, parts, start, equipment);
         }
     }
 

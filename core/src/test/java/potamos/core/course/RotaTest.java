@@ -65,6 +65,23 @@ class RotaTest {
         assertThat(Duration.between(there.get(0).from(), there.get(0).to())).isEqualTo(Duration.ofHours(5));
     }
 
+    /** Two of three are ill from eleven to one: one is there, and none where only two would be; never fewer than none. */
+    @Test
+    void whoIsAwayIsTakenOffTheHours() {
+        Rota rota = new Rota(
+                        ZoneOffset.UTC,
+                        List.of(
+                                hours("06:00", "14:00", 1, DayOfWeek.MONDAY),
+                                hours("12:00", "22:00", 2, DayOfWeek.MONDAY)))
+                .with(List.of(new Rota.Away(
+                        Instant.parse("2026-03-02T11:00:00Z"), Instant.parse("2026-03-02T13:00:00Z"), 2)));
+        assertThat(cooksAt(rota, "2026-03-02T10:59:00Z")).isEqualTo(1);
+        assertThat(cooksAt(rota, "2026-03-02T11:00:00Z")).isZero();
+        assertThat(cooksAt(rota, "2026-03-02T12:30:00Z")).isEqualTo(1);
+        assertThat(cooksAt(rota, "2026-03-02T13:00:00Z")).isEqualTo(3);
+        assertThatThrownBy(() -> new Rota.Away(MONDAY, MONDAY, 1)).isInstanceOf(Refusal.class);
+    }
+
     @Test
     void stretchesFollowEachOtherWithoutAGap() {
         Rota rota = Rota.daily(ZoneOffset.UTC, LocalTime.of(8, 0), LocalTime.of(20, 0));

@@ -1,14 +1,18 @@
 package potamos.server.batches;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.Batch;
+import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.Plan;
+import potamos.core.batch.ShelfEvent;
 import potamos.core.charge.Warning;
 import potamos.core.course.Opening;
 import potamos.core.course.Use;
@@ -16,12 +20,15 @@ import potamos.core.figure.Figure;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.server.Json;
+import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
 import potamos.server.accounts.Role.Right;
 import potamos.server.charges.ChargeRequest;
 import potamos.server.charges.Planning;
 import potamos.server.courses.Accepting;
+import potamos.server.exchange.FormulaForm;
+import potamos.server.exchange.FormulaJson;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.OneAtATime;
 import potamos.server.live.Changes;
@@ -34,29 +41,35 @@ public class AcceptedPlans implements Accepting {
 
     private final BatchMapper mapper;
     private final OneAtATime oneAtATime;
+    private final Batches batches;
     private final Promises promises;
     private final Planning planning;
     private final Calls calls;
     private final Kitchens kitchens;
     private final Changes changes;
+    private final KitchenClock clock;
     private final Json json;
 
     AcceptedPlans(
             BatchMapper mapper,
             OneAtATime oneAtATime,
+            Batches batches,
             Promises promises,
             Planning planning,
             Calls calls,
             Kitchens kitchens,
             Changes changes,
+            KitchenClock clock,
             Json json) {
         this.mapper = mapper;
         this.oneAtATime = oneAtATime;
+        this.batches = batches;
         this.promises = promises;
         this.planning = planning;
         this.calls = calls;
         this.kitchens = kitchens;
         this.changes = changes;
+        this.clock = clock;
         this.json = json;
     }
 
@@ -112,6 +125,45 @@ public class AcceptedPlans implements Accepting {
         }
         promises.renew(id, plan, begins, List.of());
         changes.note(kitchenId, "batches", id);
+    }
+
+    @Override
+    @Transactional
+    public void replan(Person person, List<Move> moves) {
+        person.require(Right.PLAN);
+        oneAtATime.hold(person.kitchenId());
+        Map<String, FormulaJson> formulas = new HashMap<>();
+        for (Move move : moves) {
+            formulas.put(move.batchId(), givenUp(person, move));
+        }
+        moves.forEach(move -> move.instead()
+                .ifPresent(other -> accept(
+                        person,
+                        other.id(),
+                        other.gives(),
+                        ChargeRequest.forLitres(
+                                        null,
+                                        other.litres(),
+                                        other.vesselId(),
+                                        other.burnerId(),
+                                        other.readyBy(),
+                                        other.start())
+                                .withDraft(formulas.get(move.batchId())))));
+    }
+
+    /** Gives one up that nobody has begun; its formula as it was planned. */
+    private FormulaJson givenUp(Person person, Move move) {
+        Batches.Loaded old = batches.whole(person, move.batchId());
+        if (!old.state().path().isEmpty() || !old.state().stage().open()) {
+            throw new Conflict("batchId", "Batch " + old.row().number() + " has been begun, or given up, meanwhile.");
+        }
+        String why = move.instead().isPresent() ? "planned anew" : "not made any more";
+        batches.log(
+                person,
+                move.batchId(),
+                new ShelfEvent.Abandoned(
+                        new BatchEvent.Stamp(UUID.randomUUID().toString(), clock.instant(), person.initials()), why));
+        return FormulaForm.write(old.accepted().charge().formula());
     }
 
     private static double wished(ChargeRequest request, Planning.Proposed proposed) {

@@ -100,12 +100,13 @@ interface BatchMapper {
     @Update("UPDATE batch_call SET promised_l = #{promisedL} WHERE batch_id = #{batchId} AND call_id = #{callId}")
     void promised(String batchId, String callId, double promisedL);
 
-    /** Litres that the batches under way have promised, by batch; nothing of one that is made for no call. */
-    record PromisedRow(String batchId, double litres) {}
+    /** Litres that the batches under way were made for, by batch and call. */
+    record PromisedRow(String batchId, String callId, double litres) {}
 
     @Select("""
-            SELECT c.batch_id, SUM(c.litres) AS litres FROM batch_call c JOIN batch b ON b.id = c.batch_id
-            WHERE b.kitchen_id = #{kitchenId} AND b.stage NOT IN ('ON_SHELF', 'DONE', 'ABANDONED') GROUP BY c.batch_id
+            SELECT c.batch_id, c.call_id, c.litres FROM batch_call c JOIN batch b ON b.id = c.batch_id
+            WHERE b.kitchen_id = #{kitchenId} AND b.stage NOT IN ('ON_SHELF', 'DONE', 'ABANDONED')
+            ORDER BY c.batch_id, c.place
             """)
     List<PromisedRow> promisedOpen(String kitchenId);
 

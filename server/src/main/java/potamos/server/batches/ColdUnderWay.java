@@ -9,6 +9,7 @@ import potamos.core.batch.Plan;
 import potamos.core.batch.Stage;
 import potamos.core.cooling.IceBin;
 import potamos.server.charges.ColdPromised;
+import potamos.server.charges.Supposing;
 
 /** What the plans of open batches promise to their cooling. */
 @Component
@@ -23,12 +24,12 @@ class ColdUnderWay implements ColdPromised {
     }
 
     @Override
-    public Promised of(String kitchenId) {
+    public Promised of(String kitchenId, Supposing supposing) {
         List<IceBin.Use> ice = new ArrayList<>();
         Map<String, Integer> containers = new HashMap<>();
         for (BatchMapper.BatchRow row : mapper.open(kitchenId)) {
             Stage stage = Stage.valueOf(row.stage());
-            if (stage.compareTo(Stage.COOL) > 0) {
+            if (stage.compareTo(Stage.COOL) > 0 || supposing.aside().contains(row.id())) {
                 continue;
             }
             Plan plan = histories.plan(row);

@@ -1,5 +1,6 @@
 package potamos.server.batches;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
@@ -12,6 +13,7 @@ import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.Expectation;
+import potamos.core.batch.NotYet;
 import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
 import potamos.core.charge.Charge;
@@ -22,6 +24,7 @@ import potamos.core.formula.Formula;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Keeping;
 import potamos.server.KitchenClock;
+import potamos.server.charges.Supposing;
 import potamos.server.charges.UnderWay;
 import potamos.server.courses.Running;
 import potamos.server.kitchen.Kitchens;
@@ -51,8 +54,10 @@ class RunningBatches implements Running, UnderWay {
     /** A batch, and how it stands. */
     private record Open(BatchMapper.BatchRow row, Plan plan, BatchState state, Outlook outlook) {}
 
-    private List<Open> open(String kitchenId) {
-        List<BatchMapper.BatchRow> rows = mapper.open(kitchenId);
+    private List<Open> open(String kitchenId, Supposing supposing) {
+        List<BatchMapper.BatchRow> rows = mapper.open(kitchenId).stream()
+                .filter(row -> !supposing.aside().contains(row.id()))
+                .toList();
         Map<String, List<Logged>> logged =
                 histories.of(rows.stream().map(BatchMapper.BatchRow::id).toList());
         Instant now = clock.instant();
@@ -60,18 +65,23 @@ class RunningBatches implements Running, UnderWay {
                 .map(row -> {
                     List<BatchEvent> events = Logged.events(logged.get(row.id()));
                     Plan plan = Batch.standing(histories.plan(row), events);
-                    BatchState state = Batch.replay(plan, events, now);
+                    Optional<Duration> longer =
+                            Optional.ofNullable(supposing.longer().get(row.id()));
+                    BatchState state = Batch.replay(
+                            plan,
+                            longer.map(by -> NotYet.supposed(events, now, by)).orElse(events),
+                            now);
                     return new Open(row, plan, state, Outlook.of(plan, state));
                 })
                 .toList();
     }
 
     @Override
-    public List<Use> taken(String kitchenId) {
+    public List<Use> taken(String kitchenId, Supposing supposing) {
         Map<String, String> vessels = names(kitchens.vessels(kitchenId));
         Map<String, String> burners = names(kitchens.burners(kitchenId));
         Optional<String> oven = kitchens.ovens(kitchenId).stream().findFirst().map(Thing::name);
-        return open(kitchenId).stream()
+        return open(kitchenId, supposing).stream()
                 .flatMap(open -> taken(open, vessels, burners, oven))
                 .toList();
     }
@@ -93,25 +103,28 @@ class RunningBatches implements Running, UnderWay {
     }
 
     @Override
-    public List<Running.Standing> of(String kitchenId) {
+    public List<Running.Standing> of(String kitchenId, Supposing supposing) {
         ZoneId zone = kitchens.of(kitchenId).zone();
-        Map<String, Double> promised = mapper.promisedOpen(kitchenId).stream()
-                .collect(Collectors.toMap(BatchMapper.PromisedRow::batchId, BatchMapper.PromisedRow::litres));
-        return open(kitchenId).stream()
-                .map(open -> running(open, promised.getOrDefault(open.row().id(), 0.0), zone))
+        Map<String, Map<String, Double>> promised = mapper.promisedOpen(kitchenId).stream()
+                .collect(Collectors.groupingBy(
+                        BatchMapper.PromisedRow::batchId,
+                        Collectors.toMap(BatchMapper.PromisedRow::callId, BatchMapper.PromisedRow::litres)));
+        return open(kitchenId, supposing).stream()
+                .map(open -> running(open, promised.getOrDefault(open.row().id(), Map.of()), zone))
                 .toList();
     }
 
-    private static Running.Standing running(Open open, double promisedL, ZoneId zone) {
+    private static Running.Standing running(Open open, Map<String, Double> promised, ZoneId zone) {
         BatchMapper.BatchRow row = open.row();
         Plan plan = open.plan();
         BatchState state = open.state();
         Formula formula = plan.charge().formula();
         Instant ready = open.outlook().ready();
         double expected = Expectation.litresOut(plan, state).mid();
-        double spare = expected - promisedL;
+        double spare = expected
+                - promised.values().stream().mapToDouble(litres -> litres).sum();
         Lot lot = new Lot(
-                "batch " + row.number(),
+                Running.Standing.lot(row.number()),
                 formula.slug(),
                 Volume.ofLitres(Math.max(0, spare)),
                 ready,
@@ -121,14 +134,22 @@ class RunningBatches implements Running, UnderWay {
         boolean counted = spare >= LEAST_L
                 && state.cooling().verdict().stream()
                         .noneMatch(verdict -> verdict.overall().fails());
+        Optional<Running.Place> place = state.path().isEmpty()
+                ? Optional.of(new Running.Place(
+                        row.vesselId(),
+                        Optional.ofNullable(row.burnerId()),
+                        open.outlook().timeline().start(),
+                        plan.readyBy()))
+                : Optional.empty();
         return new Running.Standing(
                 row.id(),
                 row.number(),
                 plan.charge().run().vessel().name(),
-                formula.name(),
-                formula.family(),
+                formula,
                 open.outlook().timeline(),
                 expected,
-                Optional.of(lot).filter(l -> counted));
+                promised,
+                Optional.of(lot).filter(l -> counted),
+                place);
     }
 }

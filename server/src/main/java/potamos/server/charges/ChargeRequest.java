@@ -57,6 +57,12 @@ public record ChargeRequest(
                 formula, draft, vesselId, burnerId, goal, value, other, bed, cutMm, swaps, readyBy, startAt);
     }
 
+    /** The same for a formula that is told whole. */
+    public ChargeRequest withDraft(FormulaJson other) {
+        return new ChargeRequest(
+                formula, other, vesselId, burnerId, goal, value, schools, bed, cutMm, swaps, readyBy, startAt);
+    }
+
     /** The same goal for another formula as it is written. */
     ChargeRequest of(String slug) {
         return new ChargeRequest(slug, null, vesselId, burnerId, goal, value, null, null, null, null, readyBy, startAt);

@@ -15,5 +15,5 @@ public interface ColdPromised {
      */
     record Promised(List<IceBin.Use> ice, Map<String, Integer> containers) {}
 
-    Promised of(String kitchenId);
+    Promised of(String kitchenId, Supposing supposing);
 }

@@ -159,6 +159,11 @@ public class Planning {
         return sites.glance(kitchenId).begun(clock.instant(), until);
     }
 
+    /** The same with something supposed of what is under way. */
+    public Course begun(String kitchenId, Instant until, Supposing supposing) {
+        return sites.of(kitchenId, supposing).begun(clock.instant(), until);
+    }
+
     /** What each other school would change, in the vessel that the charge stands in. */
     List<Effects.EffectView> effects(String kitchenId, ChargeRequest request) {
         Site site = sites.glance(kitchenId);

@@ -1,6 +1,7 @@
 package potamos.server.charges;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,10 +10,13 @@ import org.springframework.stereotype.Component;
 import potamos.core.cooling.Chiller;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
+import potamos.core.course.Rota;
+import potamos.core.course.Use;
 import potamos.core.quantity.Mass;
 import potamos.core.vessel.BedKind;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
+import potamos.server.kitchen.Outages;
 import potamos.server.live.BetweenChanges;
 import potamos.server.live.Changes;
 import potamos.server.trim.TrimBox;
@@ -27,15 +31,17 @@ class Sites {
     private final TrimBox trim;
     private final UnderWay underWay;
     private final ColdPromised cold;
+    private final Outages outages;
 
     /** A finger that drags asks many times a second. */
     private final BetweenChanges<Site> seen;
 
-    Sites(Kitchens kitchens, TrimBox trim, UnderWay underWay, ColdPromised cold, Changes changes) {
+    Sites(Kitchens kitchens, TrimBox trim, UnderWay underWay, ColdPromised cold, Outages outages, Changes changes) {
         this.kitchens = kitchens;
         this.trim = trim;
         this.underWay = underWay;
         this.cold = cold;
+        this.outages = outages;
         this.seen = new BetweenChanges<>(changes, Duration.ofSeconds(2));
     }
 
@@ -46,11 +52,24 @@ class Sites {
 
     /** As it stands in this transaction, for what is going to be. */
     Site of(String kitchenId) {
+        return of(kitchenId, Supposing.NOTHING);
+    }
+
+    /** As it would stand. */
+    Site of(String kitchenId, Supposing supposing) {
         Map<String, BedKind> beds = new HashMap<>();
         kitchens.beds(kitchenId).forEach(kind -> beds.put(kind.id(), kind));
-        ColdPromised.Promised promised = cold.of(kitchenId);
+        ColdPromised.Promised promised = cold.of(kitchenId, supposing);
+        List<Outages.Outage> outages = this.outages.of(kitchenId);
+        List<Use> taken = new ArrayList<>(underWay.taken(kitchenId, supposing));
+        outages.forEach(outage -> outage.use().ifPresent(taken::add));
+        List<Rota.Away> away = outages.stream()
+                .map(Outages.Outage::away)
+                .flatMap(Optional::stream)
+                .toList();
+        Kitchens.Kitchen kitchen = kitchens.of(kitchenId);
         return new Site(
-                kitchens.of(kitchenId),
+                kitchen.withRota(kitchen.rota().with(away)),
                 kitchens.vessels(kitchenId),
                 kitchens.burners(kitchenId),
                 kitchens.containers(kitchenId).stream()
@@ -64,7 +83,7 @@ class Sites {
                 kitchens.ovens(kitchenId).stream().map(Thing::figures).toList(),
                 trim.deposits(kitchenId),
                 beds,
-                underWay.taken(kitchenId));
+                taken);
     }
 
     /** The kitchen's ice; nothing where it has told of none. */

@@ -43,7 +43,11 @@ class CoursePapersEndpoint {
     private static List<Day.Pot> pots(Courses.Laid laid) {
         Stream<Day.Pot> underWay = laid.begun().running().stream()
                 .map(one -> new Day.Pot(
-                        one.vessel(), one.formulaName(), Volume.ofLitres(one.litres()), one.ahead(), Optional.empty()));
+                        one.vessel(),
+                        one.formula().name(),
+                        Volume.ofLitres(one.litres()),
+                        one.ahead(),
+                        Optional.empty()));
         return Stream.concat(underWay, laid.laid().course().drafts().stream().map(Day.Pot::of))
                 .toList();
     }

@@ -28,6 +28,7 @@ import potamos.server.Joined;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.charges.Planning;
+import potamos.server.charges.Supposing;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
@@ -110,10 +111,12 @@ class Courses {
         Instant until = now.plus(Duration.ofDays(days));
         Course begun = planning.begun(kitchenId, until);
         ZoneId zone = begun.equipment().rota().zone();
-        List<Running.Standing> batches = running.of(kitchenId);
+        List<Running.Standing> batches = running.of(kitchenId, Supposing.NOTHING);
         List<Stock> stocks = new ArrayList<>();
         for (Running.Standing batch : batches) {
-            batch.spare().ifPresent(lot -> stocks.add(new Stock(lot, batch.formulaName(), batch.family())));
+            batch.spare()
+                    .ifPresent(lot -> stocks.add(new Stock(
+                            lot, batch.formula().name(), batch.formula().family())));
         }
         LocalDate today = now.atZone(zone).toLocalDate();
         shelf.spare(kitchenId, today).stream()
@@ -123,14 +126,7 @@ class Courses {
         List<Call> open = calls.all(person).stream()
                 .filter(call -> !call.status().ended() && call.owed().open().litres() > 0)
                 .filter(call -> call.readyBy().isAfter(now) && call.readyBy().isBefore(until))
-                .map(call -> new Call(
-                        call.id(),
-                        call.stationName(),
-                        written.computeIfAbsent(call.formulaSlug(), slug -> formulas.of(kitchenId, slug)),
-                        call.owed().open(),
-                        call.readyBy(),
-                        1,
-                        call.without()))
+                .map(call -> asked(kitchenId, call, call.owed().open(), written))
                 .toList();
         Map<String, String> vessels = ids(kitchens.vessels(kitchenId));
         Map<String, String> burners = ids(kitchens.burners(kitchenId));
@@ -162,6 +158,22 @@ class Courses {
                 burners,
                 held,
                 unmade);
+    }
+
+    private Call asked(String kitchenId, Calls.Call call, Volume litres, Map<String, Formula> written) {
+        return new Call(
+                call.id(),
+                call.stationName(),
+                written.computeIfAbsent(call.formulaSlug(), slug -> formulas.of(kitchenId, slug)),
+                litres,
+                call.readyBy(),
+                1,
+                call.without());
+    }
+
+    /** A call as a course has it, with so many litres that are to be planned. */
+    Call asked(String kitchenId, Calls.Call call, Volume litres) {
+        return asked(kitchenId, call, litres, new HashMap<>());
     }
 
     /**
@@ -202,6 +214,20 @@ class Courses {
         } catch (Refusal none) {
             throw Refusal.of("vesselId", none.getMessage());
         }
+    }
+
+    /** An accepted batch as a draft of the same formula in the same place. */
+    Draft planned(Begun begun, Formula formula, double litres, Running.Place place, String id) {
+        String vessel = named(begun.vessels(), place.vesselId())
+                .orElseThrow(() -> Refusal.of("vesselId", "its vessel is retired"));
+        return Draft.pinned(
+                begun.course().equipment(),
+                formula,
+                Volume.ofLitres(litres),
+                vessel,
+                place.burnerId().flatMap(burner -> named(begun.burners(), burner)),
+                place.start(),
+                id);
     }
 
     private static Optional<String> named(Map<String, String> ids, String id) {

@@ -94,8 +94,8 @@ record KitchenCourse(
             return new CourseRunning(
                     batch.id(),
                     batch.number(),
-                    batch.formulaName(),
-                    batch.family(),
+                    batch.formula().name(),
+                    batch.formula().family(),
                     batch.litres(),
                     batch.vessel(),
                     batch.ahead().steps().stream().map(KitchenCourse::stage).toList());

@@ -33,8 +33,6 @@ import potamos.server.stations.Calls;
 @Service
 class Laying {
 
-    private static final double STEP_L = 0.1;
-
     /** Pots move on by themselves, and a course is not laid for each screen that looks. */
     private static final Duration STANDS_FOR = Duration.ofSeconds(20);
 
@@ -103,21 +101,11 @@ class Laying {
             drafts.add(begun.held().drafts().stream()
                     .filter(one -> one.id().equals(draft.id()))
                     .findFirst()
-                    .orElseGet(() -> asHeld(draft, begun)));
+                    .orElseGet(
+                            () -> WaysOut.asHeld(draft, begun, UUID.randomUUID().toString())));
         }
         held.change(person, version, before -> drafts);
         return KitchenCourse.of(laid(person, days), Optional.of(KitchenCourse.CourseFound.of(found)));
-    }
-
-    private static HeldCourse.Draft asHeld(Draft draft, Courses.Begun begun) {
-        double litres = STEP_L * Math.floor(draft.litres().litres() / STEP_L + 0.5);
-        return new HeldCourse.Draft(
-                UUID.randomUUID().toString(),
-                draft.charge().formula().slug(),
-                litres,
-                begun.vessels().get(draft.charge().run().vessel().name()),
-                draft.burner().map(begun.burners()::get).orElse(null),
-                draft.start());
     }
 
     void stop(Person person) {

@@ -1,10 +1,13 @@
 package potamos.server.courses;
 
+import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import potamos.core.batch.Timeline;
 import potamos.core.course.Lot;
-import potamos.core.formula.Family;
+import potamos.core.formula.Formula;
+import potamos.server.charges.Supposing;
 
 /** The batches under way, as a course has to take them. */
 public interface Running {
@@ -12,19 +15,40 @@ public interface Running {
     /**
      * A batch as it stands now.
      *
-     * @param ahead  what is left of its stages
-     * @param litres that are expected of it
-     * @param spare  of them, what nobody has asked for; nothing where it is spoken for
+     * @param vessel   as it was called when it was accepted
+     * @param ahead    what is left of its stages
+     * @param litres   that are expected of it
+     * @param promised of them, by call
+     * @param spare    what nobody has asked for; nothing where it is spoken for
+     * @param place    where it is going to be made, while nobody has begun it
      */
     record Standing(
             String id,
             int number,
             String vessel,
-            String formulaName,
-            Family family,
+            Formula formula,
             Timeline ahead,
             double litres,
-            Optional<Lot> spare) {}
+            Map<String, Double> promised,
+            Optional<Lot> spare,
+            Optional<Place> place) {
 
-    List<Standing> of(String kitchenId);
+        /** By which a course knows what is spare of it. */
+        public String lot() {
+            return lot(number);
+        }
+
+        public static String lot(int number) {
+            return "batch " + number;
+        }
+    }
+
+    /**
+     * Where a batch is planned.
+     *
+     * @param burnerId under its vessel; nothing where it stands on none
+     */
+    record Place(String vesselId, Optional<String> burnerId, Instant start, Instant readyBy) {}
+
+    List<Standing> of(String kitchenId, Supposing supposing);
 }

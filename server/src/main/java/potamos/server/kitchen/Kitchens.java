@@ -237,6 +237,13 @@ public class Kitchens {
         return things(kitchenId, Equipment.CHILLER, Chiller.class);
     }
 
+    /** What a kind of equipment is called, whatever it is. */
+    List<Thing<?>> named(String kitchenId, Equipment kind) {
+        return mapper.things(kind.table, kitchenId).stream()
+                .<Thing<?>>map(row -> new Thing<>(row.id(), row.name(), row.name()))
+                .toList();
+    }
+
     private <T> List<Thing<T>> things(String kitchenId, Equipment kind, Class<T> type) {
         return mapper.things(kind.table, kitchenId).stream()
                 .map(row -> new Thing<>(row.id(), row.name(), json.read(row.figures(), type)))

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -40,6 +41,7 @@ class CallEndpoint {
      * @param nearlyMet whether it may be closed as met
      * @param closedAs  why it was closed short
      * @param againUntil until when one that was taken back can be asked for again as it was
+     * @param told      what the station was told last of how it comes
      */
     record CallView(
             @NotNull String id,
@@ -61,7 +63,18 @@ class CallEndpoint {
             Optional<String> batchId,
             Optional<String> closedAs,
             Optional<Instant> againUntil,
+            Optional<Told> told,
             @NotNull Calls.Status status) {}
+
+    /** What the station was told of it: litres and when they are there; none where it gets none. */
+    record Told(
+            @NotNull List<Calls.Comes> comes,
+            @NotNull Instant at,
+            @NotNull String by) {
+        static Told of(Calls.Word word) {
+            return new Told(word.comes(), word.at(), word.by());
+        }
+    }
 
     /** What may be asked for, and by whom. */
     record Menu(@NotNull List<MenuItem> formulas, @NotNull List<MenuStation> stations) {}
@@ -82,6 +95,8 @@ class CallEndpoint {
             @NotNull Instant readyBy,
             Set<Allergen> without,
             @Size(max = 300) String note) {}
+
+    record Change(double litres, @NotNull Instant readyBy) {}
 
     record Closing(@Size(max = 300) String reason) {}
 
@@ -137,6 +152,13 @@ class CallEndpoint {
         return view(calls.of(person, body.id()));
     }
 
+    @Operation(summary = "Asks for more or less, or for another time")
+    @PutMapping("/{id}")
+    CallView change(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Change body) {
+        calls.change(person, id, body.litres(), body.readyBy());
+        return view(calls.of(person, id));
+    }
+
     @Operation(summary = "Takes a call back")
     @PostMapping("/{id}/withdrawal")
     @ResponseStatus(HttpStatus.NO_CONTENT)
@@ -186,6 +208,7 @@ class CallEndpoint {
                 call.batchId(),
                 call.closedAs(),
                 call.againUntil(),
+                call.told().map(Told::of),
                 call.status());
     }
 }

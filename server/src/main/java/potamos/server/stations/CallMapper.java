@@ -32,7 +32,10 @@ interface CallMapper {
             double deliveredL,
             double promisedL,
             double tolerance,
-            String batchId) {}
+            String batchId,
+            String comes,
+            Instant toldAt,
+            String toldBy) {}
 
     /** The latest batch for a call that was not given up stands for it. */
     String CALLS = """
@@ -44,7 +47,7 @@ interface CallMapper {
                    COALESCE((SELECT SUM(d.litres) FROM delivery d WHERE d.call_id = c.id), 0) AS delivered_l,
                    COALESCE((SELECT SUM(COALESCE(p.promised_l, c.litres)) FROM batch_call p JOIN batch m ON m.id = p.batch_id
                              WHERE p.call_id = c.id AND m.stage NOT IN ('DONE', 'ABANDONED')), 0) AS promised_l,
-                   k.call_tolerance AS tolerance, b.id AS batch_id
+                   k.call_tolerance AS tolerance, b.id AS batch_id, w.comes, w.told_at, t.name AS told_by
             FROM station_call c
             JOIN station s ON s.id = c.station_id
             JOIN kitchen k ON k.id = c.kitchen_id
@@ -52,6 +55,8 @@ interface CallMapper {
             LEFT JOIN batch b ON b.id = (
               SELECT l.id FROM batch_call p JOIN batch l ON l.id = p.batch_id
               WHERE p.call_id = c.id AND l.stage <> 'ABANDONED' ORDER BY l.number DESC LIMIT 1)
+            LEFT JOIN call_word w ON w.id = (SELECT MAX(l.id) FROM call_word l WHERE l.call_id = c.id)
+            LEFT JOIN account t ON t.id = w.told_by
             """;
 
     @Insert("""
@@ -82,6 +87,12 @@ interface CallMapper {
 
     @Select(CALLS + " WHERE c.id = #{id} AND c.kitchen_id = #{kitchenId}")
     Optional<CallRow> byId(String id, String kitchenId);
+
+    @Update("UPDATE station_call SET litres = #{litres}, ready_by = #{readyBy} WHERE id = #{id}")
+    void change(String id, double litres, Instant readyBy);
+
+    @Insert("INSERT INTO call_word (call_id, comes, told_by, told_at) VALUES (#{id}, #{comes}, #{by}, #{at})")
+    void tell(String id, String comes, String by, Instant at);
 
     @Update("UPDATE station_call SET withdrawn_at = #{at} WHERE id = #{id} AND withdrawn_at IS NULL")
     void withdraw(String id, Instant at);

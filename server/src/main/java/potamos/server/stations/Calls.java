@@ -1,5 +1,6 @@
 package potamos.server.stations;
 
+import jakarta.validation.constraints.NotNull;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -14,6 +15,7 @@ import potamos.core.safety.Allergen;
 import potamos.core.schedule.Owed;
 import potamos.core.schedule.Planner;
 import potamos.server.Joined;
+import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
@@ -30,6 +32,7 @@ public class Calls {
     private static final Duration LOOK_BACK = Duration.ofDays(2);
     private static final double LEAST_L = 0.5;
     private static final double MOST_L = 300;
+    private static final double A_DROP_L = 0.05;
 
     /** So long a call that was taken back by mistake can be asked for again as it was. */
     private static final Duration SECOND_THOUGHTS = Duration.ofMinutes(1);
@@ -39,13 +42,15 @@ public class Calls {
     private final Kitchens kitchens;
     private final Changes changes;
     private final KitchenClock clock;
+    private final Json json;
 
-    Calls(CallMapper mapper, Formulas formulas, Kitchens kitchens, Changes changes, KitchenClock clock) {
+    Calls(CallMapper mapper, Formulas formulas, Kitchens kitchens, Changes changes, KitchenClock clock, Json json) {
         this.mapper = mapper;
         this.formulas = formulas;
         this.kitchens = kitchens;
         this.changes = changes;
         this.clock = clock;
+        this.json = json;
     }
 
     /** What has become of a call. */
@@ -72,6 +77,7 @@ public class Calls {
      * @param batchId  the latest batch for it
      * @param closedAs why it was closed, if it was closed short
      * @param againUntil when it was taken back: until when it can be asked for again as it was
+     * @param told     what the station was told last of how it comes
      */
     public record Call(
             String id,
@@ -89,7 +95,22 @@ public class Calls {
             Optional<String> batchId,
             Optional<String> closedAs,
             Optional<Instant> againUntil,
+            Optional<Word> told,
             Status status) {}
+
+    /** What a station was told: litres and when they are there; none where it gets none. */
+    public record Word(List<Comes> comes, Instant at, String by) {
+        public Word {
+            comes = List.copyOf(comes);
+        }
+    }
+
+    /** Litres that are there at a moment. */
+    public record Comes(@NotNull Instant at, double litres) {
+        public Comes {
+            Refusal.unlessWithin("litres", litres, 0, MOST_L, "L");
+        }
+    }
 
     /**
      * Asks for litres.
@@ -109,10 +130,7 @@ public class Calls {
             String note) {
         String station = mayAsk(person, stationId, formulaSlug, litres, without, note);
         Instant now = clock.instant();
-        if (!readyBy.isAfter(now)) {
-            throw Refusal.of("readyBy", "that time is already past");
-        }
-        Planner.unlessFarAhead("readyBy", readyBy, now);
+        mayBeWanted(readyBy, now);
         // Sent twice, also at once, it is asked once; the second finds the first.
         mapper.insert(
                 id,
@@ -129,6 +147,51 @@ public class Calls {
                 .filter(row -> row.stationId().equals(station))
                 .orElseThrow(() -> new Conflict("id", "Another call has this id."));
         changes.note(person.kitchenId(), "calls", id);
+    }
+
+    /**
+     * A call as it would be if it were asked for; nothing is written.
+     *
+     * @throws Refusal with its field where it would be refused
+     */
+    public Call asked(
+            Person person,
+            String id,
+            String stationId,
+            String formulaSlug,
+            double litres,
+            Instant readyBy,
+            Set<Allergen> without,
+            String note) {
+        Set<Allergen> leftOut = without == null ? Set.of() : without;
+        String station = mayAsk(person, stationId, formulaSlug, litres, leftOut, note == null ? "" : note);
+        Instant now = clock.instant();
+        mayBeWanted(readyBy, now);
+        return new Call(
+                id == null ? "" : id,
+                station,
+                kitchens.station(person.kitchenId(), station).name(),
+                formulaSlug,
+                formulas.of(person.kitchenId(), formulaSlug).name(),
+                litres,
+                readyBy,
+                leftOut,
+                "",
+                person.name(),
+                now,
+                new Owed(Volume.ofLitres(litres), Volume.ZERO, Volume.ZERO, 0),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Status.OPEN);
+    }
+
+    private static void mayBeWanted(Instant readyBy, Instant now) {
+        if (!readyBy.isAfter(now)) {
+            throw Refusal.of("readyBy", "that time is already past");
+        }
+        Planner.unlessFarAhead("readyBy", readyBy, now);
     }
 
     /**
@@ -166,7 +229,7 @@ public class Calls {
         return mapper
                 .since(person.kitchenId(), person.stationId(), clock.instant().minus(LOOK_BACK))
                 .stream()
-                .map(Calls::call)
+                .map(this::call)
                 .toList();
     }
 
@@ -175,8 +238,50 @@ public class Calls {
         person.requireALook();
         return mapper.byId(id, person.kitchenId())
                 .filter(row -> person.stationId() == null || person.stationId().equals(row.stationId()))
-                .map(Calls::call)
+                .map(this::call)
                 .orElseThrow(() -> new NotFound("call"));
+    }
+
+    /**
+     * One of how many litres, and when, has changed its mind: more and less can be asked for as long as nothing that is being made already is sent back.
+     *
+     * @throws Refusal  with its field where that cannot be
+     * @throws Conflict where it has ended
+     */
+    @Transactional
+    public void change(Person person, String id, double litres, Instant readyBy) {
+        person.require(Role.Right.ASK);
+        mapper.change(id, mayChange(of(person, id), litres, readyBy), readyBy);
+        changes.note(person.kitchenId(), "calls", id);
+    }
+
+    /**
+     * Whether a call can be changed so.
+     *
+     * @return the litres
+     */
+    public double mayChange(Call call, double litres, Instant readyBy) {
+        if (call.status().ended()) {
+            throw new Conflict("call", "It is closed already. Ask anew.");
+        }
+        double made = call.owed().delivered().litres() + call.owed().promised().litres();
+        if (litres < made - A_DROP_L) {
+            throw Refusal.outside("litres", "so much of it is being made already", made, MOST_L, "L");
+        }
+        Refusal.unlessWithin("litres", litres, LEAST_L, MOST_L, "L");
+        if (!readyBy.equals(call.readyBy())) {
+            mayBeWanted(readyBy, clock.instant());
+        }
+        return litres;
+    }
+
+    /** Tells a station how its call comes; what it was told before stays in the record. */
+    @Transactional
+    public void tell(Person person, String id, List<Comes> comes) {
+        person.require(Role.Right.PLAN);
+        of(person, id);
+        mapper.tell(id, json.write(comes.toArray(Comes[]::new)), person.id(), clock.instant());
+        changes.note(person.kitchenId(), "calls", id);
     }
 
     @Transactional
@@ -231,7 +336,7 @@ public class Calls {
         changes.note(person.kitchenId(), "calls", id);
     }
 
-    private static Call call(CallMapper.CallRow row) {
+    private Call call(CallMapper.CallRow row) {
         Set<Allergen> without = Joined.read(row.without(), Allergen::valueOf);
         Owed owed = new Owed(
                 Volume.ofLitres(row.litres()),
@@ -254,6 +359,8 @@ public class Calls {
                 Optional.ofNullable(row.batchId()),
                 Optional.of(row.closedReason()).filter(reason -> !reason.isEmpty()),
                 Optional.ofNullable(row.withdrawnAt()).map(at -> at.plus(SECOND_THOUGHTS)),
+                Optional.ofNullable(row.comes())
+                        .map(comes -> new Word(List.of(json.read(comes, Comes[].class)), row.toldAt(), row.toldBy())),
                 status(row, owed));
     }
 

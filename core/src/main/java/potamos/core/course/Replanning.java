@@ -1,0 +1,399 @@
+package potamos.core.course;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import potamos.core.quantity.Volume;
+
+/**
+ * What becomes of a course when something goes otherwise than it was laid, before anybody has decided it: whom it hits, and two or three ways out. What is
+ * under way stays as it is, what is not hit stays where it is as far as a way can leave it there, and what people hold moves only where it cannot stay.
+ */
+public final class Replanning {
+
+    private static final int MOST_WAYS = 3;
+
+    /** Shares of a batch that are tried when the whole of it is not ready in time, the largest first. */
+    private static final double[] SHARES = {0.8, 0.6, 0.4, 0.25};
+
+    private final Course before;
+    private final Course after;
+    private final Set<String> held;
+    private final Ways ways;
+
+    private Replanning(Course before, Course after, Set<String> held) {
+        this.before = before;
+        this.after = after;
+        this.held = held;
+        this.ways = new Ways(after.equipment());
+    }
+
+    /** How a way out goes. */
+    public enum How {
+        /** What is hit stays in its pot and starts later. */
+        WAIT,
+        /** What is hit goes where there is room for it. */
+        ELSEWHERE,
+        /** What is hit is made smaller, as much as is ready in time; the rest is made beside it. */
+        SMALLER,
+        /** Everything that nobody holds is laid anew. */
+        ANEW
+    }
+
+    /**
+     * A batch that is made otherwise.
+     *
+     * @param from as it was laid; nothing where it was not
+     * @param to   as it would be; nothing where it is not made any more
+     */
+    public record Moved(Optional<Draft> from, Optional<Draft> to) {}
+
+    /**
+     * What a station is told.
+     *
+     * @param call as it is now
+     * @param was  what would have come, and when
+     * @param is   what would come
+     */
+    public record Told(Call call, List<Comes> was, List<Comes> is) {
+        public Told {
+            was = List.copyOf(was);
+            is = List.copyOf(is);
+        }
+
+        /** What never comes. */
+        public Volume missing() {
+            double litres =
+                    is.stream().mapToDouble(one -> one.litres().litres()).sum();
+            return Volume.ofLitres(Math.max(0, call.litres().litres() - litres));
+        }
+    }
+
+    /** Litres that are there at a moment: when they are wanted, or later. */
+    public record Comes(Instant at, Volume litres) {}
+
+    /**
+     * A way out.
+     *
+     * @param course as it would be laid
+     * @param moved  what is made otherwise, first the first
+     * @param told   calls that get something else, or at another time
+     */
+    public record WayOut(How how, Course course, List<Moved> moved, List<Told> told, Values values) {
+        public WayOut {
+            moved = List.copyOf(moved);
+            told = List.copyOf(told);
+        }
+    }
+
+    /**
+     * The ways out of trouble, the best first: the fewest litres late, then the fewest moves.
+     *
+     * @param before the course as it is laid
+     * @param after  the same kitchen with the trouble in it: less equipment or time, other calls, other lots; its drafts do not count
+     * @param held   drafts that people hold where they are, by id
+     * @return none where nothing is hit
+     */
+    public static List<WayOut> of(Course before, Course after, Set<String> held) {
+        return new Replanning(before, after, held).ways();
+    }
+
+    private List<WayOut> ways() {
+        Course standing = after.with(before.drafts(), stillGiven(before.drafts()));
+        Set<String> hit = hit(standing);
+        if (hit.isEmpty() && told(standing).isEmpty()) {
+            return List.of();
+        }
+        Set<String> concerned = serving(standing, told -> true);
+        concerned.addAll(hit);
+        Set<String> late = serving(standing, Replanning::late);
+        late.addAll(hit);
+        List<WayOut> all = new ArrayList<>();
+        all.add(way(How.WAIT, around(later(without(hit), only(hit)))));
+        all.add(way(How.ELSEWHERE, around(without(concerned))));
+        smaller(without(late), only(late)).ifPresent(drafts -> all.add(way(How.SMALLER, around(drafts))));
+        List<Draft> untouched =
+                without(hit).stream().filter(draft -> held.contains(draft.id())).toList();
+        all.add(way(
+                How.ANEW,
+                new Constructive(after.with(untouched, List.of()), ways).lay().course()));
+        return best(all);
+    }
+
+    private List<Draft> without(Set<String> ids) {
+        return before.drafts().stream()
+                .filter(draft -> !ids.contains(draft.id()))
+                .toList();
+    }
+
+    private List<Draft> only(Set<String> ids) {
+        return before.drafts().stream()
+                .filter(draft -> ids.contains(draft.id()))
+                .sorted(Comparator.comparing(Draft::start))
+                .toList();
+    }
+
+    /** Drafts that give to such of the calls that would be told something. */
+    private Set<String> serving(Course standing, Predicate<Told> which) {
+        Set<String> calls = told(standing).stream()
+                .filter(which)
+                .map(told -> told.call().id())
+                .collect(Collectors.toSet());
+        return before.allocations().stream()
+                .filter(a -> calls.contains(a.call()))
+                .map(Allocation::from)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    private static boolean late(Told told) {
+        return told.is().stream().anyMatch(one -> one.at().isAfter(told.call().by()));
+    }
+
+    /** Drafts that break a rule which they kept before. */
+    private Set<String> hit(Course standing) {
+        Set<Broken> already = new HashSet<>(before.check());
+        return standing.check().stream()
+                .filter(broken -> !already.contains(broken) && broken.rule() != Broken.Rule.ENOUGH_OF_IT)
+                .flatMap(broken -> broken.drafts().stream())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    /** What drafts and lots still give to the calls that they were laid for. */
+    private List<Allocation> stillGiven(List<Draft> drafts) {
+        Map<String, Lot> supply = Course.byId(after.with(drafts, List.of()).supply(), Lot::id);
+        Map<String, Call> calls = Course.byId(after.calls(), Call::id);
+        Map<String, Double> left = new HashMap<>();
+        supply.values().forEach(lot -> left.put(lot.id(), lot.litres().litres()));
+        Map<String, Double> wanted = new HashMap<>();
+        calls.values().forEach(call -> wanted.put(call.id(), call.litres().litres()));
+        List<Allocation> still = new ArrayList<>();
+        for (Allocation one : before.allocations()) {
+            Lot lot = supply.get(one.from());
+            Call call = calls.get(one.call());
+            if (lot == null || call == null || lot.refusedFor(call).isPresent()) {
+                continue;
+            }
+            double litres = Math.min(one.litres().litres(), Math.min(left.get(one.from()), wanted.get(one.call())));
+            if (litres > Course.A_JUG_L) {
+                still.add(new Allocation(one.call(), one.from(), Volume.ofLitres(litres)));
+                left.merge(one.from(), -litres, Double::sum);
+                wanted.merge(one.call(), -litres, Double::sum);
+            }
+        }
+        return still;
+    }
+
+    /** The course with these drafts where they are, and what they leave open laid beside them. */
+    private Course around(List<Draft> drafts) {
+        List<Allocation> given = stillGiven(drafts);
+        Course fixed = after.with(drafts, given);
+        Map<String, Double> left = new HashMap<>();
+        fixed.supply().forEach(lot -> left.put(lot.id(), lot.litres().litres()));
+        given.forEach(a -> left.merge(a.from(), -a.litres().litres(), Double::sum));
+        Map<String, String> why = new HashMap<>();
+        List<Wanted.Part> open = new ArrayList<>();
+        for (Course.Unmet unmet : fixed.unmet().stream()
+                .sorted(Comparator.comparing(u -> u.call().by()))
+                .toList()) {
+            Call call = unmet.call();
+            double missing = Constructive.given(
+                    call,
+                    unmet.litres().litres(),
+                    fixed.supply().stream()
+                            .sorted(Comparator.comparing(Lot::useBy))
+                            .filter(lot -> !lot.from().isAfter(call.by())),
+                    left,
+                    given);
+            if (missing > Course.A_JUG_L
+                    && call.formula().refusedWithout(call.without()).isEmpty()) {
+                open.add(new Wanted.Part(call, missing));
+            }
+        }
+        return new Constructive(after.with(drafts, List.of()), ways)
+                .completed(open, new ArrayList<>(drafts), given, why)
+                .course();
+    }
+
+    /** What is hit, each where it finds room in its own pot from its own start on; what finds none is left out. */
+    private List<Draft> later(List<Draft> kept, List<Draft> moving) {
+        List<Draft> all = new ArrayList<>(kept);
+        for (Draft draft : moving) {
+            Diary diary = new Diary(after.with(all, List.of()));
+            Footprint takes = draft.takes(after.equipment());
+            diary.on(
+                            draft.start(),
+                            after.until(),
+                            start -> diary.against(takes, start).isEmpty())
+                    .map(start -> draft.startingAt(start, after.equipment()))
+                    .ifPresent(all::add);
+        }
+        return all;
+    }
+
+    /** What is hit with as much of each as is surely ready in time; nothing where none of them is, or is whole. */
+    private Optional<List<Draft>> smaller(List<Draft> kept, List<Draft> moving) {
+        List<Draft> all = new ArrayList<>(kept);
+        for (Draft draft : moving) {
+            smaller(draft, new Diary(after.with(all, List.of()))).ifPresent(all::add);
+        }
+        return Optional.of(all).filter(drafts -> drafts.size() > kept.size());
+    }
+
+    private Optional<Draft> smaller(Draft draft, Diary diary) {
+        Optional<Instant> by = before.served().stream()
+                .filter(one -> one.lot().id().equals(draft.id()))
+                .map(one -> one.call().by())
+                .min(Comparator.naturalOrder());
+        for (double share : SHARES) {
+            double litres = draft.litres().litres() * share;
+            Optional<Draft> found = by.filter(at -> litres >= Constructive.LEAST_L)
+                    .flatMap(at -> ways.of(draft.charge().formula(), litres)
+                            .map(way -> diary.back(
+                                            at.minusSeconds(way.takes().endsAt()),
+                                            start -> diary.against(way.takes(), start)
+                                                    .isEmpty())
+                                    .map(start -> way.startingAt(start, draft.id(), after.equipment())))
+                            .flatMap(Optional::stream)
+                            .findFirst());
+            if (found.isPresent()) {
+                return found;
+            }
+        }
+        return Optional.empty();
+    }
+
+    private WayOut way(How how, Course course) {
+        return new WayOut(how, course, moved(course), told(course), course.values());
+    }
+
+    /** What is made otherwise: of what is gone and what is new, those belong together that make most of the same stock for the same calls. */
+    private List<Moved> moved(Course course) {
+        List<Draft> gone = new ArrayList<>(before.drafts());
+        List<Draft> fresh = new ArrayList<>(course.drafts());
+        gone.removeIf(was -> fresh.removeIf(is -> same(was, is)));
+        List<Moved> moved = new ArrayList<>();
+        for (Draft was : gone) {
+            Optional<Draft> is = fresh.stream()
+                    .filter(draft -> ofOneStock(was, draft))
+                    .max(Comparator.comparingDouble(draft -> inCommon(was, draft, course)));
+            is.ifPresent(fresh::remove);
+            moved.add(new Moved(Optional.of(was), is));
+        }
+        fresh.forEach(draft -> moved.add(new Moved(Optional.empty(), Optional.of(draft))));
+        moved.sort(Comparator.comparing(
+                one -> one.to().or(one::from).map(Draft::start).orElseThrow()));
+        return moved;
+    }
+
+    /** Whether nobody at the pot would see a difference. */
+    private static boolean same(Draft a, Draft b) {
+        return ofOneStock(a, b)
+                && vessel(a).equals(vessel(b))
+                && a.burner().equals(b.burner())
+                && a.oven().equals(b.oven())
+                && Duration.between(a.start(), b.start()).abs().compareTo(Duration.ofMinutes(1)) < 0
+                && Math.abs(a.litres().litres() - b.litres().litres()) < 2 * Course.A_JUG_L;
+    }
+
+    private static boolean ofOneStock(Draft a, Draft b) {
+        return a.charge().formula().slug().equals(b.charge().formula().slug());
+    }
+
+    private static String vessel(Draft draft) {
+        return draft.charge().run().vessel().name();
+    }
+
+    private double inCommon(Draft was, Draft is, Course course) {
+        Map<String, Double> gave = given(before, was.id());
+        return given(course, is.id()).entrySet().stream()
+                .mapToDouble(one -> Math.min(one.getValue(), gave.getOrDefault(one.getKey(), 0.0)))
+                .sum();
+    }
+
+    private static Map<String, Double> given(Course course, String draft) {
+        return course.allocations().stream()
+                .filter(a -> a.from().equals(draft))
+                .collect(Collectors.groupingBy(
+                        Allocation::call,
+                        Collectors.summingDouble(a -> a.litres().litres())));
+    }
+
+    /** Calls that get something else, or at another time, than they would have; and new ones that are not met in time. */
+    private List<Told> told(Course course) {
+        Map<String, Call> asked = Course.byId(before.calls(), Call::id);
+        List<Told> told = new ArrayList<>();
+        for (Call call : course.calls()) {
+            Call once = asked.get(call.id());
+            List<Comes> was = once == null ? List.of() : comes(before, once);
+            List<Comes> is = comes(course, call);
+            Told one = new Told(call, was, is);
+            boolean asWanted = one.missing().litres() <= Course.A_JUG_L && !late(one);
+            // Whoever asks for something else is told only where it does not come as asked.
+            boolean nothingNew = call.equals(once) ? alike(was, is) : asWanted;
+            if (!nothingNew) {
+                told.add(one);
+            }
+        }
+        told.sort(Comparator.comparing(one -> one.call().by()));
+        return told;
+    }
+
+    private static List<Comes> comes(Course course, Call call) {
+        Map<Instant, Double> at = new HashMap<>();
+        course.served().stream()
+                .filter(one -> one.call().id().equals(call.id()))
+                .forEach(one -> at.merge(
+                        one.lot().from().isAfter(call.by()) ? one.lot().from() : call.by(),
+                        one.litres().litres(),
+                        Double::sum));
+        return at.entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .map(one -> new Comes(one.getKey(), Volume.ofLitres(one.getValue())))
+                .toList();
+    }
+
+    private static boolean alike(List<Comes> a, List<Comes> b) {
+        if (a.size() != b.size()) {
+            return false;
+        }
+        for (int i = 0; i < a.size(); i++) {
+            double more = a.get(i).litres().litres() - b.get(i).litres().litres();
+            if (!a.get(i).at().equals(b.get(i).at()) || Math.abs(more) > Course.A_JUG_L) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** The best of those that differ; laying all anew only where it is less late than what moves less. */
+    private static List<WayOut> best(List<WayOut> all) {
+        Map<List<Moved>, WayOut> different = new HashMap<>();
+        all.forEach(way -> different.merge(way.moved(), way, (first, second) -> first));
+        List<WayOut> ranked = different.values().stream()
+                .sorted(Comparator.comparingInt((WayOut way) -> way.values().broken())
+                        .thenComparingLong(way -> way.values().lateSteps())
+                        .thenComparingInt(way -> way.moved().size())
+                        .thenComparing(WayOut::values)
+                        .thenComparing(WayOut::how))
+                .toList();
+        long leastOfFew = ranked.stream()
+                .filter(way -> way.how() != How.ANEW)
+                .mapToLong(way -> way.values().lateSteps())
+                .min()
+                .orElse(Long.MAX_VALUE);
+        return ranked.stream()
+                .filter(way -> way.how() != How.ANEW || way.values().lateSteps() < leastOfFew)
+                .limit(MOST_WAYS)
+                .toList();
+    }
+}

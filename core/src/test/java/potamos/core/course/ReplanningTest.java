@@ -1,0 +1,275 @@
+package potamos.core.course;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import potamos.core.formula.Book;
+import potamos.core.formula.Formula;
+import potamos.core.quantity.Volume;
+
+/** Something goes otherwise than it was laid. */
+class ReplanningTest {
+
+    private static final Instant NOW = Weeks.MONDAY;
+    private static final Instant UNTIL = NOW.plus(Duration.ofDays(7));
+    private static final Formula CHICKEN = Book.whiteChicken();
+
+    private final Equipment kitchen = Weeks.equipment(4, Unattended.ALLOWED, Weeks.longDays(2));
+
+    private static Call call(String id, double litres, Duration ahead) {
+        return new Call(id, id, CHICKEN, Volume.ofLitres(litres), NOW.plus(ahead), 1, Set.of());
+    }
+
+    private Course laid(Call... calls) {
+        return Constructive.lay(Course.open(kitchen, NOW, UNTIL, List.of(calls), List.of()))
+                .course();
+    }
+
+    private static Course taken(Course course, Use... uses) {
+        List<Use> all = new ArrayList<>(course.taken());
+        all.addAll(List.of(uses));
+        return with(course, course.equipment(), course.calls(), course.lots(), all);
+    }
+
+    private static Course with(Course course, Equipment equipment, List<Call> calls, List<Lot> lots, List<Use> taken) {
+        return new Course(
+                equipment, course.now(), course.until(), calls, lots, taken, course.iceTaken(), List.of(), List.of());
+    }
+
+    private static Course asking(Course course, Call... calls) {
+        return with(course, course.equipment(), List.of(calls), course.lots(), course.taken());
+    }
+
+    private static String vessel(Draft draft) {
+        return draft.charge().run().vessel().name();
+    }
+
+    private static Use out(Draft draft, Duration before, Duration after) {
+        return new Use(
+                Use.Kind.VESSEL,
+                vessel(draft),
+                draft.start().minus(before),
+                draft.start().plus(after),
+                1);
+    }
+
+    private static Replanning.WayOut only(List<Replanning.WayOut> ways, Replanning.How how) {
+        return ways.stream().filter(way -> way.how() == how).findFirst().orElseThrow();
+    }
+
+    @Test
+    void nothingIsProposedWhereNothingIsHit() {
+        Course course = laid(call("sauce", 6, Duration.ofHours(16)));
+        Draft draft = course.drafts().get(0);
+        String other = kitchen.vessels().stream()
+                .map(vessel -> vessel.name())
+                .filter(name -> !name.equals(vessel(draft)))
+                .findFirst()
+                .orElseThrow();
+        Use elsewhere = new Use(Use.Kind.VESSEL, other, NOW, UNTIL, 1);
+        assertThat(Replanning.of(course, taken(course, elsewhere), Set.of())).isEmpty();
+    }
+
+    /** Its pot is out for the time of its start: it waits and is late, or goes into another pot and is not. */
+    @Test
+    void aPotThatIsOutIsWaitedForOrLeft() {
+        Course course = laid(call("sauce", 6, Duration.ofHours(10)));
+        Draft draft = course.drafts().get(0);
+        Course trouble = taken(course, out(draft, Duration.ofHours(1), Duration.ofHours(4)));
+        List<Replanning.WayOut> ways = Replanning.of(course, trouble, Set.of());
+        assertThat(ways.get(0).how()).isEqualTo(Replanning.How.ELSEWHERE);
+        assertThat(ways.get(0).told()).isEmpty();
+        Draft there = ways.get(0).moved().get(0).to().orElseThrow();
+        assertThat(vessel(there)).isNotEqualTo(vessel(draft));
+        Replanning.WayOut wait = only(ways, Replanning.How.WAIT);
+        Draft later = wait.moved().get(0).to().orElseThrow();
+        assertThat(vessel(later)).isEqualTo(vessel(draft));
+        assertThat(later.uses().get(0).from()).isAfterOrEqualTo(draft.start().plus(Duration.ofHours(4)));
+        Replanning.Told told = wait.told().get(0);
+        assertThat(told.was())
+                .containsExactly(
+                        new Replanning.Comes(told.call().by(), told.call().litres()));
+        assertThat(told.is()).extracting(Replanning.Comes::at).containsExactly(later.ready());
+        assertThat(told.missing().litres()).isCloseTo(0, within(1e-9));
+    }
+
+    /** Nothing that is large enough is free in time: a smaller one gives a part of it then. */
+    @Test
+    void aSmallerPotGivesInTimeWhatItHolds() {
+        double most = new Ways(kitchen).mostL(CHICKEN);
+        Course course = laid(call("sauce", most, Duration.ofHours(10)));
+        assertThat(course.drafts()).hasSize(1);
+        Draft draft = course.drafts().get(0);
+        Course trouble = taken(course, out(draft, Duration.ofHours(2), Duration.ofHours(9)));
+        Replanning.WayOut smaller = only(Replanning.of(course, trouble, Set.of()), Replanning.How.SMALLER);
+        Replanning.Told told = smaller.told().isEmpty() ? null : smaller.told().get(0);
+        double inTime = told == null ? most : told.is().get(0).litres().litres();
+        assertThat(inTime).isGreaterThan(most * 0.25 - 0.2);
+        assertThat(smaller.course().check()).isEmpty();
+    }
+
+    /** One that asks for more is met whole where there is time, and nobody else is moved for it. */
+    @Test
+    void aCallThatGrowsIsMadeLargerOrASecondTime() {
+        Course course = laid(call("sauce", 4, Duration.ofHours(20)), call("soup", 3, Duration.ofHours(60)));
+        Course more = asking(course, call("sauce", 7, Duration.ofHours(20)), call("soup", 3, Duration.ofHours(60)));
+        List<Replanning.WayOut> ways = Replanning.of(course, more, Set.of());
+        assertThat(ways).isNotEmpty().allSatisfy(way -> {
+            assertThat(way.course().unmet()).isEmpty();
+            assertThat(way.told()).isEmpty();
+            assertThat(way.moved()).allMatch(moved -> moved.to().isPresent());
+        });
+    }
+
+    /** Wanted sooner than it can be: that is said, and so is how much and when. */
+    @Test
+    void aCallThatCannotBeMetAsItIsChangedIsToldSo() {
+        Course course = laid(call("sauce", 6, Duration.ofHours(30)));
+        Course sooner = asking(course, call("sauce", 6, Duration.ofHours(1)));
+        Replanning.WayOut way = Replanning.of(course, sooner, Set.of()).get(0);
+        Replanning.Told told = way.told().get(0);
+        assertThat(told.is()).allMatch(comes -> comes.at().isAfter(told.call().by()));
+        assertThat(told.is().stream().mapToDouble(c -> c.litres().litres()).sum()
+                        + told.missing().litres())
+                .isCloseTo(6, within(0.06));
+    }
+
+    @Test
+    void whileNobodyIsThereNothingIsBegun() {
+        Course course = laid(call("sauce", 6, Duration.ofHours(16)));
+        Draft draft = course.drafts().get(0);
+        Rota away = kitchen.rota()
+                .with(List.of(new Rota.Away(draft.start(), draft.start().plus(Duration.ofHours(1)), 2)));
+        Equipment fewer = kitchen.with(away);
+        Course trouble = with(course, fewer, course.calls(), course.lots(), course.taken());
+        assertThat(Replanning.of(course, trouble, Set.of())).isNotEmpty().allSatisfy(way -> {
+            assertThat(way.moved()).isNotEmpty();
+            assertThat(way.course().check()).isEmpty();
+        });
+    }
+
+    @Test
+    void whatIsHeldMovesOnlyWhereItCannotStay() {
+        Course course = laid(
+                call("sauce", 6, Duration.ofHours(16)),
+                call("soup", 5, Duration.ofHours(40)),
+                call("fish", 4, Duration.ofHours(64)));
+        Draft hit = course.drafts().get(0);
+        Set<String> held = course.drafts().stream().map(Draft::id).collect(Collectors.toSet());
+        Course trouble = taken(course, out(hit, Duration.ofHours(1), Duration.ofHours(3)));
+        assertThat(Replanning.of(course, trouble, held))
+                .isNotEmpty()
+                .allSatisfy(way -> assertThat(way.course().drafts())
+                        .containsAll(course.drafts().subList(1, course.drafts().size())));
+    }
+
+    private enum Trouble {
+        VESSEL,
+        BURNER,
+        OVEN,
+        LOTS,
+        CALL
+    }
+
+    /** Whatever the week and whatever happens to it: no way out breaks a rule, what it does not name stands as it stood, and who is told is told the truth. */
+    @ParameterizedTest
+    @EnumSource(Trouble.class)
+    void everyWayOutIsOne(Trouble what) {
+        int hits = 0;
+        for (long seed = 1; seed <= 3; seed++) {
+            Course before = Weeks.of(seed, 14, 4).laid().course();
+            Course after = troubled(before, what);
+            List<Replanning.WayOut> ways = Replanning.of(before, after, Set.of());
+            hits += ways.size();
+            assertThat(ways.size()).isLessThanOrEqualTo(3);
+            for (Replanning.WayOut way : ways) {
+                assertThat(way.course().check()).isEmpty();
+                unmovedStand(before, way);
+                tellsTheTruth(before, way);
+            }
+            for (int i = 1; i < ways.size(); i++) {
+                assertThat(ways.get(i).values().lateL())
+                        .isGreaterThanOrEqualTo(ways.get(i - 1).values().lateL() - 2 * Values.A_DROP_L);
+            }
+        }
+        assertThat(hits).isPositive();
+    }
+
+    private static Course troubled(Course before, Trouble what) {
+        Draft first = before.drafts().get(0);
+        Instant from = first.start().minus(Duration.ofHours(2));
+        Instant to = first.start().plus(Duration.ofHours(12));
+        return switch (what) {
+            case VESSEL -> taken(before, new Use(Use.Kind.VESSEL, vessel(first), from, to, 1));
+            case BURNER -> taken(before, new Use(Use.Kind.BURNER, "burner 0", before.now(), UNTIL, 1));
+            case OVEN ->
+                taken(
+                        before,
+                        new Use(Use.Kind.OVEN, "east", before.now(), UNTIL, 1),
+                        new Use(Use.Kind.OVEN, "west", before.now(), to, 1));
+            case LOTS -> with(before, before.equipment(), before.calls(), List.of(), before.taken());
+            case CALL ->
+                with(
+                        before,
+                        before.equipment(),
+                        before.calls().stream().map(ReplanningTest::larger).toList(),
+                        before.lots(),
+                        before.taken());
+        };
+    }
+
+    private static Call larger(Call call) {
+        return new Call(
+                call.id(),
+                call.station(),
+                call.formula(),
+                call.litres().times(1.5),
+                call.by().minus(Duration.ofHours(1)),
+                call.weight(),
+                call.without());
+    }
+
+    private static void unmovedStand(Course before, Replanning.WayOut way) {
+        Set<Draft> moved = new HashSet<>();
+        way.moved().forEach(one -> one.from().ifPresent(moved::add));
+        for (Draft draft : before.drafts()) {
+            if (!moved.contains(draft)) {
+                assertThat(way.course().drafts())
+                        .anyMatch(there -> vessel(there).equals(vessel(draft))
+                                && Duration.between(there.start(), draft.start())
+                                                .abs()
+                                                .toMinutes()
+                                        < 1
+                                && Math.abs(there.litres().litres()
+                                                - draft.litres().litres())
+                                        < 0.11);
+            }
+        }
+        assertThat(way.moved())
+                .noneMatch(one -> one.from().isPresent() && one.from().equals(one.to()));
+    }
+
+    private static void tellsTheTruth(Course before, Replanning.WayOut way) {
+        Map<String, Double> missing = way.course().unmet().stream()
+                .collect(Collectors.toMap(
+                        unmet -> unmet.call().id(), unmet -> unmet.litres().litres()));
+        way.told()
+                .forEach(told -> assertThat(told.missing().litres())
+                        .isCloseTo(missing.getOrDefault(told.call().id(), 0.0), within(0.06)));
+        Set<String> told = way.told().stream().map(one -> one.call().id()).collect(Collectors.toSet());
+        Set<String> shortBefore =
+                before.unmet().stream().map(unmet -> unmet.call().id()).collect(Collectors.toSet());
+        assertThat(missing.keySet()).allMatch(id -> told.contains(id) || shortBefore.contains(id));
+    }
+}

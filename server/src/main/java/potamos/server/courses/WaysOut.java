@@ -1,0 +1,375 @@
+package potamos.server.courses;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import potamos.core.course.Allocation;
+import potamos.core.course.Call;
+import potamos.core.course.Course;
+import potamos.core.course.Draft;
+import potamos.core.course.Lot;
+import potamos.core.course.Replanning;
+import potamos.core.course.Use;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Volume;
+import potamos.core.schedule.Planner;
+import potamos.server.KitchenClock;
+import potamos.server.accounts.Person;
+import potamos.server.accounts.Role.Right;
+import potamos.server.charges.Planning;
+import potamos.server.charges.Supposing;
+import potamos.server.kitchen.Outages;
+import potamos.server.problems.NotFound;
+import potamos.server.stations.Calls;
+
+/**
+ * Ways out when something goes otherwise than the course was laid: shown before anybody decides, and taken whole or not at all. Batches that are accepted
+ * and that nobody has begun move like drafts.
+ */
+@Service
+class WaysOut {
+
+    private static final int LONGEST_MIN = 12 * 60;
+    private static final double STEP_L = 0.1;
+
+    private final Laying laying;
+    private final Courses courses;
+    private final Planning planning;
+    private final Running running;
+    private final Calls calls;
+    private final Outages outages;
+    private final HeldCourse held;
+    private final Accepting accepting;
+    private final KitchenClock clock;
+
+    WaysOut(
+            Laying laying,
+            Courses courses,
+            Planning planning,
+            Running running,
+            Calls calls,
+            Outages outages,
+            HeldCourse held,
+            Accepting accepting,
+            KitchenClock clock) {
+        this.laying = laying;
+        this.courses = courses;
+        this.planning = planning;
+        this.running = running;
+        this.calls = calls;
+        this.outages = outages;
+        this.held = held;
+        this.accepting = accepting;
+        this.clock = clock;
+    }
+
+    /**
+     * What could be done.
+     *
+     * @param course as it is laid, with accepted batches that nobody has begun among its drafts
+     * @param loose  those, by id
+     * @param told   calls of the batch that simmers longer, whichever way is taken
+     */
+    record Looked(
+            Courses.Begun begun,
+            Course course,
+            Map<String, Running.Standing> loose,
+            List<Replanning.Told> told,
+            List<Replanning.WayOut> ways) {}
+
+    /** Looks for ways out; nothing is changed by that. */
+    @Transactional(readOnly = true)
+    public Looked look(Person person, int days, Trouble trouble) {
+        person.require(Right.PLAN);
+        Courses.Laid laid = laying.laid(person, days);
+        Course drawn = laid.laid().course();
+        Map<String, Draft> loose = loose(person.kitchenId(), laid.begun());
+        Course before = before(person, laid, loose);
+        Supposing supposing = supposing(trouble, loose.keySet());
+        Course after = after(person, before, supposing, trouble);
+        Set<String> byHand =
+                laid.begun().held().drafts().stream().map(HeldCourse.Draft::id).collect(Collectors.toSet());
+        Map<String, Running.Standing> standing = laid.begun().running().stream()
+                .filter(one -> loose.containsKey(one.id()))
+                .collect(Collectors.toMap(Running.Standing::id, one -> one));
+        return new Looked(
+                laid.begun(),
+                before,
+                standing,
+                ownCalls(person, laid.begun().running(), supposing, drawn),
+                Replanning.of(before, after, byHand));
+    }
+
+    /** Accepted batches that nobody has begun, as drafts; one that cannot be planned so today stays where it is. */
+    private Map<String, Draft> loose(String kitchenId, Courses.Begun begun) {
+        Map<String, Draft> loose = new LinkedHashMap<>();
+        for (Running.Standing one : begun.running()) {
+            one.place().ifPresent(place -> {
+                try {
+                    loose.put(one.id(), courses.planned(begun, one.formula(), one.litres(), place, one.id()));
+                } catch (Refusal stays) {
+                    loose.remove(one.id());
+                }
+            });
+        }
+        return loose;
+    }
+
+    private Course before(Person person, Courses.Laid laid, Map<String, Draft> loose) {
+        Course drawn = laid.laid().course();
+        String kitchenId = person.kitchenId();
+        Map<String, String> lots = new HashMap<>();
+        Map<String, Double> promised = new LinkedHashMap<>();
+        List<Allocation> allocations = new ArrayList<>();
+        for (Running.Standing one : laid.begun().running()) {
+            if (loose.containsKey(one.id())) {
+                lots.put(one.lot(), one.id());
+                one.promised().forEach((call, litres) -> {
+                    promised.merge(call, litres, Double::sum);
+                    allocations.add(new Allocation(call, one.id(), Volume.ofLitres(litres)));
+                });
+            }
+        }
+        drawn.allocations()
+                .forEach(a ->
+                        allocations.add(new Allocation(a.call(), lots.getOrDefault(a.from(), a.from()), a.litres())));
+        List<Call> asked = new ArrayList<>();
+        Map<String, Call> open = drawn.calls().stream().collect(Collectors.toMap(Call::id, call -> call));
+        for (Calls.Call call : calls.all(person)) {
+            Call there = open.get(call.id());
+            double litres = promised.getOrDefault(call.id(), 0.0)
+                    + (there == null ? 0 : there.litres().litres());
+            if (litres > 0 && !call.status().ended()) {
+                asked.add(courses.asked(kitchenId, call, Volume.ofLitres(litres)));
+            }
+        }
+        Course begun = planning.begun(kitchenId, drawn.until(), new Supposing(loose.keySet(), Map.of()));
+        return new Course(
+                drawn.equipment(),
+                drawn.now(),
+                drawn.until(),
+                asked,
+                drawn.lots().stream().filter(lot -> !lots.containsKey(lot.id())).toList(),
+                begun.taken(),
+                begun.iceTaken(),
+                Stream.concat(drawn.drafts().stream(), loose.values().stream()).toList(),
+                allocations);
+    }
+
+    private static Supposing supposing(Trouble trouble, Set<String> aside) {
+        if (trouble.kind() != Trouble.Kind.LONGER) {
+            return new Supposing(aside, Map.of());
+        }
+        if (trouble.batchId() == null) {
+            throw Refusal.of("batchId", "which batch");
+        }
+        double minutes = Refusal.unlessWithin(
+                "minutes", trouble.minutes() == null ? 0 : trouble.minutes(), 1, LONGEST_MIN, "min");
+        return new Supposing(aside, Map.of(trouble.batchId(), Duration.ofMinutes((long) minutes)));
+    }
+
+    private Course after(Person person, Course before, Supposing supposing, Trouble trouble) {
+        String kitchenId = person.kitchenId();
+        return switch (trouble.kind()) {
+            case NOW -> before;
+            case LONGER -> {
+                Course begun = planning.begun(kitchenId, before.until(), supposing);
+                Map<String, Lot> lots = running.of(kitchenId, supposing).stream()
+                        .filter(one -> supposing.longer().containsKey(one.id()))
+                        .flatMap(one -> one.spare().stream())
+                        .collect(Collectors.toMap(Lot::id, lot -> lot));
+                yield before.taking(begun.taken(), begun.iceTaken())
+                        .from(before.lots().stream()
+                                .map(lot -> lots.getOrDefault(lot.id(), lot))
+                                .toList());
+            }
+            case OUTAGE -> without(before, outage(kitchenId, trouble));
+            case CALL -> before.asking(asked(person, before, trouble));
+        };
+    }
+
+    private static Course without(Course before, Outages.Outage outage) {
+        List<Use> taken = new ArrayList<>(before.taken());
+        outage.use().ifPresent(taken::add);
+        Course fewer = before.taking(taken, before.iceTaken());
+        return outage.away()
+                .map(away -> {
+                    var rota = before.equipment().rota();
+                    return fewer.attendedBy(rota.with(
+                            Stream.concat(rota.away().stream(), Stream.of(away)).toList()));
+                })
+                .orElse(fewer);
+    }
+
+    private Outages.Outage outage(String kitchenId, Trouble trouble) {
+        Trouble.Missing missing = trouble.outage();
+        if (missing == null) {
+            throw Refusal.of("outage", "what is missing");
+        }
+        return outages.checked(
+                kitchenId,
+                trouble.id(),
+                missing.kind(),
+                missing.thingId(),
+                missing.cooks(),
+                missing.from(),
+                missing.until(),
+                missing.reason());
+    }
+
+    /** The calls with one of them asked for otherwise, or one more. */
+    private List<Call> asked(Person person, Course before, Trouble trouble) {
+        Trouble.Asked asked = trouble.call();
+        if (asked == null) {
+            throw Refusal.of("call", "what is asked for");
+        }
+        if (asked.callId() == null) {
+            Calls.Call one = calls.asked(
+                    person,
+                    trouble.id(),
+                    asked.stationId(),
+                    asked.formula(),
+                    asked.litres(),
+                    asked.readyBy(),
+                    asked.without(),
+                    asked.note());
+            return Stream.concat(
+                            before.calls().stream(),
+                            Stream.of(courses.asked(person.kitchenId(), one, Volume.ofLitres(one.litres()))))
+                    .toList();
+        }
+        Calls.Call call = calls.of(person, asked.callId());
+        double more = calls.mayChange(call, asked.litres(), asked.readyBy()) - call.litres();
+        double planned = before.calls().stream()
+                .filter(one -> one.id().equals(call.id()))
+                .mapToDouble(one -> one.litres().litres())
+                .sum();
+        Stream<Call> others = before.calls().stream().filter(one -> !one.id().equals(call.id()));
+        if (planned + more <= 0) {
+            return others.toList();
+        }
+        Call changed = courses.asked(person.kitchenId(), call, Volume.ofLitres(planned + more));
+        return Stream.concat(
+                        others,
+                        Stream.of(new Call(
+                                changed.id(),
+                                changed.station(),
+                                changed.formula(),
+                                changed.litres(),
+                                asked.readyBy(),
+                                changed.weight(),
+                                changed.without())))
+                .toList();
+    }
+
+    /** What becomes of the calls that the batch which simmers longer is made for itself. */
+    private List<Replanning.Told> ownCalls(
+            Person person, List<Running.Standing> standing, Supposing supposing, Course drawn) {
+        List<Replanning.Told> told = new ArrayList<>();
+        Map<String, Instant> ready = running.of(person.kitchenId(), supposing).stream()
+                .filter(one -> supposing.longer().containsKey(one.id()))
+                .collect(Collectors.toMap(
+                        Running.Standing::id, one -> one.ahead().ready()));
+        if (!supposing.longer().isEmpty() && ready.isEmpty()) {
+            throw new NotFound("batch");
+        }
+        for (Running.Standing one : standing) {
+            if (ready.containsKey(one.id())) {
+                one.promised().forEach((id, litres) -> {
+                    Call call = courses.asked(person.kitchenId(), calls.of(person, id), Volume.ofLitres(litres));
+                    Replanning.Told word = new Replanning.Told(
+                            call, List.of(comes(call, one.ahead().ready())), List.of(comes(call, ready.get(one.id()))));
+                    if (!word.was().equals(word.is())) {
+                        told.add(word);
+                    }
+                });
+            }
+        }
+        return told;
+    }
+
+    private static Replanning.Comes comes(Call call, Instant ready) {
+        return new Replanning.Comes(ready.isAfter(call.by()) ? ready : call.by(), call.litres());
+    }
+
+    /**
+     * Takes a way out: writes the trouble down, makes accepted batches otherwise, holds the rest where it is laid, and tells the stations.
+     *
+     * @throws potamos.server.problems.Conflict when the course has been changed meanwhile, or a batch begun
+     */
+    @Transactional
+    public void take(Person person, Trouble trouble, int version, WaysOutView.Taking way) {
+        person.require(Right.PLAN);
+        Instant now = clock.instant();
+        way.holds().forEach(draft -> Planner.unlessFarAhead("holds", draft.start(), now));
+        held.change(person, version, before -> way.holds());
+        writeDown(person, trouble);
+        accepting.replan(person, way.moves());
+        way.tells().forEach(word -> calls.tell(person, word.callId(), word.comes()));
+    }
+
+    private void writeDown(Person person, Trouble trouble) {
+        if (trouble.kind() == Trouble.Kind.OUTAGE) {
+            outages.add(person, outage(person.kitchenId(), trouble));
+        }
+        if (trouble.kind() == Trouble.Kind.CALL) {
+            Trouble.Asked asked = trouble.call();
+            if (asked.callId() == null) {
+                calls.ask(
+                        person,
+                        trouble.id(),
+                        asked.stationId(),
+                        asked.formula(),
+                        asked.litres(),
+                        asked.readyBy(),
+                        asked.without() == null ? Set.of() : asked.without(),
+                        asked.note() == null ? "" : asked.note());
+            } else {
+                calls.change(person, asked.callId(), asked.litres(), asked.readyBy());
+            }
+        }
+    }
+
+    /** A draft as it is held. */
+    static HeldCourse.Draft asHeld(Draft draft, Courses.Begun begun, String id) {
+        return new HeldCourse.Draft(
+                id,
+                draft.charge().formula().slug(),
+                STEP_L * Math.floor(draft.litres().litres() / STEP_L + 0.5),
+                begun.vessels().get(draft.charge().run().vessel().name()),
+                draft.burner().map(begun.burners()::get).orElse(null),
+                draft.start());
+    }
+
+    /** What is held of a way out: all that is not made of a batch that was accepted before. */
+    static List<HeldCourse.Draft> holds(Looked looked, Replanning.WayOut way) {
+        Set<String> accepted = new HashSet<>(looked.loose().keySet());
+        way.moved().stream()
+                .filter(moved ->
+                        moved.from().map(Draft::id).filter(accepted::contains).isPresent())
+                .forEach(moved -> moved.to().ifPresent(to -> accepted.add(to.id())));
+        List<HeldCourse.Draft> holds = new ArrayList<>(
+                looked.begun().unmade().stream().map(Courses.Unmade::draft).toList());
+        Map<String, HeldCourse.Draft> before =
+                looked.begun().held().drafts().stream().collect(Collectors.toMap(HeldCourse.Draft::id, draft -> draft));
+        way.course().drafts().stream()
+                .filter(draft -> !accepted.contains(draft.id()))
+                .forEach(draft -> {
+                    HeldCourse.Draft was = before.get(draft.id());
+                    String id = was == null ? UUID.randomUUID().toString() : was.id();
+                    holds.add(asHeld(draft, looked.begun(), id));
+                });
+        return holds;
+    }
+}
