@@ -15,13 +15,14 @@ const LAYERS = ['offline', 'words', 'api', 'graphics', 'kit', 'places']
 
 // Places stand beside each other; what one takes of another is named here, and goes one way.
 const NEIGHBOURS = {
-  batch: [],
-  range: ['batch'],
+  course: [],
+  batch: ['course'],
+  range: ['batch', 'course'],
   coldside: ['batch'],
   formulas: ['batch'],
-  kitchen: ['range'],
+  kitchen: ['range', 'course'],
   visit: ['kitchen'],
-  calls: [],
+  calls: ['course'],
   trim: [],
 }
 

@@ -66,6 +66,14 @@ keep('course-simmer', await ask(`/api/batches/${pages['batch-simmer']}/course`))
 keep('judging', await ask(`/api/batches/${pages['batch-simmer']}/judging`))
 
 const vessel = (name) => answers.kitchen.vessels.find((one) => one.name === name).id
+const inTheKettle = answers.course.drafts.find((one) => one.vesselName === 'K80')
+keep(
+  'ways-out',
+  await ask('/api/course/ways-out?days=3', {
+    kind: 'OUTAGE',
+    outage: { kind: 'VESSEL', thingId: vessel('K80'), until: inTheKettle.ready },
+  }),
+)
 const readyBy = '2026-11-25T20:30:00Z'
 const litres = (formula, into) => ({ formula, goal: 'LITRES', value: 20, vesselId: vessel(into), readyBy })
 keep('charge-white', await ask('/api/charges', litres('white-chicken', 'K80')))

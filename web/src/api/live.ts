@@ -10,7 +10,7 @@ const TOUCHES: Record<string, string[]> = {
   batches: ['the-course', 'range', 'batch', 'course', 'batches', 'lots', 'lot', 'deliveries', 'calls'],
   calls: ['calls', 'the-course', 'standing'],
   course: ['the-course'],
-  kitchen: ['kitchen', 'hob', 'range', 'charge', 'the-course'],
+  kitchen: ['kitchen', 'outages', 'hob', 'range', 'charge', 'the-course'],
   formulas: ['formulas', 'menu', 'charge'],
   trim: ['trim', 'charge'],
   photos: ['photos'],

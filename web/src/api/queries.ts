@@ -73,6 +73,25 @@ export const useTheCourse = (days: number) =>
     refetchInterval: 60_000,
   })
 
+/** What something that goes otherwise does to the course, and the ways out; asked for only where it is told. */
+export const useWaysOut = (trouble: Schemas['Trouble'] | undefined) =>
+  useQuery({
+    queryKey: ['the-course', 'ways-out', trouble],
+    queryFn: () =>
+      data(api.POST('/api/course/ways-out', { params: { query: { days: WAYS_DAYS } }, body: trouble! })),
+    enabled: trouble !== undefined,
+    placeholderData: keepPreviousData,
+    retry: false,
+    staleTime: 30_000,
+  })
+
+/** As far as ways out are looked for: what is planned further on is laid anew when it comes nearer. */
+const WAYS_DAYS = 3
+
+/** What is out of order, and who is away. */
+export const useOutages = () =>
+  useQuery({ queryKey: ['outages'], queryFn: () => data(api.GET('/api/kitchen/outages')) })
+
 /** What judging the end one way or the other would do. */
 export const useJudging = (id: string) =>
   useQuery({

@@ -53,6 +53,7 @@ export function River({ course, chosen, onChoose, onMove, clock, day, litres, la
   const time = scaleTime([from, to], [LEFT, WIDTH - LEFT])
   const x: At = (at) => time(at)
   const streams = [...course.running, ...course.drafts]
+  const wanted = course.calls.filter((call) => ms(call.by) <= to)
   const lanes = berths(
     streams.map((one) => {
       const start = Math.max(from, ends(one.stages).start)
@@ -69,7 +70,7 @@ export function River({ course, chosen, onChoose, onMove, clock, day, litres, la
   const stocks = afloat(course)
   const depth = scaleLinear([0, Math.max(1, ...stocks.steps.map((s) => s.upTo.at(-1) ?? 0))], [0, SHELF - 24])
   const mouths = berths(
-    course.calls.map((call) => ({ id: call.id, from: ms(call.by), to: ms(call.by) + (to - from) * CALLED })),
+    wanted.map((call) => ({ id: call.id, from: ms(call.by), to: ms(call.by) + (to - from) * CALLED })),
     MOST_ROWS,
   )
   const rows = Math.max(1, ...[...mouths.values()].map((row) => row + 1))
@@ -131,7 +132,7 @@ export function River({ course, chosen, onChoose, onMove, clock, day, litres, la
           {stream(draft, true)}
         </Taken>
       ))}
-      {course.calls.map((call) => (
+      {wanted.map((call) => (
         <Mouth
           key={call.id}
           call={call}

@@ -87,6 +87,10 @@ export function containsWords(lot: {
     return `${listed ? `contains ${listed}, and ` : 'contains '}${words.allergensUnknown}`
   return listed ? `contains ${listed}` : words.noAllergen
 }
+/** How a way out goes. */
+export const wayOutName: Record<Schemas['Way']['how'], string> = words.wayOut
+/** What can be missing in a kitchen. */
+export const missingName: Record<Schemas['OutageView']['kind'], string> = words.missing
 /** What a course breaks, behind the name of the thing that it is about where it is about one. */
 export const brokenName: Record<Schemas['CourseBroken']['rule'], string> = words.brokenRule
 /** What stands against a start, behind the name of the thing that is taken then. */

@@ -1,8 +1,10 @@
 import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
 import { setServerTime } from '../../api/clock'
+import type { Schemas } from '../../api/client'
 import type { Page } from '../../api/queries'
 import { answer, network, problem, visit, type Sent, said } from '../../testing/kitchen'
+import { wayOutName } from '../../words/en'
 import { JudgeSheet } from './JudgeSheet'
 
 const NOW = answer<{ now: string }>('range').now
@@ -16,7 +18,8 @@ function open(more = {}): { page: Page; sent: Sent[] } {
 }
 
 async function logged(sent: Sent[], count = 1) {
-  const acts = () => sent.filter((s) => s.method === 'POST').map((s) => s.body as Record<string, unknown>)
+  const acts = () =>
+    sent.filter((s) => s.path.endsWith('/acts')).map((s) => s.body as Record<string, unknown>)
   await expect.poll(() => acts().length).toBe(count)
   return acts()
 }
@@ -65,5 +68,47 @@ describe('judging the end', () => {
     expect(await screen.findByText(/the judgement is kept all the same/)).toBeTruthy()
     fireEvent.click(screen.getByRole('button', { name: '+15 min' }))
     expect((await logged(sent))[0]).toMatchObject({ kind: 'judged-not-yet', longerMin: 15 })
+  })
+
+  const looked = () => answer<Schemas['WaysOutView']>('ways-out')
+
+  it('shows what going on longer does to what is planned, and takes a way out with the judgement', async () => {
+    const ways = looked()
+    const { sent } = open({
+      'POST /api/course/ways-out': ways,
+      'POST /api/course/ways-out/taken': new Response(null, { status: 204 }),
+    })
+    fireEvent.click(await screen.findByRole('button', { name: /^\+30 min/ }))
+    const way = await screen.findByRole('region', { name: wayOutName[ways.ways[0]!.how] })
+    expect(said(way)).toContain(ways.ways[0]!.told[0]!.station)
+    expect(sent.some((s) => s.path.endsWith('/acts'))).toBe(false)
+    fireEvent.click(within(way).getByRole('button', { name: 'Judge and take this' }))
+    expect((await logged(sent))[0]).toMatchObject({ kind: 'judged-not-yet', longerMin: 30 })
+    await expect.poll(() => sent.some((s) => s.path.endsWith('/taken'))).toBe(true)
+    expect(sent.find((s) => s.path.endsWith('/taken'))!.body).toEqual({
+      trouble: { kind: 'NOW' },
+      version: ways.version,
+      way: ways.ways[0]!.taking,
+    })
+  })
+
+  it('tells its own call that it comes later, also where nothing else is hit', async () => {
+    const told = looked().ways[0]!.told.slice(0, 1)
+    const stay = { moves: [], tells: [{ callId: told[0]!.callId, comes: told[0]!.is }] }
+    const { sent } = open({
+      'POST /api/course/ways-out': { version: 3, told, stay, ways: [] },
+      'POST /api/course/ways-out/taken': new Response(null, { status: 204 }),
+    })
+    fireEvent.click(await screen.findByRole('button', { name: /^\+15 min/ }))
+    await logged(sent)
+    await expect.poll(() => sent.find((s) => s.path.endsWith('/taken'))?.body).toMatchObject({ way: stay })
+  })
+
+  it('judges and moves nothing where that is wanted', async () => {
+    const { sent } = open({ 'POST /api/course/ways-out': looked() })
+    fireEvent.click(await screen.findByRole('button', { name: /^\+30 min/ }))
+    fireEvent.click(await screen.findByRole('button', { name: 'Judge it and move nothing' }))
+    await logged(sent)
+    expect(sent.some((s) => s.path.endsWith('/taken'))).toBe(false)
   })
 })

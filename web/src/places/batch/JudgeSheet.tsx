@@ -1,25 +1,33 @@
 import { tells } from '../../words/units'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import type { Problem, Schemas } from '../../api/client'
 import { act } from '../../api/outbox'
-import { useJudging, type Page } from '../../api/queries'
+import { useJudging, useWaysOut, type Page } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
-import { useTimes, useUnits } from '../../kit/session'
+import { useMay, useTimes, useUnits } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { bodyName, tasteWords } from '../../words/en'
 import { duration } from '../../words/time'
 import type { Formatters } from '../../words/units'
+import { useTaking } from '../course/trouble'
+import { WaysOut } from '../course/WaysOut'
 import { logAll } from './acts'
 import { SpentTicks, Ticks } from './Ticks'
 
 type Choice = Schemas['ChoiceView']
+
+/** What has been judged has happened already when a way out is taken. */
+const NOW = { kind: 'NOW' } as const
 
 /** Judging the end: enough, or not yet, with what each does to stock, call and burner said before it is accepted. */
 export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void }) {
   const judging = useJudging(page.card.id)
   const [problem, setProblem] = useState<Problem>()
   const [words, setWords] = useState<string[]>([])
+  const [longerBy, setLongerBy] = useState<number>()
+  const taking = useTaking()
+  const may = useMay()
   const pot = page.card.pot
   const units = useUnits()
   const judge = async (longer: number) => {
@@ -27,7 +35,10 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
     const looked = words.length ? [act('tasted', { words: words.join(', ') })] : []
     const outcome = await logAll(page.card.id, [...looked, what])
     if (outcome.kind === 'refused') setProblem(outcome.problem)
-    else onClose()
+    return outcome.kind !== 'refused'
+  }
+  const judgeAndClose = async (longer: number) => {
+    if (await judge(longer)) onClose()
   }
   const choice = (longer: number) => judging.data?.find((c) => c.longerMin === longer)
   return (
@@ -47,7 +58,7 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
         <SpentTicks signs={page.spentSigns} value={words} onValue={setWords} />
       </div>
       <div className="grid gap-3">
-        <Button tone="act" large className="py-2" onClick={() => void judge(0)}>
+        <Button tone="act" large className="py-2" onClick={() => void judgeAndClose(0)}>
           <span>
             Enough: off the heat
             <ComesTo choice={choice(0)} page={page} />
@@ -59,12 +70,33 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
             key={longer}
             large
             className="justify-between! py-2 text-left!"
-            onClick={() => void judge(longer)}
+            onClick={() => (may('PLAN') ? setLongerBy(longer) : void judgeAndClose(longer))}
+            aria-pressed={longerBy === longer}
           >
             <span className="whitespace-nowrap">+{longer} min</span>
             <Consequences choice={choice(longer)} page={page} />
           </Button>
         ))}
+        {longerBy !== undefined && (
+          <Longer
+            key={longerBy}
+            batchId={page.card.id}
+            minutes={longerBy}
+            busy={taking.isPending}
+            problem={taking.error}
+            onJudge={(version, way) =>
+              void judge(longerBy).then((judged) => {
+                if (judged && way && way.tells.length > 0) taking.mutate({ trouble: NOW, version, way })
+                if (judged) onClose()
+              })
+            }
+            onTake={(version, way) =>
+              void judge(longerBy).then(
+                (judged) => judged && taking.mutate({ trouble: NOW, version, way }, { onSuccess: onClose }),
+              )
+            }
+          />
+        )}
         {judging.isError && (
           <p className="text-15 text-quiet m-0">
             What each would change cannot be asked for now; the judgement is kept all the same.
@@ -73,6 +105,54 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
       </div>
       {problem && <Note>{problem.message}.</Note>}
     </Sheet>
+  )
+}
+
+/** What going on longer does to everything else that is planned: judged at once where that is nothing. */
+function Longer({
+  batchId,
+  minutes,
+  busy,
+  problem,
+  onJudge,
+  onTake,
+}: {
+  batchId: string
+  minutes: number
+  busy: boolean
+  problem: Problem | null
+  onJudge: (version: number, way?: Schemas['Taking']) => void
+  onTake: (version: number, way: Schemas['Taking']) => void
+}) {
+  const looked = useWaysOut({ kind: 'LONGER', batchId, minutes })
+  const nothing = looked.isError || looked.data?.ways.length === 0
+  useEffect(() => {
+    if (nothing) onJudge(looked.data?.version ?? 0, looked.isError ? undefined : looked.data?.stay)
+    // Once, when it is known.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [nothing])
+  if (nothing) return null
+  if (!looked.data)
+    return (
+      <div className="flex flex-wrap items-center gap-4">
+        <p className="text-18 text-quiet m-0">Looking what that does …</p>
+        <Button onClick={() => onJudge(0)}>Judge it at once</Button>
+      </div>
+    )
+  return (
+    <div className="grid gap-3">
+      <p className="text-18 m-0">{minutes} minutes more, and not everything fits as it is planned:</p>
+      <WaysOut
+        looked={looked.data}
+        take="Judge and take this"
+        busy={busy}
+        problem={problem}
+        onTake={(way) => onTake(looked.data.version, way.taking)}
+      />
+      <Button large disabled={busy} onClick={() => onJudge(looked.data.version, looked.data.stay)}>
+        Judge it and move nothing
+      </Button>
+    </div>
   )
 }
 

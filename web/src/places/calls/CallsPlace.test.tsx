@@ -1,9 +1,10 @@
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
+import type { Schemas } from '../../api/client'
 import type { Call } from '../../api/queries'
 import { answer, network, person, pick, problem, type Answers, visit, said } from '../../testing/kitchen'
-import { statusName } from '../../words/en'
+import { statusName, wayOutName } from '../../words/en'
 import { CallsPlace } from './CallsPlace'
 
 function open({ who = person(), more = {} as Answers } = {}) {
@@ -54,6 +55,46 @@ describe('calls', () => {
     expect(within(past).getAllByRole('listitem').length).toBe(
       answer<Call[]>('calls').filter((c) => c.status === 'MET').length,
     )
+  })
+
+  it('shows what was said of how it comes', async () => {
+    const first = answer<Call[]>('calls').find((c) => c.status === 'OPEN')!
+    const told = { comes: [{ at: first.readyBy, litres: 4 }], at: first.askedAt, by: 'Ilse Varga' }
+    open({ more: { '/api/calls': [{ ...first, told }] } })
+    const row = (await screen.findByText(/Ilse Varga said/)).closest('li')!
+    expect(said(row)).toContain('4.0 L by')
+  })
+
+  it('changes one, with what that does shown to whoever plans', async () => {
+    const first = answer<Call[]>('calls').find((c) => c.status === 'OPEN')!
+    const ways = answer<Schemas['WaysOutView']>('ways-out')
+    const sent = open({
+      more: {
+        '/api/calls': [first],
+        'POST /api/course/ways-out': ways,
+        'POST /api/course/ways-out/taken': new Response(null, { status: 204 }),
+      },
+    })
+    fireEvent.click(await screen.findByRole('button', { name: 'Change' }))
+    fireEvent.change(screen.getByLabelText('How much, cold and strained'), { target: { value: '31' } })
+    const way = await screen.findByRole('region', { name: wayOutName[ways.ways[0]!.how] })
+    fireEvent.click(within(way).getByRole('button', { name: 'Change it so' }))
+    await expect.poll(() => sent.some((s) => s.path.endsWith('/taken'))).toBe(true)
+    const body = sent.find((s) => s.path.endsWith('/taken'))!.body as Schemas['Take']
+    expect(body.trouble).toMatchObject({ kind: 'CALL', call: { callId: first.id, litres: 31 } })
+  })
+
+  it('is changed by a station without a word about the plan', async () => {
+    const first = answer<Call[]>('calls').find((c) => c.status === 'OPEN')!
+    const sent = open({
+      who: bram(),
+      more: { '/api/calls': [first], [`PUT /api/calls/${first.id}`]: { ...first, litres: 9 } },
+    })
+    fireEvent.click(await screen.findByRole('button', { name: 'Change' }))
+    fireEvent.change(screen.getByLabelText('How much, cold and strained'), { target: { value: '9' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Change it' }))
+    await expect.poll(() => sent.find((s) => s.method === 'PUT')?.body).toMatchObject({ litres: 9 })
+    expect(sent.some((s) => s.path === '/api/course/ways-out')).toBe(false)
   })
 
   it('withdraws an open one', async () => {

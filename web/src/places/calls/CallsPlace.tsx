@@ -7,7 +7,9 @@ import { Empty, Failed, Heading, Loading, Note } from '../../kit/Note'
 import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits, useVisit } from '../../kit/session'
 import { allergenName, containsWords, statusName } from '../../words/en'
+import { fromNow } from '../../words/time'
 import { AskSheet } from './AskSheet'
+import { ChangeSheet } from './ChangeSheet'
 import { Standing } from './Standing'
 
 const ended: Call['status'][] = ['MET', 'CLOSED_SHORT', 'WITHDRAWN']
@@ -76,7 +78,7 @@ export function CallsPlace() {
 function CallRow({ call }: { call: Call }) {
   const units = useUnits()
   const { day } = useTimes()
-  const [asked, setAsked] = useState<'withdraw' | 'close'>()
+  const [asked, setAsked] = useState<'withdraw' | 'close' | 'change'>()
   const bad = ['OPEN', 'SHORT', 'CLOSED_SHORT'].includes(call.status)
   return (
     <li className="border-rule grid items-center gap-x-6 gap-y-2 border-t py-3 md:grid-cols-[150px_minmax(0,1.4fr)_minmax(0,1fr)_280px]">
@@ -100,18 +102,37 @@ function CallRow({ call }: { call: Call }) {
             {units.litres(call.promisedL)} will come, {units.litres(call.openL)} still open
           </span>
         )}
+        {call.told && !ended.includes(call.status) && <Word told={call.told} by={call.readyBy} />}
         {call.closedAs && <span className="text-15 block">{call.closedAs}</span>}
       </span>
       <CallActs call={call} onAsk={setAsked} />
       {asked === 'withdraw' && <Withdraw call={call} onDone={() => setAsked(undefined)} />}
+      {asked === 'change' && <ChangeSheet call={call} onClose={() => setAsked(undefined)} />}
       {asked === 'close' && <CloseCall call={call} onDone={() => setAsked(undefined)} />}
     </li>
   )
 }
 
+/** What the stock cook has said of how it comes. */
+function Word({ told, by }: { told: NonNullable<Call['told']>; by: string }) {
+  const units = useUnits()
+  const { day, now } = useTimes()
+  const comes = told.comes.map(
+    (one) => `${units.litres(one.litres)} ${one.at > by ? 'at' : 'by'} ${day(one.at)}`,
+  )
+  return (
+    <span className="text-15 border-amber mt-1 block border-l-4 pl-2">
+      <b className="font-semibold">{comes.length > 0 ? comes.join(', ') : 'It does not come'}</b>
+      <span className="text-quiet block">
+        {told.by} said {fromNow(told.at, now)}
+      </span>
+    </span>
+  )
+}
+
 const route = (call: Call) => ({ params: { path: { id: call.id } } })
 
-function CallActs({ call, onAsk }: { call: Call; onAsk: (what: 'withdraw' | 'close') => void }) {
+function CallActs({ call, onAsk }: { call: Call; onAsk: (what: 'withdraw' | 'close' | 'change') => void }) {
   const may = useMay()
   const { now } = useTimes()
   const again = useChange(() => api.DELETE('/api/calls/{id}/withdrawal', route(call)), 'calls')
@@ -135,6 +156,11 @@ function CallActs({ call, onAsk }: { call: Call; onAsk: (what: 'withdraw' | 'clo
         >
           Batch
         </Link>
+      )}
+      {!ended.includes(call.status) && may('ASK') && (
+        <Button tone="quiet" onClick={() => onAsk('change')}>
+          Change
+        </Button>
       )}
       {made && may('DELIVER') && (
         <Button tone="quiet" onClick={() => onAsk('close')}>

@@ -48,6 +48,25 @@ describe('the course', () => {
     expect((asked[0]!.body as { batches: unknown[] }).batches).toHaveLength(course().drafts.length)
   })
 
+  it('accepts a day of it, and holds what is laid as it is', async () => {
+    const it = course()
+    const two = it.drafts
+      .slice(0, 3)
+      .map((d, n) => ({ ...d, held: n > 0, start: `2026-11-2${6 + (n > 1 ? 1 : 0)}T0${6 + n}:00:00Z` }))
+    const sent = show(
+      { ...it, drafts: two },
+      { 'POST /api/course/accept': { ...it, drafts: two }, 'POST /api/course/hold': it },
+    )
+    fireEvent.click(await screen.findByRole('button', { name: 'Accept these 2' }))
+    await expect.poll(() => sent.some((s) => s.path === '/api/course/accept')).toBe(true)
+    const body = sent.find((s) => s.path === '/api/course/accept')!.body as { batches: { draftId: string }[] }
+    expect(body.batches.map((b) => b.draftId)).toEqual(two.slice(0, 2).map((d) => d.id))
+    fireEvent.click(await screen.findByRole('button', { name: 'Hold all as laid' }))
+    await expect
+      .poll(() => sent.find((s) => s.path === '/api/course/hold')?.body)
+      .toEqual({ version: it.held.version, before: it.until })
+  })
+
   const why = { spareMin: 70, tight: true, later: undefined, earlier: { what: 'PAST', thing: '' } }
   const takeFirst = async (it: Course, more: Parameters<typeof network>[0] = {}) => {
     const draft = [...it.drafts].sort((a, b) => a.start.localeCompare(b.start))[0]!

@@ -6,11 +6,13 @@ import { River, type Course } from '../../graphics/River'
 import { Button } from '../../kit/Button'
 import { Choice } from '../../kit/Choice'
 import { useKeys } from '../../kit/keys'
-import { Empty, Failed, Heading, Loading, Note } from '../../kit/Note'
+import { Empty, Failed, Loading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
-import { brokenName } from '../../words/en'
+import { ToMake } from './ToMake'
 import { startsLater, stopLooking, useCourseChanges, type Call, type Draft, type Moved } from './changes'
-import { about, brokenBy, forWhom, InHand } from './InHand'
+import { HitNow } from './HitNow'
+import { Missing } from './Missing'
+import { InHand } from './InHand'
 import { FromTheShelf, NotMet, Papers } from './Lists'
 
 const spans = [
@@ -76,6 +78,7 @@ function Laid({ course, days }: { course: Course; days: number }) {
     <>
       {plans && <Steps course={course} changes={changes} />}
       {changes.problem && <Note>{changes.problem.message}</Note>}
+      <HitNow notBegun={course.running.some((batch) => batch.notBegun)} />
       <Unmade course={course} onRelease={(id) => changes.release.mutate(id)} />
       <div className="hidden md:block">
         <River
@@ -119,6 +122,7 @@ function Laid({ course, days }: { course: Course; days: number }) {
       <FromTheShelf course={course} />
       <Papers days={days} />
       <NotMet calls={course.calls.filter(wrong)} />
+      <Missing />
     </>
   )
 }
@@ -142,6 +146,11 @@ function Steps({ course, changes }: { course: Course; changes: ReturnType<typeof
       <Button disabled={changes.busy || !course.held.canRedo} onClick={() => changes.redo.mutate()}>
         Redo
       </Button>
+      {course.drafts.some((draft) => !draft.held) && (
+        <Button disabled={changes.busy} onClick={() => changes.holdAll.mutate(course.until)}>
+          Hold all as laid
+        </Button>
+      )}
       {course.drafts.some((draft) => draft.held) && (
         <Button disabled={changes.busy} onClick={() => changes.releaseAll.mutate()}>
           Let all go
@@ -199,91 +208,3 @@ function summary(course: Course): string {
 
 /** Not as it was asked for. */
 const wrong = (call: Call) => call.missing > 0 || call.lateMin > 0
-
-function ToMake({
-  course,
-  taken,
-  busy,
-  onPoint,
-  onTake,
-  onAccept,
-}: {
-  course: Course
-  taken?: string
-  busy: boolean
-  onPoint: (id: string | undefined) => void
-  onTake: (id: string) => void
-  onAccept: (drafts: Course['drafts']) => void
-}) {
-  const units = useUnits()
-  const may = useMay()
-  const { day } = useTimes()
-  const drafts = [...course.drafts].sort((a, b) => a.start.localeCompare(b.start))
-  if (drafts.length === 0) return null
-  return (
-    <section className="mt-6">
-      <Heading
-        aside={
-          may('PLAN') &&
-          drafts.length > 1 && (
-            <Button disabled={busy} onClick={() => onAccept(drafts)}>
-              {`Accept all ${drafts.length}`}
-            </Button>
-          )
-        }
-      >
-        To make, by when it starts
-      </Heading>
-      <ul className="m-0 list-none p-0">
-        {drafts.map((draft) => {
-          const broken = brokenBy(course, draft)
-          return (
-            <li
-              key={draft.id}
-              className={`border-rule grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 gap-y-1 border-t py-3 last:border-b md:grid-cols-[150px_minmax(0,3fr)_minmax(0,3fr)_auto] ${taken === draft.id ? 'bg-raised' : ''}`}
-              onMouseEnter={() => onPoint(draft.id)}
-              onMouseLeave={() => onPoint(undefined)}
-            >
-              <b className="text-18 font-semibold">{day(draft.start)}</b>
-              <span className="order-last col-span-2 md:order-none md:col-span-1">
-                <b className="text-18 font-semibold">
-                  {draft.formulaName}, {units.litres(draft.litres)}
-                </b>
-                <span className="text-15 text-quiet block">
-                  in {draft.vesselName}, ready {day(draft.ready)}
-                  {draft.held && ', held'}
-                </span>
-                {broken.map((b) => (
-                  <span key={b.rule + b.from} className="text-15 text-ember block font-semibold">
-                    {about(b.thing, brokenName[b.rule])}
-                  </span>
-                ))}
-              </span>
-              <span className="text-15 order-last col-span-2 md:order-none md:col-span-1">
-                {forWhom(course, draft, (value) => units.litres(value), day) || 'nobody has called for it'}
-              </span>
-              <span className="flex gap-2">
-                <Button
-                  onClick={() => onTake(draft.id)}
-                  aria-pressed={taken === draft.id}
-                  aria-label={`Take ${draft.formulaName} in ${draft.vesselName} in hand`}
-                >
-                  Take
-                </Button>
-                {may('PLAN') && (
-                  <Button
-                    disabled={busy}
-                    onClick={() => onAccept([draft])}
-                    aria-label={`Accept ${draft.formulaName} in ${draft.vesselName}`}
-                  >
-                    Accept
-                  </Button>
-                )}
-              </span>
-            </li>
-          )
-        })}
-      </ul>
-    </section>
-  )
-}

@@ -58,6 +58,9 @@ export function useCourseChanges(course: Course, days: number) {
     data(api.DELETE('/api/course/drafts/{id}', { params: { path: { id }, query: { days, ...body } } })),
   )
   const releaseAll = useLaid<void>(days, () => data(api.POST('/api/course/release', { params, body })))
+  const holdAll = useLaid(days, (before: string) =>
+    data(api.POST('/api/course/hold', { params, body: { ...body, before } })),
+  )
   const undo = useLaid<void>(days, () => data(api.POST('/api/course/undo', { params, body })))
   const redo = useLaid<void>(days, () => data(api.POST('/api/course/redo', { params, body })))
   const look = useLaid(days, (seconds: number) =>
@@ -88,11 +91,12 @@ export function useCourseChanges(course: Course, days: number) {
     'calls',
     'batches',
   )
-  const all = [hold, release, releaseAll, undo, redo, look, accept]
+  const all = [hold, holdAll, release, releaseAll, undo, redo, look, accept]
   // What was refused is told until something else is done.
   const latest = all.reduce((a, b) => (b.submittedAt > a.submittedAt ? b : a))
   return {
     hold,
+    holdAll,
     release,
     releaseAll,
     undo,

@@ -12,6 +12,7 @@ import { DevicesSection } from './DevicesSection'
 import { EquipmentSheet } from './EquipmentSheet'
 import { HobSection } from './HobSection'
 import { LimitsSection } from './LimitsSection'
+import { Missing } from '../course/Missing'
 import { RotaSection } from './RotaSection'
 import { SettingsSheet } from './SettingsSheet'
 import { PeopleSection } from './PeopleSection'
@@ -83,6 +84,7 @@ export default function KitchenPlace() {
             />
           </div>
           <HobSection />
+          <Missing />
         </>
       )}
       {room === 'cold' && (
@@ -118,6 +120,7 @@ export default function KitchenPlace() {
       {room === 'rules' && (
         <>
           <RotaSection hours={it.hours} unattended={it.unattended} />
+          <Missing />
           <LimitsSection limits={it.limits} shipped={it.shipped} />
           <BedsTable beds={it.beds} />
         </>

@@ -10,6 +10,8 @@ import { Empty, Failed, Heading, Loading } from '../../kit/Note'
 import { useKept } from '../../kit/screen'
 import { useTimes, useUnits } from '../../kit/session'
 import { dueKey, dueWords } from '../batch/acts'
+import { HitNow } from '../course/HitNow'
+import { TellMissing } from '../course/Missing'
 import { useSound } from './alarms'
 import { BigFigures } from './BigFigures'
 import { counted, HobMap, lay, type Laid } from './HobMap'
@@ -49,6 +51,7 @@ export function RangePlace() {
   return (
     <>
       <h1 className="sr-only">Range</h1>
+      <HitNow notBegun={batches.some((card) => card.stage === 'WEIGH_IN')} />
       {batches.length === 0 ? (
         <Empty title="Nothing is on the heat">
           <p>
@@ -78,6 +81,7 @@ export function RangePlace() {
           <Link to="/hand-over" className="text-18 mr-6 font-semibold">
             Hand over
           </Link>
+          <TellMissing />
           <span className="text-15 text-quiet mr-2">This screen</span>
           <Button onClick={() => setBig(!big)}>{big ? 'Show the pots' : 'Big figures'}</Button>
           <Button onClick={() => setSound(!sound)}>{sound ? 'Silence alarms' : 'Let alarms sound'}</Button>

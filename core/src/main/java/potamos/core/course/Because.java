@@ -27,8 +27,6 @@ public record Because(
         Optional<InTheWay> earlier,
         Optional<Instead> instead) {
 
-    private static final double A_MOMENT_H = 0.1;
-
     /**
      * What stands against a start.
      *
@@ -113,7 +111,7 @@ public record Because(
                                     start,
                                     Duration.between(mine.ready(), there.ready()),
                                     beyond(values.lateL() - here.lateL(), Course.A_JUG_L),
-                                    beyond(values.cookH() - here.cookH(), A_MOMENT_H)),
+                                    beyond(values.cookH() - here.cookH(), Course.A_MOMENT_H)),
                             values));
                 }));
         return tried.stream().min(Comparator.comparing(Tried::values)).map(Tried::instead);

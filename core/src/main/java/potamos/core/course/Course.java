@@ -45,6 +45,9 @@ public record Course(
     /** What nobody misses of a call. */
     static final double A_JUG_L = 0.05;
 
+    /** Of a cook's time, in hours. */
+    static final double A_MOMENT_H = 0.1;
+
     private static final double A_BATCH_H = 0.5;
     private static final double SLACK_H = 1;
     private static final double SECONDS_PER_H = 3600;

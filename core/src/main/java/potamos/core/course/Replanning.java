@@ -30,12 +30,14 @@ public final class Replanning {
     private final Course after;
     private final Set<String> held;
     private final Ways ways;
+    private final Values was;
 
     private Replanning(Course before, Course after, Set<String> held) {
         this.before = before;
         this.after = after;
         this.held = held;
         this.ways = new Ways(after.equipment());
+        this.was = before.values();
     }
 
     /** How a way out goes. */
@@ -88,8 +90,18 @@ public final class Replanning {
      * @param course as it would be laid
      * @param moved  what is made otherwise, first the first
      * @param told   calls that get something else, or at another time
+     * @param values how good it is
+     * @param moreLateL litres late, weighted, more than before; 0 where nobody would notice, below nothing where fewer
+     * @param moreCookH hours of a cook more than before; likewise
      */
-    public record WayOut(How how, Course course, List<Moved> moved, List<Told> told, Values values) {
+    public record WayOut(
+            How how,
+            Course course,
+            List<Moved> moved,
+            List<Told> told,
+            Values values,
+            double moreLateL,
+            double moreCookH) {
         public WayOut {
             moved = List.copyOf(moved);
             told = List.copyOf(told);
@@ -273,7 +285,19 @@ public final class Replanning {
     }
 
     private WayOut way(How how, Course course) {
-        return new WayOut(how, course, moved(course), told(course), course.values());
+        Values values = course.values();
+        return new WayOut(
+                how,
+                course,
+                moved(course),
+                told(course),
+                values,
+                noticed(values.lateL() - was.lateL(), Course.A_JUG_L),
+                noticed(values.cookH() - was.cookH(), Course.A_MOMENT_H));
+    }
+
+    private static double noticed(double more, double least) {
+        return Math.abs(more) < least ? 0 : more;
     }
 
     /** What is made otherwise: of what is gone and what is new, those belong together that make most of the same stock for the same calls. */
@@ -375,11 +399,20 @@ public final class Replanning {
         return true;
     }
 
+    /** Whether two ways make the same batches. */
+    private static boolean alike(WayOut a, WayOut b) {
+        List<Draft> others = new ArrayList<>(b.course().drafts());
+        return a.course().drafts().size() == others.size()
+                && a.course().drafts().stream().allMatch(draft -> others.removeIf(other -> same(draft, other)));
+    }
+
     /** The best of those that differ; laying all anew only where it is less late than what moves less. */
     private static List<WayOut> best(List<WayOut> all) {
-        Map<List<Moved>, WayOut> different = new HashMap<>();
-        all.forEach(way -> different.merge(way.moved(), way, (first, second) -> first));
-        List<WayOut> ranked = different.values().stream()
+        List<WayOut> different = new ArrayList<>();
+        all.stream()
+                .filter(way -> different.stream().noneMatch(other -> alike(way, other)))
+                .forEach(different::add);
+        List<WayOut> ranked = different.stream()
                 .sorted(Comparator.comparingInt((WayOut way) -> way.values().broken())
                         .thenComparingLong(way -> way.values().lateSteps())
                         .thenComparingInt(way -> way.moved().size())

@@ -196,6 +196,8 @@ class ReplanningTest {
             for (Replanning.WayOut way : ways) {
                 assertThat(way.course().check()).isEmpty();
                 unmovedStand(before, way);
+                assertThat(ways.stream().filter(other -> places(other).equals(places(way))))
+                        .hasSize(1);
                 tellsTheTruth(before, way);
             }
             for (int i = 1; i < ways.size(); i++) {
@@ -238,6 +240,12 @@ class ReplanningTest {
                 call.by().minus(Duration.ofHours(1)),
                 call.weight(),
                 call.without());
+    }
+
+    private static Set<String> places(Replanning.WayOut way) {
+        return way.course().drafts().stream()
+                .map(draft -> vessel(draft) + draft.start() + draft.burner() + draft.oven() + draft.litres())
+                .collect(Collectors.toSet());
     }
 
     private static void unmovedStand(Course before, Replanning.WayOut way) {

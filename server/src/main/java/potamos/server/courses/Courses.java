@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,6 +39,9 @@ import potamos.server.stations.Calls;
 /** Lays the course of a kitchen: what could be done with what is open now, around what people hold where it is. */
 @Service
 class Courses {
+
+    /** From its start to the last of its calls: the longest simmer, and the day after it. */
+    private static final Duration HELD_FOR = Duration.ofDays(2);
 
     private final Planning planning;
     private final Calls calls;
@@ -76,6 +80,7 @@ class Courses {
     /**
      * What a course is laid from.
      *
+     * @param shown   as far as somebody looks; it is laid further where something is held further on, with whatever that is held for
      * @param course  its drafts are held
      * @param running what is under way
      * @param stocks  what lots are of, by the id of each
@@ -83,6 +88,7 @@ class Courses {
      * @param burners ids by their names
      */
     record Begun(
+            Instant shown,
             Course course,
             List<Running.Standing> running,
             Map<String, Stock> stocks,
@@ -108,7 +114,9 @@ class Courses {
     public Begun begun(Person person, int days) {
         String kitchenId = person.kitchenId();
         Instant now = clock.instant();
-        Instant until = now.plus(Duration.ofDays(days));
+        Instant shown = now.plus(Duration.ofDays(days));
+        HeldCourse.Held held = heldCourse.of(kitchenId);
+        Instant until = farEnough(held.drafts(), now, shown);
         Course begun = planning.begun(kitchenId, until);
         ZoneId zone = begun.equipment().rota().zone();
         List<Running.Standing> batches = running.of(kitchenId, Supposing.NOTHING);
@@ -130,7 +138,6 @@ class Courses {
                 .toList();
         Map<String, String> vessels = ids(kitchens.vessels(kitchenId));
         Map<String, String> burners = ids(kitchens.burners(kitchenId));
-        HeldCourse.Held held = heldCourse.of(kitchenId);
         List<Draft> drafts = new ArrayList<>();
         List<Unmade> unmade = new ArrayList<>();
         for (HeldCourse.Draft one : held.drafts()) {
@@ -151,6 +158,7 @@ class Courses {
                 drafts,
                 List.of());
         return new Begun(
+                shown,
                 course,
                 batches,
                 stocks.stream().collect(Collectors.toMap(s -> s.lot().id(), s -> s)),
@@ -158,6 +166,17 @@ class Courses {
                 burners,
                 held,
                 unmade);
+    }
+
+    /** As far as what is held reaches with the calls that it may be held for. */
+    private static Instant farEnough(List<HeldCourse.Draft> held, Instant now, Instant shown) {
+        Instant most = now.plus(Duration.ofDays(Course.MOST_DAYS));
+        return held.stream()
+                .map(draft -> draft.start().plus(HELD_FOR))
+                .filter(reach -> reach.isAfter(shown))
+                .max(Comparator.naturalOrder())
+                .map(reach -> reach.isAfter(most) ? most : reach)
+                .orElse(shown);
     }
 
     private Call asked(String kitchenId, Calls.Call call, Volume litres, Map<String, Formula> written) {

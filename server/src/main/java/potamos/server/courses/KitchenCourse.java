@@ -81,7 +81,7 @@ record KitchenCourse(
     /** Litres that go to a call. */
     record CourseGives(@NotNull String callId, double litres) {}
 
-    /** A batch under way, with what is left of its stages. */
+    /** A batch under way, with what is left of its stages; one that nobody has begun can still be made otherwise. */
     record CourseRunning(
             @NotNull String id,
             int number,
@@ -89,7 +89,8 @@ record KitchenCourse(
             @NotNull Family family,
             double litres,
             @NotNull String vesselName,
-            @NotNull List<CourseStage> stages) {
+            @NotNull List<CourseStage> stages,
+            boolean notBegun) {
         static CourseRunning of(Running.Standing batch) {
             return new CourseRunning(
                     batch.id(),
@@ -98,7 +99,8 @@ record KitchenCourse(
                     batch.formula().family(),
                     batch.litres(),
                     batch.vessel(),
-                    batch.ahead().steps().stream().map(KitchenCourse::stage).toList());
+                    batch.ahead().steps().stream().map(KitchenCourse::stage).toList(),
+                    batch.place().isPresent());
         }
     }
 
@@ -158,11 +160,18 @@ record KitchenCourse(
         course.allocations()
                 .forEach(a -> gives.computeIfAbsent(a.from(), from -> new ArrayList<>())
                         .add(new CourseGives(a.call(), a.litres().litres())));
+        List<Draft> shown = course.drafts().stream()
+                .filter(draft -> draft.start().isBefore(begun.shown()))
+                .toList();
+        Set<String> served = shown.stream()
+                .flatMap(draft -> gives.getOrDefault(draft.id(), List.of()).stream())
+                .map(CourseGives::callId)
+                .collect(Collectors.toSet());
         return new KitchenCourse(
                 course.now(),
-                course.until(),
+                begun.shown(),
                 begun.running().stream().map(CourseRunning::of).toList(),
-                course.drafts().stream()
+                shown.stream()
                         .map(d -> draft(begun, d, gives.getOrDefault(d.id(), List.of()), heldIds.contains(d.id())))
                         .toList(),
                 begun.stocks().values().stream()
@@ -175,8 +184,11 @@ record KitchenCourse(
                                 s.lot().useBy(),
                                 gives.getOrDefault(s.lot().id(), List.of())))
                         .toList(),
-                calls(laid),
+                calls(laid).stream()
+                        .filter(call -> call.by().isBefore(begun.shown()) || served.contains(call.id()))
+                        .toList(),
                 course.hands().stream()
+                        .filter(h -> h.from().isBefore(begun.shown()))
                         .map(h -> new CourseHands(h.from(), h.to(), h.there(), h.wanted()))
                         .toList(),
                 course.values().lateL(),
@@ -193,6 +205,7 @@ record KitchenCourse(
                                 u.reason()))
                         .toList(),
                 course.check().stream()
+                        .filter(b -> shown.stream().anyMatch(draft -> b.drafts().contains(draft.id())))
                         .map(b -> new CourseBroken(b.rule(), b.drafts(), b.thing(), b.from(), b.to()))
                         .toList(),
                 found);

@@ -51,6 +51,8 @@ class KitchenCourseEndpoint {
             @Size(max = 36) String burnerId,
             @NotNull Instant start) {}
 
+    record HoldAllIn(int version, @NotNull Instant before) {}
+
     record VersionIn(int version) {}
 
     /** For how long to look, 1 to 30 s. */
@@ -120,6 +122,17 @@ class KitchenCourseEndpoint {
             @RequestParam int version,
             @RequestParam(defaultValue = "3") int days) {
         held.change(person, version, drafts -> HeldCourse.without(drafts, id));
+        return course(person, days);
+    }
+
+    @Operation(summary = "Holds everything that is laid to begin before a moment as it is laid")
+    @PostMapping("/api/course/hold")
+    KitchenCourse holdAll(
+            @AuthenticationPrincipal Person person,
+            @RequestParam(defaultValue = "3") int days,
+            @Valid @RequestBody HoldAllIn body) {
+        person.require(Right.PLAN);
+        laying.hold(person, days, body.version(), body.before());
         return course(person, days);
     }
 

@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.course.Course;
@@ -31,7 +32,7 @@ import potamos.server.stations.Calls;
 
 /** What is done with a course: a better one is looked for, and batches are made of it. */
 @Service
-class Laying {
+public class Laying {
 
     /** Pots move on by themselves, and a course is not laid for each screen that looks. */
     private static final Duration STANDS_FOR = Duration.ofSeconds(20);
@@ -106,6 +107,26 @@ class Laying {
         }
         held.change(person, version, before -> drafts);
         return KitchenCourse.of(laid(person, days), Optional.of(KitchenCourse.CourseFound.of(found)));
+    }
+
+    /**
+     * Holds what is laid to begin before a moment as it is laid: whatever is called for from then on is laid around it.
+     *
+     * @param version of what is held, as the person has seen it
+     */
+    public void hold(Person person, int days, int version, Instant before) {
+        Courses.Laid now = laid(person, days);
+        Set<String> already =
+                now.begun().held().drafts().stream().map(HeldCourse.Draft::id).collect(Collectors.toSet());
+        List<HeldCourse.Draft> laidNow = now.laid().course().drafts().stream()
+                .filter(draft -> draft.start().isBefore(before) && !already.contains(draft.id()))
+                .map(draft ->
+                        WaysOut.asHeld(draft, now.begun(), UUID.randomUUID().toString()))
+                .toList();
+        held.change(
+                person,
+                version,
+                drafts -> Stream.concat(drafts.stream(), laidNow.stream()).toList());
     }
 
     void stop(Person person) {

@@ -312,8 +312,10 @@ class WaysOut {
     public void take(Person person, Trouble trouble, int version, WaysOutView.Taking way) {
         person.require(Right.PLAN);
         Instant now = clock.instant();
-        way.holds().forEach(draft -> Planner.unlessFarAhead("holds", draft.start(), now));
-        held.change(person, version, before -> way.holds());
+        way.holds().ifPresent(holds -> {
+            holds.forEach(draft -> Planner.unlessFarAhead("holds", draft.start(), now));
+            held.change(person, version, before -> holds);
+        });
         writeDown(person, trouble);
         accepting.replan(person, way.moves());
         way.tells().forEach(word -> calls.tell(person, word.callId(), word.comes()));

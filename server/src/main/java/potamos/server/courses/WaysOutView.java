@@ -15,7 +15,6 @@ import potamos.core.course.Call;
 import potamos.core.course.Course;
 import potamos.core.course.Draft;
 import potamos.core.course.Replanning;
-import potamos.core.course.Values;
 import potamos.server.stations.Calls;
 
 /**
@@ -23,10 +22,14 @@ import potamos.server.stations.Calls;
  *
  * @param version of what is held, to be named by whoever takes one
  * @param told    calls of the batch that simmers longer, whichever way is taken
+ * @param stay    to be sent back by whoever moves nothing: those calls are told all the same
  * @param ways    the best first; none where nothing else is hit
  */
 record WaysOutView(
-        int version, @NotNull List<WayTold> told, @NotNull List<Way> ways) {
+        int version,
+        @NotNull List<WayTold> told,
+        @NotNull Taking stay,
+        @NotNull List<Way> ways) {
 
     private static final double MINUTES_PER_H = 60;
 
@@ -99,9 +102,13 @@ record WaysOutView(
         }
     }
 
-    /** A way out as it is taken. */
+    /**
+     * A way out as it is taken.
+     *
+     * @param holds what is held from then on; nothing leaves it as it is
+     */
     record Taking(
-            @Valid @NotNull @Size(max = 200) List<HeldCourse.Draft> holds,
+            Optional<@Size(max = 200) List<HeldCourse.@Valid Draft>> holds,
             @Valid @NotNull @Size(max = 100) List<Accepting.Move> moves,
             @Valid @NotNull @Size(max = 200) List<Tell> tells) {}
 
@@ -112,26 +119,29 @@ record WaysOutView(
 
     static WaysOutView of(WaysOut.Looked looked) {
         List<WayTold> own = looked.told().stream().map(WayTold::of).toList();
-        Values before = looked.course().values();
         return new WaysOutView(
                 looked.begun().held().version(),
                 own,
-                looked.ways().stream().map(way -> way(looked, way, before, own)).toList());
+                new Taking(Optional.empty(), List.of(), tells(own)),
+                looked.ways().stream().map(way -> way(looked, way, own)).toList());
     }
 
-    private static Way way(WaysOut.Looked looked, Replanning.WayOut way, Values before, List<WayTold> own) {
+    private static Way way(WaysOut.Looked looked, Replanning.WayOut way, List<WayTold> own) {
         List<WayTold> told = way.told().stream().map(WayTold::of).toList();
-        List<Tell> tells = new ArrayList<>();
-        own.forEach(one -> tells.add(new Tell(one.callId(), one.is())));
-        told.forEach(one -> tells.add(new Tell(one.callId(), one.is())));
+        List<Tell> tells = new ArrayList<>(tells(own));
+        tells.addAll(tells(told));
         return new Way(
                 way.how(),
                 way.values().lateL(),
-                way.values().lateL() - before.lateL(),
-                Math.round((way.values().cookH() - before.cookH()) * MINUTES_PER_H),
+                way.moreLateL(),
+                Math.round(way.moreCookH() * MINUTES_PER_H),
                 way.moved().stream().map(moved -> moved(looked, moved)).toList(),
                 told,
-                new Taking(WaysOut.holds(looked, way), moves(looked, way), tells));
+                new Taking(Optional.of(WaysOut.holds(looked, way)), moves(looked, way), tells));
+    }
+
+    private static List<Tell> tells(List<WayTold> told) {
+        return told.stream().map(one -> new Tell(one.callId(), one.is())).toList();
     }
 
     private static WayMoved moved(WaysOut.Looked looked, Replanning.Moved moved) {

@@ -290,6 +290,8 @@ class DemoKitchen implements ApplicationRunner {
                 30,
                 tomorrow.plusDays(1).atTime(15, 0).atZone(ZONE).toInstant(),
                 "wedding, 140 covers");
+        clock.show(now);
+        week.holdHalf(ilse, now);
     }
 
     private void probe(Person person, String name, String vessel) {

@@ -1,6 +1,8 @@
 package potamos.server.demo;
 
 import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.EnumSet;
@@ -11,6 +13,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import potamos.core.schedule.Standing;
 import potamos.server.accounts.Person;
+import potamos.server.courses.Laying;
 import potamos.server.stations.StandingCalls;
 
 /** What the stations of the demo kitchen want week by week. */
@@ -36,10 +39,14 @@ class DemoWeek {
         new Wish("Café", "vegetable-light", 6, DAILY, LocalTime.of(11, 0), ""),
     };
 
-    private final StandingCalls standing;
+    private static final int DAYS = 7;
 
-    DemoWeek(StandingCalls standing) {
+    private final StandingCalls standing;
+    private final Laying laying;
+
+    DemoWeek(StandingCalls standing, Laying laying) {
         this.standing = standing;
+        this.laying = laying;
     }
 
     /** From tomorrow on, for what is wanted today is being made. */
@@ -55,5 +62,10 @@ class DemoWeek {
                     Set.of(),
                     wish.note());
         }
+    }
+
+    /** The cook has looked at the first half of the week, and holds it as it is laid. */
+    void holdHalf(Person person, Instant now) {
+        laying.hold(person, DAYS, 0, now.plus(Duration.ofDays(DAYS).dividedBy(2)));
     }
 }
