@@ -25,6 +25,8 @@ class CourseTest extends OnADemo {
                 BrowserContext other = visitor()) {
             Journey cook = as(kitchen, "ilse").open("/course");
             cook.seeLike("\\d+ calls are open: \\d+ batches to make");
+            // Half of the demo's week is held already.
+            cook.tap("Let all go").see("Hold all as laid");
             tapTake(cook);
             Locator hand = hand(cook);
             String before = hand.getByText(STARTS).innerText();
@@ -56,6 +58,28 @@ class CourseTest extends OnADemo {
                     .waitForFunction(
                             "before => fetch('/api/course').then(r => r.json()).then(c => c.running.length > before)",
                             running);
+        }
+    }
+
+    /** The kettle fails: what that does is seen first, the way out that waits is taken, the station reads it on its phone, and the kettle is there again. */
+    @Test
+    void aPotThatFailsIsPlannedAroundAndTheStationReadsIt() {
+        try (BrowserContext kitchen = visitor();
+                BrowserContext phone = browsers.visitor(potamos.url(), 390, 844)) {
+            Journey cook = as(kitchen, "ilse").open("/course");
+            cook.tap("Something is missing").pick("What", "Vessel: K80").tap("tomorrow 17:00");
+            Locator wait = cook.page().getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Wait for it"));
+            String told = wait.getByText(Pattern.compile("^Soup, White chicken stock"))
+                    .first()
+                    .innerText();
+            assertThat(told).contains("instead of 20.0");
+            cook.stumblesNobody();
+            wait.getByRole(AriaRole.BUTTON).click();
+            cook.see("Out of order, or away").seeLike("K80.* until tomorrow 17:00");
+
+            as(phone, "bram").open("/calls").seeLike("Ilse Varga said").stumblesNobody();
+
+            cook.open("/kitchen").tap("It is there again").see("Everything is there, and everybody.");
         }
     }
 
