@@ -97,6 +97,25 @@ describe('calls', () => {
     expect(sent.some((s) => s.path === '/api/course/ways-out')).toBe(false)
   })
 
+  it('reads calls from a table, and says which line will not do', async () => {
+    let answered: unknown = problem(422, 'refused', {
+      'line 3: litres': { reason: 'outside the range that makes sense', low: 0.5, high: 300, unit: 'L' },
+    })
+    const sent = open({ more: { 'POST /api/calls/table': () => answered } })
+    fireEvent.click(await screen.findByRole('button', { name: 'From a table' }))
+    const sheet = await screen.findByRole('dialog')
+    const choose = (text: string) =>
+      fireEvent.change(within(sheet).getByLabelText('Choose a file'), {
+        target: { files: [new File([text], 'calls.csv', { type: 'text/csv' })] },
+      })
+    choose('"a,b"')
+    await expect.poll(() => said(sheet)).toContain('line 3: litres: outside the range')
+    answered = answer<Call[]>('calls').slice(0, 2)
+    choose('"a,b"')
+    await expect.poll(() => said(sheet)).toContain('2 calls are asked for.')
+    expect(sent.filter((s) => s.path === '/api/calls/table')).toHaveLength(2)
+  })
+
   it('withdraws an open one', async () => {
     const open1 = answer<Call[]>('calls').find((c) => c.status === 'OPEN')!
     const sent = open({ more: { [`POST /api/calls/${open1.id}/withdrawal`]: {} } })

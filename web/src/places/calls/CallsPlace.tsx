@@ -4,6 +4,7 @@ import { api, data } from '../../api/client'
 import { useCalls, useChange, useDeliveries, type Call } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Empty, Failed, Heading, Loading, Note } from '../../kit/Note'
+import { OwnCalendar } from '../../kit/OwnCalendar'
 import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits, useVisit } from '../../kit/session'
 import { allergenName, containsWords, statusName } from '../../words/en'
@@ -11,6 +12,7 @@ import { fromNow } from '../../words/time'
 import { AskSheet } from './AskSheet'
 import { ChangeSheet } from './ChangeSheet'
 import { Standing } from './Standing'
+import { TableSheet } from './TableSheet'
 
 const ended: Call['status'][] = ['MET', 'CLOSED_SHORT', 'WITHDRAWN']
 
@@ -25,6 +27,7 @@ export function CallsPlace() {
   const { person } = useVisit()
   const { now } = useTimes()
   const [asking, setAsking] = useState(false)
+  const [reading, setReading] = useState(false)
   const [later, setLater] = useState(false)
   if (calls.isPending) return <Loading what="the calls" />
   if (!calls.data) return <Failed what="The calls" error={calls.error} onRetry={() => void calls.refetch()} />
@@ -36,9 +39,14 @@ export function CallsPlace() {
       <div className="mb-4 flex flex-wrap items-center justify-between gap-4">
         <h1 className="text-24 m-0 font-bold">{person.stationId ? 'Your calls' : 'Calls'}</h1>
         {may('ASK') && (
-          <Button tone="act" large onClick={() => setAsking(true)}>
-            Ask for {units.litresWord}
-          </Button>
+          <span className="flex flex-wrap gap-2">
+            <Button large onClick={() => setReading(true)}>
+              From a table
+            </Button>
+            <Button tone="act" large onClick={() => setAsking(true)}>
+              Ask for {units.litresWord}
+            </Button>
+          </span>
         )}
       </div>
       {live.length === 0 && (
@@ -70,7 +78,14 @@ export function CallsPlace() {
         </section>
       )}
       {person.stationId && <OwnSlips />}
+      {person.stationId && (
+        <section className="mt-8">
+          <Heading>In your calendar</Heading>
+          <OwnCalendar />
+        </section>
+      )}
       {asking && <AskSheet onClose={() => setAsking(false)} />}
+      {reading && <TableSheet onClose={() => setReading(false)} />}
     </>
   )
 }

@@ -194,11 +194,32 @@ describe('the course', () => {
     expect(await screen.findByText('Nothing is open')).toBeTruthy()
   })
 
+  it('makes a secret address for a calendar program, tells it once, and ends it', async () => {
+    let madeAt: string | undefined
+    const sent = show(course(), {
+      'GET /api/course/calendar': () => ({ madeAt }),
+      'POST /api/course/calendar': () => {
+        madeAt = course().now
+        return { path: '/api/calendars/potamos_abc.ics' }
+      },
+      'DELETE /api/course/calendar': () => {
+        madeAt = undefined
+        return new Response(null, { status: 204 })
+      },
+    })
+    fireEvent.click(await screen.findByRole('button', { name: 'An address for a calendar' }))
+    expect(await screen.findByText(/potamos_abc\.ics$/)).toBeTruthy()
+    fireEvent.click(screen.getByRole('button', { name: 'End it' }))
+    await expect.poll(() => screen.queryByText(/potamos_abc/)).toBeNull()
+    expect(sent.filter((s) => s.path === '/api/course/calendar' && s.method === 'DELETE')).toHaveLength(1)
+  })
+
   it('leads to the sheets of today and tomorrow and to the tables', async () => {
     show(course())
     const links = (await screen.findAllByRole('link')).map((link) => link.getAttribute('href') ?? '')
     const sheets = links.filter((href) => /day-sheet\.pdf\?day=\d{4}-\d\d-\d\d$/.test(href))
     expect(new Set(sheets).size).toBe(2)
+    expect(links.filter((href) => /weigh-out\.pdf\?day=\d{4}-\d\d-\d\d$/.test(href))).toHaveLength(2)
     expect(links).toContain('/api/course/needs.csv?days=3')
     expect(links).toContain('/api/course/batches.csv?days=3')
   })

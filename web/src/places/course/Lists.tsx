@@ -1,5 +1,6 @@
 import type { Course } from '../../graphics/River'
 import { Heading } from '../../kit/Note'
+import { OwnCalendar } from '../../kit/OwnCalendar'
 import { useTimes, useUnits, useVisit } from '../../kit/session'
 import { dayOf, daysAfter, duration } from '../../words/time'
 import { callOf, type Call } from './changes'
@@ -10,15 +11,18 @@ export function Papers({ days }: { days: number }) {
   const { zone } = useVisit()
   const today = dayOf(now, zone)
   const sheet = (day: string) => `/api/course/day-sheet.pdf?day=${day}`
+  const weighOut = (day: string) => `/api/course/weigh-out.pdf?day=${day}`
   const links = [
     { href: sheet(today), name: "Today's sheet" },
     { href: sheet(daysAfter(today, 1)), name: "Tomorrow's sheet" },
+    { href: weighOut(today), name: "Today's weigh-out" },
+    { href: weighOut(daysAfter(today, 1)), name: "Tomorrow's weigh-out" },
     { href: `/api/course/needs.csv?days=${days}`, name: 'To thaw, order and weigh, as a table' },
     { href: `/api/course/batches.csv?days=${days}`, name: 'The batches, as a table' },
   ]
   return (
     <section className="mt-6">
-      <Heading>On paper</Heading>
+      <Heading>On paper and elsewhere</Heading>
       <p className="text-18 m-0 flex flex-wrap gap-x-6 gap-y-2">
         {links.map(({ href, name }) => (
           <a
@@ -32,6 +36,7 @@ export function Papers({ days }: { days: number }) {
           </a>
         ))}
       </p>
+      <OwnCalendar />
     </section>
   )
 }

@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router'
 import { api, data, type Schemas } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { Button } from '../../kit/Button'
+import { FileField, FileRefused } from '../../kit/FileField'
 import { Note } from '../../kit/Note'
 import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
@@ -35,7 +36,6 @@ export function ReadFileSheet({ onClose }: { onClose: () => void }) {
     'formulas',
     'menu',
   )
-  const problem = reading.error
   return (
     <Sheet title="Read a file" open onClose={onClose}>
       <div className="grid gap-5">
@@ -43,30 +43,14 @@ export function ReadFileSheet({ onClose }: { onClose: () => void }) {
           A formula file of Potamos, or a recipe in JSON-LD. It is looked at first; nothing is stored until
           you say so.
         </p>
-        <label className="border-ink bg-raised text-18 grid min-h-[64px] cursor-pointer place-items-center rounded-md border-2 border-dashed px-4 font-semibold">
-          Choose a file
-          <input
-            type="file"
-            accept=".json,.jsonld,application/json,application/ld+json"
-            className="sr-only"
-            onChange={(event) => {
-              const file = event.target.files?.[0]
-              setRead(undefined)
-              if (file) reading.mutate(file)
-            }}
-          />
-        </label>
-        {problem && (
-          <Note>
-            {Object.entries(problem.fields).map(([field, why]) => (
-              <p key={field} className="m-0">
-                <b className="font-semibold">{field}</b>: {why.reason}
-                {why.low !== undefined && `, ${why.low} to ${why.high} ${why.unit ?? ''}`}
-              </p>
-            ))}
-            {Object.keys(problem.fields).length === 0 && problem.message} Nothing was stored.
-          </Note>
-        )}
+        <FileField
+          accept=".json,.jsonld,application/json,application/ld+json"
+          onFile={(file) => {
+            setRead(undefined)
+            reading.mutate(file)
+          }}
+        />
+        <FileRefused problem={reading.error} />
         {read && (
           <>
             <p className="text-18 m-0">

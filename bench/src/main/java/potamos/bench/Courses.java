@@ -8,12 +8,16 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
+import potamos.core.batch.Timeline;
 import potamos.core.course.Allocation;
 import potamos.core.course.Call;
 import potamos.core.course.Constructive;
 import potamos.core.course.Course;
 import potamos.core.course.Draft;
+import potamos.core.course.Replanning;
+import potamos.core.course.Use;
 import potamos.core.course.Weeks;
 import potamos.core.quantity.Volume;
 import potamos.course.Search;
@@ -38,6 +42,10 @@ public final class Courses {
         atOnce(WEEKS / 5, 12, 4);
         atOnce(WEEKS / 5, 100, 12);
         atOnce(WEEKS / 10, 200, 30);
+        System.out.println();
+        System.out.println("| trouble | shown p50 | p95 | ways out | a drag's check p50 | p95 |");
+        System.out.println("|---|---|---|---|---|---|");
+        trouble(WEEKS / 2, 40, 6);
         System.out.println();
         System.out.println(
                 "| looked for a better one | proven | late L, at once | late L | its bound | batches, at once | batches | took p50 | p95 |");
@@ -65,6 +73,62 @@ public final class Courses {
         System.out.printf(
                 "| %d calls, %d vessels, %d weeks | %.0f ms | %.0f ms | %.1f | %.1f | %d |%n",
                 calls, vessels, count, at(took, 0.5), at(took, 0.95), late, byHand, broken);
+    }
+
+    /** The vessel of the first batch is out for a day; and a batch is dragged along the axis, checked at each of many places. */
+    private static void trouble(int count, int calls, int vessels) {
+        List<Double> shown = new ArrayList<>();
+        List<Double> checked = new ArrayList<>();
+        int ways = 0;
+        for (long seed = -1; seed <= count; seed++) {
+            Course laid = Weeks.of(Math.max(1, seed), calls, vessels).laid().course();
+            Draft first = laid.drafts().get(0);
+            List<Use> out = new ArrayList<>(laid.taken());
+            out.add(new Use(
+                    Use.Kind.VESSEL,
+                    first.charge().run().vessel().name(),
+                    first.start(),
+                    first.start().plus(Duration.ofDays(1)),
+                    1));
+            Course trouble = laid.taking(out, laid.iceTaken());
+            long from = System.nanoTime();
+            int found = Replanning.of(laid, trouble, Set.of()).size();
+            double took = (System.nanoTime() - from) / 1e6;
+            for (int step = 1; step <= 12; step++) {
+                Course dragged = dragged(laid, first, Duration.ofMinutes(10L * step));
+                long asked = System.nanoTime();
+                int broken = dragged.check().size();
+                double check = (System.nanoTime() - asked) / 1e6;
+                if (seed > 0 && broken >= 0) {
+                    checked.add(check);
+                }
+            }
+            if (seed > 0) {
+                shown.add(took);
+                ways += found;
+            }
+        }
+        Collections.sort(shown);
+        Collections.sort(checked);
+        System.out.printf(
+                "| %d calls, %d vessels, %d weeks, a vessel out for a day | %.0f ms | %.0f ms | %d | %.1f ms | %.1f ms |%n",
+                calls, vessels, count, at(shown, 0.5), at(shown, 0.95), ways, at(checked, 0.5), at(checked, 0.95));
+    }
+
+    private static Course dragged(Course laid, Draft one, Duration later) {
+        Draft there = new Draft(
+                one.id(),
+                one.charge(),
+                one.burner(),
+                one.oven(),
+                one.cooling(),
+                Timeline.startingAt(one.start().plus(later), one.timeline().parts()),
+                one.useBy().plus(later));
+        return laid.with(
+                laid.drafts().stream()
+                        .map(draft -> draft == one ? there : draft)
+                        .toList(),
+                laid.allocations());
     }
 
     private static void looked(int count, int calls, int vessels, int seconds) {

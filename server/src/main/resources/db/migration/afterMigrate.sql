@@ -19,6 +19,7 @@ GRANT SELECT, INSERT, UPDATE ON batch        TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON batch_call   TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON bed_kind     TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON burner       TO potamos@'127.0.0.1';
+GRANT SELECT, INSERT, UPDATE ON calendar_feed TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON chiller      TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON container    TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON device       TO potamos@'127.0.0.1';

@@ -33,11 +33,16 @@ import tools.jackson.databind.node.ObjectNode;
 class AuthorisationTest {
 
     /** What anybody may ask without having signed in. */
-    private static final Set<String> OPEN =
-            Set.of("GET /api/session", "POST /api/session", "DELETE /api/session", "POST /api/kitchen");
+    private static final Set<String> OPEN = Set.of(
+            "GET /api/session",
+            "POST /api/session",
+            "DELETE /api/session",
+            "POST /api/kitchen",
+            "GET /api/calendars/{secret}");
 
     /** What belongs to oneself, and not to the kitchen. */
-    private static final Pattern OWN = Pattern.compile(".* /api/session(/.*)?");
+    private static final Pattern OWN =
+            Pattern.compile(".* /api/session(/.*)?|.* /api/course/calendar|GET /api/calendars/.*");
 
     /** Looked at what could be, with a body; nothing is kept. */
     private static final Pattern LOOKS = Pattern.compile("POST /api/(charges(/.*)?|formulas/reading)");
@@ -91,6 +96,12 @@ class AuthorisationTest {
                 .body();
         ids = Map.ofEntries(
                 Map.entry("batches", batch.id()),
+                Map.entry(
+                        "calendars",
+                        cook.post("/api/course/calendar", "{}")
+                                .at("/path")
+                                .asString()
+                                .replaceFirst(".*/", "")),
                 Map.entry("calls", cook.get("/api/calls").at("/0/id").asString()),
                 Map.entry("devices", device.path("id").asString()),
                 Map.entry("lots", batch.page().at("/lotId").asString()),

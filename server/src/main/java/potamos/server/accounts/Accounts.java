@@ -133,6 +133,14 @@ public class Accounts {
         return person.in(units);
     }
 
+    /** Somebody of a kitchen, as they may act today; nothing once they have left. */
+    public Optional<Person> present(String personId, String kitchenId) {
+        return mapper.ofKitchen(kitchenId).stream()
+                .filter(account -> account.id().equals(personId))
+                .findFirst()
+                .map(Accounts::person);
+    }
+
     static Person person(AccountMapper.Account account) {
         return new Person(
                 account.id(),

@@ -75,6 +75,8 @@ class SecurityConfiguration {
                                 .permitAll()
                                 .requestMatchers(HttpMethod.POST, "/api/kitchen")
                                 .permitAll()
+                                .requestMatchers(HttpMethod.GET, "/api/calendars/*")
+                                .permitAll()
                                 .anyRequest()
                                 .authenticated())
                 .csrf(csrf -> csrf.spa().csrfTokenRepository(tokens()))

@@ -1,6 +1,7 @@
 package potamos.server.courses;
 
 import io.swagger.v3.oas.annotations.Operation;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
@@ -32,8 +33,10 @@ class CoursePapersEndpoint {
     private final Laying laying;
     private final Kitchens kitchens;
     private final KitchenClock clock;
+    private final CourseSchema schema;
 
-    CoursePapersEndpoint(Laying laying, Kitchens kitchens, KitchenClock clock) {
+    CoursePapersEndpoint(Laying laying, Kitchens kitchens, KitchenClock clock, CourseSchema schema) {
+        this.schema = schema;
         this.laying = laying;
         this.kitchens = kitchens;
         this.clock = clock;
@@ -56,6 +59,22 @@ class CoursePapersEndpoint {
     @GetMapping(path = "/api/course/day-sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> daySheet(
             @AuthenticationPrincipal Person person, @RequestParam(required = false) LocalDate day) {
+        return sheet(person, day, "", DaySheet::of);
+    }
+
+    @Operation(summary = "Everything to weigh for what begins on a day, pot by pot, on paper")
+    @GetMapping(path = "/api/course/weigh-out.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> weighOut(
+            @AuthenticationPrincipal Person person, @RequestParam(required = false) LocalDate day) {
+        return sheet(person, day, "-weigh-out", DaySheet::weighOut);
+    }
+
+    /** How a day goes on paper. */
+    private interface Sheet {
+        byte[] of(String kitchen, LocalDate date, Day day, ZoneId zone, String units, Instant printed);
+    }
+
+    private ResponseEntity<byte[]> sheet(Person person, LocalDate day, String name, Sheet sheet) {
         person.require(Right.READ);
         Kitchens.Kitchen kitchen = kitchens.of(person.kitchenId());
         LocalDate today = clock.instant().atZone(kitchen.zone()).toLocalDate();
@@ -66,14 +85,21 @@ class CoursePapersEndpoint {
         }
         Courses.Laid laid = laying.laid(person, (int) Math.min(Course.MOST_DAYS, ahead + 2));
         return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + asked + ".pdf\"")
-                .body(DaySheet.of(
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + asked + name + ".pdf\"")
+                .body(sheet.of(
                         kitchen.name(),
                         asked,
                         Day.of(pots(laid), laid.laid().course().calls(), asked, kitchen.zone()),
                         kitchen.zone(),
                         person.units(),
                         clock.instant()));
+    }
+
+    @Operation(summary = "What the course is like as JSON, as a JSON Schema")
+    @GetMapping(path = "/api/course/schema.json", produces = "application/schema+json")
+    String schema(@AuthenticationPrincipal Person person) {
+        person.require(Right.READ);
+        return schema.toString();
     }
 
     @Operation(summary = "The batches of the course as a table")

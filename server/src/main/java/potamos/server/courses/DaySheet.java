@@ -5,7 +5,9 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import potamos.core.course.Day;
 import potamos.server.paper.Ink;
@@ -24,6 +26,8 @@ final class DaySheet {
     private static final float POT = MARGIN + 52;
     private static final float WHAT = MARGIN + 150;
     private static final float TICK = 11;
+    private static final float WEIGHED = MARGIN + 250;
+    private static final float LOT = MARGIN + 370;
 
     private final Ink ink;
     private final PaperUnits units;
@@ -41,16 +45,62 @@ final class DaySheet {
         String title = PaperWords.DAY.format(date);
         try (Ink ink = new Ink(title, Ink.A4_WIDTH, Ink.A4_HEIGHT)) {
             DaySheet sheet = new DaySheet(ink, PaperUnits.of(units), zone);
-            sheet.title(title, kitchen, printed);
+            sheet.title(title, "The day at the pots", kitchen, printed);
             sheet.hours(day);
             sheet.weighing(day);
             return ink.pdf();
         }
     }
 
-    private void title(String title, String kitchen, Instant printed) {
+    /** What is weighed for a day and nothing else: pot by pot in the order in which they begin, with room for what the scale says and the lot. */
+    static byte[] weighOut(String kitchen, LocalDate date, Day day, ZoneId zone, String units, Instant printed) {
+        String title = PaperWords.DAY.format(date);
+        try (Ink ink = new Ink(title, Ink.A4_WIDTH, Ink.A4_HEIGHT)) {
+            DaySheet sheet = new DaySheet(ink, PaperUnits.of(units), zone);
+            sheet.title(title, "To weigh", kitchen, printed);
+            sheet.pots(day);
+            return ink.pdf();
+        }
+    }
+
+    private record Part(Day.Share share, String item) {}
+
+    private void pots(Day day) {
+        Map<String, List<Part>> pots = day.weighs().stream()
+                .flatMap(weigh -> weigh.shares().stream().map(share -> new Part(share, weigh.item())))
+                .sorted(Comparator.comparing((Part part) -> part.share().at())
+                        .thenComparing(part -> part.share().vessel()))
+                .collect(Collectors.groupingBy(
+                        part -> part.share().vessel() + " · " + part.share().stock() + ", begins "
+                                + PaperWords.CLOCK.format(part.share().at().atZone(zone)),
+                        LinkedHashMap::new,
+                        Collectors.toList()));
+        if (pots.isEmpty()) {
+            line("", "", "Nothing begins on this day.", "");
+        }
+        pots.forEach((pot, parts) -> {
+            head(pot);
+            parts.stream()
+                    .sorted(Comparator.comparing((Part part) -> part.share().mass())
+                            .reversed())
+                    .forEach(this::weighed);
+        });
+    }
+
+    private void weighed(Part part) {
+        room();
+        ink.text(true, BODY, MARGIN, y - 14, units.mass(part.share().mass()));
+        ink.text(false, BODY, POT + 24, y - 14, ink.fitted(BODY, part.item(), WEIGHED - POT - 30));
+        ink.text(false, SMALL, WEIGHED, y - 14, "weighed");
+        ink.line(WEIGHED + 46, y - 15, LOT - 10, y - 15, 0.5f);
+        ink.text(false, SMALL, LOT, y - 14, "lot");
+        ink.line(LOT + 20, y - 15, RIGHT - 2 * TICK, y - 15, 0.5f);
+        tick();
+    }
+
+    private void title(String title, String what, String kitchen, Instant printed) {
         ink.text(true, 28, MARGIN, y - 24, title);
-        ink.text(false, BODY, MARGIN, y - 42, "The day at the pots · " + kitchen);
+        ink.text(false, BODY, MARGIN, y - 42, what + " · " + kitchen);
         ink.textTo(false, SMALL, RIGHT, y - 42, "as planned at " + PaperWords.CLOCK.format(printed.atZone(zone)));
         y -= 52;
         ink.line(MARGIN, y, RIGHT, y, 2);

@@ -103,8 +103,10 @@ class CallEndpoint {
     private final Calls calls;
     private final Formulas formulas;
     private final Kitchens kitchens;
+    private final CallTable table;
 
-    CallEndpoint(Calls calls, Formulas formulas, Kitchens kitchens) {
+    CallEndpoint(Calls calls, Formulas formulas, Kitchens kitchens, CallTable table) {
+        this.table = table;
         this.calls = calls;
         this.formulas = formulas;
         this.kitchens = kitchens;
@@ -150,6 +152,14 @@ class CallEndpoint {
                 body.without() == null ? Set.of() : body.without(),
                 body.note() == null ? "" : body.note());
         return view(calls.of(person, body.id()));
+    }
+
+    @Operation(summary = "Asks for every line of a table: station, formula, litres, ready by, without, note")
+    @PostMapping(path = "/table", consumes = "text/csv")
+    List<CallView> table(@AuthenticationPrincipal Person person, @RequestBody String csv) {
+        return table.ask(person, csv).stream()
+                .map(id -> view(calls.of(person, id)))
+                .toList();
     }
 
     @Operation(summary = "Asks for more or less, or for another time")
