@@ -1,13 +1,28 @@
 import { scaleLinear, scaleTime } from 'd3-scale'
-import { area, curveStepAfter } from 'd3-shape'
 import { liquorColour } from './liquor'
 import { Taken } from './Taken'
-import { afloat, berths, ends, ms, type Afloat } from './river'
+import { Ice, Mouth, Ovens, Shelf, Tide } from './RiverBanks'
+import { afloat, berths, ends, ms } from './river'
+import {
+  AXIS,
+  DONE,
+  ICE,
+  LANE,
+  LEFT,
+  MOUTH,
+  OVEN,
+  SAID,
+  SHELF,
+  TIDE,
+  TIDE_TOP,
+  VESSEL,
+  WIDTH,
+  type At,
+} from './riverMeasure'
 import type { Schemas } from '../api/client'
 
 export type Course = Schemas['KitchenCourse']
 type Draft = Course['drafts'][number]
-type At = (at: number) => number
 
 interface Props {
   course: Course
@@ -15,26 +30,16 @@ interface Props {
   chosen?: string
   onChoose: (id: string | undefined) => void
   /** A batch is let go so many minutes from where it was taken; where it may not be moved it is only looked at. */
-  onMove?: (id: string, minutes: number) => void
+  onMove?: (id: string, minutes: number, vesselId: string | undefined) => void
+  /** From the smallest vessel to the largest: across lies the next one. */
+  vessels: { id: string; name: string }[]
   clock: (at: number) => string
   day: (at: number) => string
   litres: (value: number) => string
+  kg: (value: number) => string
   label: string
 }
 
-const WIDTH = 1240
-const LEFT = 8
-/** Above the tide stands its name. */
-const TIDE_TOP = 26
-const TIDE = 84
-const AXIS = 28
-const LANE = 64
-const FALL = 70
-const SHELF = 96
-const MOUTH = 40
-const SAID = 40
-/** So small a picture shows a stock in the colour that it ends in. */
-const DONE = 10
 /** A name may be longer than its stream: of the whole width. */
 const NAMED = 0.24
 const CALLED = 0.12
@@ -47,7 +52,7 @@ const MIDNIGHT = '00:00'
 const IN_THE_POT: string[] = ['BLANCH', 'FILL', 'BRING_UP', 'SIMMER', 'REST', 'STRAIN', 'REDUCE']
 
 /** The kitchen as one river: pots as tributaries, their litres falling through the cold onto the shelf, and the mouths that leave it at each call. */
-export function River({ course, chosen, onChoose, onMove, clock, day, litres, label }: Props) {
+export function River({ course, chosen, onChoose, onMove, vessels, clock, day, litres, kg, label }: Props) {
   const from = ms(course.now)
   const to = ms(course.until)
   const time = scaleTime([from, to], [LEFT, WIDTH - LEFT])
@@ -65,7 +70,9 @@ export function River({ course, chosen, onChoose, onMove, clock, day, litres, la
   const count = Math.max(1, ...[...lanes.values()].map((lane) => lane + 1))
   const thick = scaleLinear([0, Math.max(4, ...streams.map((one) => one.litres))], [0, LANE - 26])
   const pots = TIDE + AXIS
-  const shelfTop = pots + count * LANE + FALL
+  const heated = [...new Set(course.ovens.map((oven) => oven.name))]
+  const cold = pots + count * LANE + heated.length * OVEN
+  const shelfTop = cold + ICE
   const bank = shelfTop + SHELF
   const stocks = afloat(course)
   const depth = scaleLinear([0, Math.max(1, ...stocks.steps.map((s) => s.upTo.at(-1) ?? 0))], [0, SHELF - 24])
@@ -75,6 +82,11 @@ export function River({ course, chosen, onChoose, onMove, clock, day, litres, la
   )
   const rows = Math.max(1, ...[...mouths.values()].map((row) => row + 1))
   const height = bank + MOUTH + rows * SAID
+  const vesselAcross = (vesselId: string, across: number) => {
+    const steps = Math.round(across / VESSEL)
+    const at = vessels.findIndex((vessel) => vessel.id === vesselId)
+    return steps === 0 ? undefined : vessels[Math.min(vessels.length - 1, Math.max(0, at + steps))]
+  }
   const laneOf = (id: string) => pots + (lanes.get(id) ?? 0) * LANE + LANE / 2 + 10
   const stream = (one: (typeof streams)[number], planned: boolean) => (
     <Tributary
@@ -117,6 +129,7 @@ export function River({ course, chosen, onChoose, onMove, clock, day, litres, la
           </text>
         </g>
       ))}
+      <Ovens names={heated} ovens={course.ovens} x={x} top={pots + count * LANE} />
       <Shelf stocks={stocks} x={x} bank={bank} depth={(l) => depth(l)} to={to} />
       {course.running.map((batch) => (
         <g key={batch.id}>{stream(batch, false)}</g>
@@ -127,11 +140,40 @@ export function River({ course, chosen, onChoose, onMove, clock, day, litres, la
           width={WIDTH}
           faint={chosen !== undefined && chosen !== draft.id}
           onTake={() => onChoose(draft.id)}
-          onMove={onMove && ((along) => onMove(draft.id, tens((along * (to - from)) / (WIDTH - 2 * LEFT))))}
+          inHand={chosen === draft.id}
+          onMove={
+            onMove &&
+            ((along, across) =>
+              onMove(
+                draft.id,
+                tens((along * (to - from)) / (WIDTH - 2 * LEFT)),
+                vesselAcross(draft.vesselId, across)?.id,
+              ))
+          }
+          says={(across) => {
+            const vessel = vesselAcross(draft.vesselId, across)
+            return (
+              vessel && (
+                <text
+                  x={Math.max(LEFT, x(ends(draft.stages).start))}
+                  y={laneOf(draft.id) + thick(draft.litres) / 2 + 22}
+                  fontSize={18}
+                  fontWeight={700}
+                  fill="var(--river)"
+                  stroke="var(--surface)"
+                  strokeWidth={4}
+                  paintOrder="stroke"
+                >
+                  into {vessel.name}
+                </text>
+              )
+            )
+          }}
         >
           {stream(draft, true)}
         </Taken>
       ))}
+      <Ice ice={course.ice} x={x} foot={cold + ICE} kg={kg} />
       {wanted.map((call) => (
         <Mouth
           key={call.id}
@@ -163,79 +205,6 @@ function hours(from: number, to: number, clock: (at: number) => string): number[
       const [hour, minute] = clock(at).split(':').map(Number)
       return minute === 0 && hour! % every === 0
     },
-  )
-}
-
-/** How many hands are there, and how many are wanted: where the water is over the bank, two acts collide. */
-function Tide({ hands, x }: { hands: Course['hands']; x: At }) {
-  const most = Math.max(1, ...hands.map((h) => Math.max(h.there, h.wanted)))
-  const y = scaleLinear([0, most], [TIDE - 2, TIDE_TOP])
-  return (
-    <g>
-      <text x={LEFT} y={16} fontSize={15} fontWeight={600} fill="var(--ink)">
-        Hands wanted, of those who are there
-      </text>
-      {hands.map((h) => {
-        const left = x(ms(h.from))
-        const width = x(ms(h.to)) - left
-        const over = Math.max(0, h.wanted - h.there)
-        return (
-          <g key={h.from}>
-            <rect x={left} width={width} y={y(h.there)} height={TIDE - 2 - y(h.there)} fill="var(--water)" />
-            <rect
-              x={left}
-              width={width}
-              y={y(h.wanted)}
-              height={TIDE - 2 - y(h.wanted)}
-              fill="var(--river)"
-            />
-            {over > 0 && (
-              <rect x={left} width={width} y={y(h.wanted)} height={y(0) - y(over)} fill="var(--ember)" />
-            )}
-          </g>
-        )
-      })}
-    </g>
-  )
-}
-
-/** What is on hand at each hour, stock upon stock. */
-function Shelf({
-  stocks,
-  x,
-  bank,
-  depth,
-  to,
-}: {
-  stocks: Afloat
-  x: At
-  bank: number
-  depth: (litres: number) => number
-  to: number
-}) {
-  const steps = [...stocks.steps, { at: to, upTo: stocks.steps.at(-1)?.upTo ?? [] }]
-  return (
-    <g>
-      {stocks.names.map((stock, n) => (
-        <path
-          key={stock.name}
-          d={
-            area<(typeof steps)[number]>()
-              .x((s) => x(s.at))
-              .y0((s) => bank - depth(n === 0 ? 0 : (s.upTo[n - 1] ?? 0)))
-              .y1((s) => bank - depth(s.upTo[n] ?? 0))
-              .curve(curveStepAfter)(steps) ?? ''
-          }
-          fill={liquorColour(stock.family, DONE)}
-          stroke="var(--surface)"
-          strokeWidth={1}
-        />
-      ))}
-      <line x1={LEFT} x2={WIDTH - LEFT} y1={bank} y2={bank} stroke="var(--frost)" strokeWidth={3} />
-      <text x={LEFT + 8} y={bank - SHELF + 14} fontSize={15} fontWeight={600} fill="var(--frost)">
-        On the cold shelf
-      </text>
-    </g>
   )
 }
 
@@ -297,44 +266,5 @@ function Tributary({
         {says}
       </text>
     </>
-  )
-}
-
-/** Litres that leave at the hour of a call; what is missing is an empty bed. */
-function Mouth({
-  call,
-  at,
-  bank,
-  end,
-  wide,
-  says,
-  clock,
-}: {
-  call: Course['calls'][number]
-  at: number
-  bank: number
-  end: number
-  wide: number
-  says: string
-  clock: (at: number) => string
-}) {
-  const wrong = call.missing > 0 || call.lateMin > 0
-  const said = Math.min(at, WIDTH - 120)
-  return (
-    <g>
-      <path
-        d={`M${at - wide / 2} ${bank}C${at - wide / 2} ${bank + 18} ${at} ${bank + 22} ${at} ${end}H${at + 3}C${at + 3} ${bank + 22} ${at + wide / 2} ${bank + 18} ${at + wide / 2} ${bank}Z`}
-        fill={call.missing > 0 ? 'none' : liquorColour(call.family, DONE)}
-        stroke={wrong ? 'var(--ember)' : 'none'}
-        strokeWidth={2}
-        strokeDasharray={call.missing > 0 ? '4 3' : undefined}
-      />
-      <text x={said} y={end + 17} fontSize={15} fontWeight={600} fill={wrong ? 'var(--ember)' : 'var(--ink)'}>
-        {says}
-      </text>
-      <text x={said} y={end + 33} fontSize={14} fill="var(--quiet)">
-        {clock(ms(call.by))}
-      </text>
-    </g>
   )
 }

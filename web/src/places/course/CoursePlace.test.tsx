@@ -1,7 +1,7 @@
 import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Course } from '../../graphics/River'
-import { answer, network, problem, said, visit } from '../../testing/kitchen'
+import { answer, network, pick, problem, said, visit } from '../../testing/kitchen'
 import CoursePlace from './CoursePlace'
 
 const course = () => answer<Course>('course')
@@ -119,6 +119,48 @@ describe('the course', () => {
     expect(puts()).toHaveLength(1)
     fireEvent.keyDown(document.body, { key: 'z' })
     await expect.poll(() => screen.queryByText('that time is already past')).toBeNull()
+  })
+
+  it('splits a batch in two, and joins it with another of its stock', async () => {
+    const it = course()
+    const of = it.drafts.map((d) => d.formula)
+    const twice = of.find((formula, n) => of.indexOf(formula) !== n)!
+    const [draft, other] = it.drafts.filter((d) => d.formula === twice)
+    const first = { ...draft!, start: '2026-11-25T10:20:00Z' }
+    const { sent, panel } = await takeFirst(
+      { ...it, drafts: [first, other!] },
+      {
+        [`POST /api/course/drafts/${draft!.id}/halves`]: it,
+        [`POST /api/course/drafts/${draft!.id}/joining`]: it,
+      },
+    )
+    fireEvent.click(within(panel).getByRole('button', { name: 'Split in two' }))
+    await expect.poll(() => sent.some((s) => s.path.endsWith('/halves'))).toBe(true)
+    const list = await within(panel).findByRole('button', { name: /^Join with/ })
+    await pick(list, new RegExp(other!.vesselName))
+    await expect
+      .poll(() => sent.find((s) => s.path.endsWith('/joining'))?.body)
+      .toEqual({ version: it.held.version, otherId: other!.id })
+  })
+
+  it('goes into the next larger vessel by a key, and not out of the smallest', async () => {
+    const it = course()
+    const { vessels } = answer<{ vessels: { id: string; name: string; brimfulL: number }[] }>('kitchen')
+    const bySize = [...vessels].sort((a, b) => a.brimfulL - b.brimfulL)
+    const smallest = { ...it.drafts[0]!, vesselId: bySize[0]!.id, start: '2026-11-25T10:20:00Z' }
+    const { draft, sent } = await takeFirst(
+      { ...it, drafts: [smallest] },
+      { '/api/kitchen': { ...answer<object>('kitchen'), vessels: bySize } },
+    )
+    fireEvent.keyDown(document.body, { key: 'ArrowUp' })
+    expect(sent.some((s) => s.method === 'PUT')).toBe(false)
+    const next = bySize[1]!
+    await expect
+      .poll(() => {
+        fireEvent.keyDown(document.body, { key: 'ArrowDown' })
+        return sent.find((s) => s.method === 'PUT')?.body
+      })
+      .toMatchObject({ vesselId: next.id, start: draft.start })
   })
 
   it('says once what a held batch breaks, and lets it go', async () => {

@@ -10,6 +10,7 @@ import { Empty, Failed, Loading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { ToMake } from './ToMake'
 import { startsLater, stopLooking, useCourseChanges, type Call, type Draft, type Moved } from './changes'
+import { useVessels } from './vessels'
 import { HitNow } from './HitNow'
 import { Missing } from './Missing'
 import { InHand } from './InHand'
@@ -59,6 +60,7 @@ function Laid({ course, days }: { course: Course; days: number }) {
   const may = useMay()
   const { clock, day } = useTimes()
   const changes = useCourseChanges(course, days)
+  const vessels = useVessels()
   const inHand = course.drafts.find((draft) => draft.id === taken)
   const plans = may('PLAN')
   const hold = (draft: Draft, moved?: Moved) => {
@@ -87,15 +89,18 @@ function Laid({ course, days }: { course: Course; days: number }) {
           onChoose={setTaken}
           onMove={
             plans
-              ? (id, minutes) => {
+              ? (id, minutes, vesselId) => {
                   const draft = course.drafts.find((one) => one.id === id)
-                  if (draft) hold(draft, { start: startsLater(draft, minutes) })
+                  if (draft)
+                    hold(draft, { start: startsLater(draft, minutes), ...(vesselId && { vesselId }) })
                 }
               : undefined
           }
+          vessels={vessels}
           clock={clock}
           day={day}
           litres={(value) => units.litres(value)}
+          kg={(value) => units.kg(value)}
           label={summary(course)}
         />
       </div>
@@ -105,6 +110,11 @@ function Laid({ course, days }: { course: Course; days: number }) {
           days={days}
           draft={inHand}
           busy={changes.busy}
+          vessels={vessels}
+          onSplit={() => changes.split.mutate(inHand.id)}
+          onJoin={(otherId) =>
+            changes.join.mutate({ id: inHand.id, otherId }, { onSuccess: () => setTaken(undefined) })
+          }
           onHold={(moved) => hold(inHand, moved)}
           onRelease={() => changes.release.mutate(inHand.id, { onSuccess: () => setTaken(undefined) })}
           onAccept={() => changes.accept.mutate([inHand], { onSuccess: () => setTaken(undefined) })}

@@ -2,10 +2,10 @@ import { useQuery } from '@tanstack/react-query'
 import { useMemo, type ReactNode } from 'react'
 import { api, data } from '../../api/client'
 import type { Schemas } from '../../api/client'
-import { useKitchen } from '../../api/queries'
 import type { Course } from '../../graphics/River'
 import { Button } from '../../kit/Button'
 import { useKeys } from '../../kit/keys'
+import { Pick } from '../../kit/Pick'
 import { SelectField } from '../../kit/SelectField'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { brokenName, obstacleName } from '../../words/en'
@@ -29,6 +29,9 @@ export function InHand({
   days,
   draft,
   busy,
+  vessels,
+  onSplit,
+  onJoin,
   onHold,
   onRelease,
   onAccept,
@@ -38,6 +41,9 @@ export function InHand({
   days: number
   draft: Draft
   busy: boolean
+  vessels: { id: string; name: string }[]
+  onSplit: () => void
+  onJoin: (otherId: string) => void
   onHold: (moved?: Moved) => void
   onRelease: () => void
   onAccept: () => void
@@ -46,23 +52,27 @@ export function InHand({
   const units = useUnits()
   const may = useMay()
   const { day } = useTimes()
-  const kitchen = useKitchen()
   const plans = may('PLAN')
-  const keys = useMemo(
-    () => ({
+  const keys = useMemo(() => {
+    const across = (steps: number) => {
+      const vessel = vessels[vessels.findIndex((one) => one.id === draft.vesselId) + steps]
+      if (vessel) onHold({ vesselId: vessel.id })
+    }
+    return {
       Escape: onClose,
       ...(plans && {
         ArrowLeft: () => onHold({ start: startsLater(draft, -10) }),
         ArrowRight: () => onHold({ start: startsLater(draft, 10) }),
         '+': () => onHold({ litres: draft.litres + 1 }),
         '-': () => onHold({ litres: Math.max(1, draft.litres - 1) }),
+        ArrowUp: () => across(-1),
+        ArrowDown: () => across(1),
       }),
-    }),
-    [plans, onHold, onClose, draft],
-  )
+    }
+  }, [plans, onHold, onClose, draft, vessels])
   useKeys(keys)
   const broken = brokenBy(course, draft)
-  const vessels = (kitchen.data?.vessels ?? []).map((vessel) => ({ value: vessel.id, name: vessel.name }))
+  const others = course.drafts.filter((one) => one.id !== draft.id && one.formula === draft.formula)
   return (
     <section
       aria-label="In hand"
@@ -113,7 +123,7 @@ export function InHand({
                 <SelectField
                   label="Vessel"
                   value={draft.vesselId}
-                  options={vessels}
+                  options={vessels.map((vessel) => ({ value: vessel.id, name: vessel.name }))}
                   onValue={(vesselId) => onHold({ vesselId })}
                 />
               </div>
@@ -130,6 +140,23 @@ export function InHand({
                 <Button disabled={busy} onClick={() => onHold()}>
                   Hold it here
                 </Button>
+              )}
+              <Button disabled={busy} onClick={onSplit}>
+                Split in two
+              </Button>
+              {others.length > 0 && (
+                <Pick
+                  label="Join with"
+                  look="small"
+                  value=""
+                  empty="Join with …"
+                  disabled={busy}
+                  onValue={onJoin}
+                  options={others.map((one) => ({
+                    value: one.id,
+                    name: `${units.litres(one.litres)} in ${one.vesselName}, ${day(one.start)}`,
+                  }))}
+                />
               )}
               <Button tone="quiet" onClick={onClose}>
                 Put it down

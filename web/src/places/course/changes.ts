@@ -61,6 +61,17 @@ export function useCourseChanges(course: Course, days: number) {
   const holdAll = useLaid(days, (before: string) =>
     data(api.POST('/api/course/hold', { params, body: { ...body, before } })),
   )
+  const split = useLaid(days, (id: string) =>
+    data(api.POST('/api/course/drafts/{id}/halves', { params: { path: { id }, ...params }, body })),
+  )
+  const join = useLaid(days, ({ id, otherId }: { id: string; otherId: string }) =>
+    data(
+      api.POST('/api/course/drafts/{id}/joining', {
+        params: { path: { id }, ...params },
+        body: { ...body, otherId },
+      }),
+    ),
+  )
   const undo = useLaid<void>(days, () => data(api.POST('/api/course/undo', { params, body })))
   const redo = useLaid<void>(days, () => data(api.POST('/api/course/redo', { params, body })))
   const look = useLaid(days, (seconds: number) =>
@@ -91,11 +102,13 @@ export function useCourseChanges(course: Course, days: number) {
     'calls',
     'batches',
   )
-  const all = [hold, holdAll, release, releaseAll, undo, redo, look, accept]
+  const all = [hold, split, join, holdAll, release, releaseAll, undo, redo, look, accept]
   // What was refused is told until something else is done.
   const latest = all.reduce((a, b) => (b.submittedAt > a.submittedAt ? b : a))
   return {
     hold,
+    split,
+    join,
     holdAll,
     release,
     releaseAll,

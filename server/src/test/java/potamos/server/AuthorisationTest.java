@@ -58,9 +58,9 @@ class AuthorisationTest {
     private static final String MARK = "Kestrel";
 
     /** One for all: many from one address are told to wait. */
-    private final Visitor stranger = Visitor.stranger();
+    private Visitor stranger;
 
-    private final JsonNode contract = stranger.get("/api/openapi.json").body();
+    private JsonNode contract;
     private Visitor cook;
     private Map<String, String> ids;
 
@@ -89,6 +89,8 @@ class AuthorisationTest {
 
     @BeforeAll
     void oneOfEverything() {
+        stranger = Visitor.stranger();
+        contract = stranger.get("/api/openapi.json").body();
         cook = Visitor.signedIn("ilse");
         TestBatch batch = TestBatch.accepted(cook, 12).stored(11);
         JsonNode kitchen = cook.get("/api/kitchen").body();

@@ -154,6 +154,31 @@ class HeldCourseTest {
                 .contains("long");
     }
 
+    /** In two pots, then in one again: both halves are held, and so is the whole. */
+    @Test
+    void oneIsMadeTwoAndTwoAreMadeOne() {
+        TestKitchen.freshPot(chef);
+        house.call(9, Duration.ofHours(30));
+        JsonNode whole = chef.get("/api/course?days=3").at("/drafts/0");
+        String path = "/api/course/drafts/" + whole.path("id").asString();
+        Visitor.Answer halves = chef.post(path + "/halves?days=3", "{\"version\": 0}");
+        assertThat(halves.status()).as("%s", halves.body()).isEqualTo(200);
+        assertThat(halves.at("/drafts").size()).isEqualTo(2);
+        assertThat(halves.at("/drafts/0/vesselId").asString())
+                .isNotEqualTo(halves.at("/drafts/1/vesselId").asString());
+        assertThat(halves.at("/broken")).isEmpty();
+        assertThat(halves.at("/calls/0/missing").asDouble()).isZero();
+        Visitor.Answer one = chef.post(
+                "/api/course/drafts/" + halves.at("/drafts/0/id").asString() + "/joining?days=3",
+                "{\"version\": 1, \"otherId\": \"%s\"}"
+                        .formatted(halves.at("/drafts/1/id").asString()));
+        assertThat(one.at("/drafts").size()).as("%s", one.body()).isEqualTo(1);
+        assertThat(one.at("/drafts/0/held").asBoolean()).isTrue();
+        assertThat(one.at("/drafts/0/litres").asDouble()).isCloseTo(9, within(0.15));
+        assertThat(chef.post(path + "/halves?days=3", "{\"version\": 2}").reason("draftId"))
+                .contains("any more");
+    }
+
     @Test
     void aSearchHoldsWhatItFindsAndSaysHowGoodItIs() {
         house.call(3, Duration.ofHours(20));

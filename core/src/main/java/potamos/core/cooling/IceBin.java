@@ -43,6 +43,44 @@ public record IceBin(Mass holds, double kgPerH) {
         return Mass.ofKg(filled(kg, clock, when));
     }
 
+    /** What lies in the bin from a moment on. */
+    public record Level(Instant at, Mass ice) {}
+
+    /**
+     * How the ice in the bin sinks with every bath and rises with the machine: straight from one level to the next, two at the moment of a bath.
+     *
+     * @param until the last moment told
+     */
+    public List<Level> levels(Instant now, List<Use> uses, Instant until) {
+        List<Use> inOrder = uses.stream()
+                .filter(use -> use.at().isBefore(until))
+                // One that is overdue is taken now.
+                .map(use -> use.at().isBefore(now) ? new Use(now, use.ice()) : use)
+                .sorted(Comparator.comparing(Use::at))
+                .toList();
+        List<Level> levels = new ArrayList<>(List.of(new Level(now, holds)));
+        for (Use use : inOrder) {
+            rise(levels, use.at());
+            double left = levels.get(levels.size() - 1).ice().kg() - use.ice().kg();
+            levels.add(new Level(use.at(), Mass.ofKg(Math.max(0, left))));
+        }
+        rise(levels, until);
+        return levels;
+    }
+
+    /** On to a moment, by way of the one at which the bin is full again. */
+    private void rise(List<Level> levels, Instant to) {
+        Level last = levels.get(levels.size() - 1);
+        double lacks = holds.kg() - last.ice().kg();
+        if (lacks > 0 && kgPerH > 0) {
+            Instant full = last.at().plusSeconds((long) Math.ceil(lacks / kgPerH * SECONDS_PER_H));
+            if (full.isBefore(to)) {
+                levels.add(new Level(full, holds));
+            }
+        }
+        levels.add(new Level(to, Mass.ofKg(filled(last.ice().kg(), last.at(), to))));
+    }
+
     /**
      * Ice that one more bath may take at a moment without any of the others missing theirs, those after it counted in.
      *

@@ -3,6 +3,7 @@ package potamos.core.course;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -208,6 +209,21 @@ public record Course(
             }
         }
         return all;
+    }
+
+    /** How the ice sinks and rises; nothing where the kitchen has told of no bin. */
+    public List<IceBin.Level> ice() {
+        List<IceBin.Use> uses = Stream.concat(iceTaken.stream(), drafts.stream().flatMap(draft -> draft.ice().stream()))
+                .toList();
+        return equipment.ice().map(bin -> bin.levels(now, uses, until)).orElse(List.of());
+    }
+
+    /** Everything that takes an oven, in order. */
+    public List<Use> ovens() {
+        return Stream.concat(taken.stream(), drafts.stream().flatMap(draft -> draft.uses().stream()))
+                .filter(use -> use.kind() == Use.Kind.OVEN)
+                .sorted(Comparator.comparing(Use::from))
+                .toList();
     }
 
     private double energyKwh() {

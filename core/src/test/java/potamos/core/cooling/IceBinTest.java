@@ -78,4 +78,28 @@ class IceBinTest {
         Mass spare = bin.spare(NOW.minus(Duration.ofHours(9)), others, in(hour));
         assertThat(spare.kg()).isCloseTo(kg, within(0.05));
     }
+
+    /** Wherever it is looked at, the line is what is in the bin: down at each bath, up by the machine, flat once it is full. */
+    @Test
+    void itsLineIsWhatIsInTheBin() {
+        IceBin bin = new IceBin(Mass.ofKg(60), 18);
+        List<Use> uses = List.of(use(-1, 5), use(3, 50), use(2, 20), use(9, 60));
+        List<IceBin.Level> levels = bin.levels(NOW, uses, in(20));
+        assertThat(levels.get(levels.size() - 1).at()).isEqualTo(in(20));
+        for (int i = 1; i < levels.size(); i++) {
+            IceBin.Level from = levels.get(i - 1);
+            IceBin.Level to = levels.get(i);
+            assertThat(to.at()).isAfterOrEqualTo(from.at());
+            if (from.at().isBefore(to.at())) {
+                Instant middle =
+                        from.at().plus(Duration.between(from.at(), to.at()).dividedBy(2));
+                assertThat(bin.at(NOW, uses, middle).kg())
+                        .isCloseTo((from.ice().kg() + to.ice().kg()) / 2, within(0.02));
+            }
+        }
+        assertThat(levels).anyMatch(level -> level.ice().kg() == 0);
+        assertThat(new IceBin(Mass.ofKg(10), 0).levels(NOW, List.of(use(1, 4)), in(5)))
+                .extracting(level -> level.ice().kg())
+                .containsExactly(10.0, 10.0, 6.0, 6.0);
+    }
 }

@@ -23,6 +23,8 @@ import potamos.course.Search;
  * A course as it is drawn.
  *
  * @param lots  what there is, or is coming whatever is done
+ * @param ice   in the bin; none where the kitchen has told of none
+ * @param ovens that are taken
  * @param hands how many cooks are there, and how many are wanted
  * @param howMuchLateL litres late or missing, weighted as the planner does
  * @param unmade batches that are held and cannot be made as they are
@@ -37,6 +39,8 @@ record KitchenCourse(
         @NotNull List<CourseLot> lots,
         @NotNull List<CourseCall> calls,
         @NotNull List<CourseHands> hands,
+        @NotNull List<CourseIce> ice,
+        @NotNull List<CourseOven> ovens,
         double howMuchLateL,
         @NotNull CourseHeld held,
         @NotNull List<CourseUnmade> unmade,
@@ -148,6 +152,15 @@ record KitchenCourse(
             long lateMin,
             @NotNull String why) {}
 
+    /** Ice in the bin from a moment on, straight to the next; two at the moment of a bath. */
+    record CourseIce(@NotNull Instant at, double kg) {}
+
+    /** An oven that is taken. */
+    record CourseOven(
+            @NotNull String name,
+            @NotNull Instant from,
+            @NotNull Instant to) {}
+
     record CourseHands(@NotNull Instant from, @NotNull Instant to, int there, double wanted) {}
 
     static KitchenCourse of(Courses.Laid all, Optional<CourseFound> found) {
@@ -190,6 +203,13 @@ record KitchenCourse(
                 course.hands().stream()
                         .filter(h -> h.from().isBefore(begun.shown()))
                         .map(h -> new CourseHands(h.from(), h.to(), h.there(), h.wanted()))
+                        .toList(),
+                course.ice().stream()
+                        .map(level -> new CourseIce(level.at(), level.ice().kg()))
+                        .toList(),
+                course.ovens().stream()
+                        .filter(use -> use.from().isBefore(begun.shown()))
+                        .map(use -> new CourseOven(use.name(), use.from(), use.to()))
                         .toList(),
                 course.values().lateL(),
                 new CourseHeld(

@@ -53,6 +53,10 @@ class KitchenCourseEndpoint {
 
     record HoldAllIn(int version, @NotNull Instant before) {}
 
+    record JoinIn(
+            int version,
+            @NotNull @Size(max = HeldCourse.LONGEST_ID) String otherId) {}
+
     record VersionIn(int version) {}
 
     /** For how long to look, 1 to 30 s. */
@@ -133,6 +137,30 @@ class KitchenCourseEndpoint {
             @Valid @RequestBody HoldAllIn body) {
         person.require(Right.PLAN);
         laying.hold(person, days, body.version(), body.before());
+        return course(person, days);
+    }
+
+    @Operation(summary = "Makes two batches of one, the second in another vessel; both are held")
+    @PostMapping("/api/course/drafts/{id}/halves")
+    KitchenCourse split(
+            @AuthenticationPrincipal Person person,
+            @PathVariable String id,
+            @RequestParam(defaultValue = "3") int days,
+            @Valid @RequestBody VersionIn body) {
+        person.require(Right.PLAN);
+        laying.split(person, days, body.version(), id);
+        return course(person, days);
+    }
+
+    @Operation(summary = "Makes one batch of two of the same stock; it is held")
+    @PostMapping("/api/course/drafts/{id}/joining")
+    KitchenCourse join(
+            @AuthenticationPrincipal Person person,
+            @PathVariable String id,
+            @RequestParam(defaultValue = "3") int days,
+            @Valid @RequestBody JoinIn body) {
+        person.require(Right.PLAN);
+        laying.join(person, days, body.version(), id, body.otherId());
         return course(person, days);
     }
 

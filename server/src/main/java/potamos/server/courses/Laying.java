@@ -21,6 +21,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.course.Course;
 import potamos.core.course.Draft;
+import potamos.core.course.Reshaping;
 import potamos.core.quantity.Refusal;
 import potamos.course.Search;
 import potamos.server.accounts.Person;
@@ -127,6 +128,38 @@ public class Laying {
                 person,
                 version,
                 drafts -> Stream.concat(drafts.stream(), laidNow.stream()).toList());
+    }
+
+    /** Two held in the place of one. */
+    void split(Person person, int days, int version, String id) {
+        Courses.Laid now = laid(person, days);
+        String other = UUID.randomUUID().toString();
+        reshaped(person, version, now, List.of(id), Reshaping.split(now.laid().course(), id, other));
+    }
+
+    /** One held in the place of two. */
+    void join(Person person, int days, int version, String id, String other) {
+        Courses.Laid now = laid(person, days);
+        Draft both = Reshaping.join(now.laid().course(), id, other);
+        reshaped(person, version, now, List.of(id, other), List.of(both));
+    }
+
+    private void reshaped(Person person, int version, Courses.Laid now, List<String> gone, List<Draft> instead) {
+        Set<String> already =
+                now.begun().held().drafts().stream().map(HeldCourse.Draft::id).collect(Collectors.toSet());
+        held.change(
+                person,
+                version,
+                drafts -> Stream.concat(
+                                drafts.stream().filter(draft -> !gone.contains(draft.id())),
+                                instead.stream()
+                                        .map(draft -> WaysOut.asHeld(
+                                                draft,
+                                                now.begun(),
+                                                already.contains(draft.id())
+                                                        ? draft.id()
+                                                        : UUID.randomUUID().toString())))
+                        .toList());
     }
 
     void stop(Person person) {

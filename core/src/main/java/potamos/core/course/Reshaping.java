@@ -1,0 +1,137 @@
+package potamos.core.course;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import potamos.core.formula.Formula;
+import potamos.core.quantity.Refusal;
+
+/** A batch of a course made into two, or two of one stock made into one. */
+public final class Reshaping {
+
+    /** As finely as litres are planned. */
+    private static final double STEP_L = 0.1;
+
+    private final Course course;
+    private final Ways ways;
+
+    private Reshaping(Course course) {
+        this.course = course;
+        this.ways = new Ways(course.equipment());
+    }
+
+    /**
+     * One batch as two halves: the one in its own pot at its own hour, the other in the pot in which it is ready in time, or the soonest.
+     *
+     * @param id    of the batch; the first half keeps it
+     * @param other of the second half
+     * @throws Refusal on {@code draftId} when it is not there, is too small, or no other pot has room
+     */
+    public static List<Draft> split(Course course, String id, String other) {
+        return new Reshaping(course).split(id, other);
+    }
+
+    private List<Draft> split(String id, String other) {
+        Draft whole = draft(id);
+        Formula formula = whole.charge().formula();
+        double litres = whole.litres().litres();
+        double second = STEP_L * Math.floor(litres / 2 / STEP_L + 0.5);
+        if (second < 2 * Constructive.LEAST_L) {
+            throw Refusal.of("draftId", "it is too small to be split");
+        }
+        String vessel = whole.charge().run().vessel().name();
+        Draft first = ways.in(formula, litres - second, vessel)
+                .filter(way -> way.burner().equals(whole.burner()))
+                .findFirst()
+                .orElseThrow(() -> Refusal.of("draftId", "so little cannot be made in its pot"))
+                .startingAt(whole.start(), id, course.equipment());
+        Diary diary = new Diary(course.with(with(without(id), first), List.of()));
+        Draft beside = placed(
+                        ways.of(formula, second)
+                                .filter(way ->
+                                        !way.charge().run().vessel().name().equals(vessel)),
+                        diary,
+                        due(List.of(id)),
+                        whole.ready(),
+                        other)
+                .orElseThrow(() -> Refusal.of("draftId", "no other pot has room for the other half"));
+        return List.of(first, beside);
+    }
+
+    /**
+     * Two batches of one stock as one: in the smallest pot that takes both in time for the first of their calls, or the soonest.
+     *
+     * @param id    of the one, which the whole keeps
+     * @param other of the other
+     * @throws Refusal on {@code otherId} when they are of two stocks, or no pot has room for both
+     */
+    public static Draft join(Course course, String id, String other) {
+        return new Reshaping(course).join(id, other);
+    }
+
+    private Draft join(String id, String other) {
+        Draft one = draft(id);
+        Draft second = draft(other);
+        Formula formula = one.charge().formula();
+        if (id.equals(other) || !formula.slug().equals(second.charge().formula().slug())) {
+            throw Refusal.of("otherId", "another batch of the same stock");
+        }
+        double litres = one.litres().litres() + second.litres().litres();
+        List<Draft> others =
+                without(id).stream().filter(draft -> !draft.id().equals(other)).toList();
+        Instant earlier = one.ready().isBefore(second.ready()) ? one.ready() : second.ready();
+        return placed(
+                        ways.of(formula, litres),
+                        new Diary(course.with(others, List.of())),
+                        due(List.of(id, other)),
+                        earlier,
+                        id)
+                .orElseThrow(() -> Refusal.of("otherId", "no pot has room for both at once"));
+    }
+
+    /** In the first way that is surely ready when it is wanted; else in the one that is ready the soonest. */
+    private Optional<Draft> placed(
+            Stream<Ways.Way> among, Diary diary, Optional<Instant> due, Instant ready, String id) {
+        Instant wanted = due.map(Wanted::sure).orElse(ready);
+        List<Draft> late = new ArrayList<>();
+        for (Ways.Way way : among.toList()) {
+            Predicate<Instant> room = start -> diary.against(way.takes(), start).isEmpty();
+            Instant last = wanted.minusSeconds(way.takes().endsAt());
+            Optional<Draft> inTime = diary.back(last, room).map(start -> way.startingAt(start, id, course.equipment()));
+            if (inTime.isPresent()) {
+                return inTime;
+            }
+            diary.on(last, course.until(), room)
+                    .map(start -> way.startingAt(start, id, course.equipment()))
+                    .ifPresent(late::add);
+        }
+        return late.stream().min(Comparator.comparing(Draft::ready));
+    }
+
+    /** When the first of the calls is due that these serve. */
+    private Optional<Instant> due(List<String> ids) {
+        return course.served().stream()
+                .filter(one -> ids.contains(one.lot().id()))
+                .map(one -> one.call().by())
+                .min(Comparator.naturalOrder());
+    }
+
+    private Draft draft(String id) {
+        return course.drafts().stream()
+                .filter(draft -> draft.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> Refusal.of("draftId", "there is no such batch any more"));
+    }
+
+    private List<Draft> without(String id) {
+        return course.drafts().stream().filter(draft -> !draft.id().equals(id)).toList();
+    }
+
+    private static List<Draft> with(List<Draft> drafts, Draft one) {
+        return Stream.concat(drafts.stream(), Stream.of(one)).toList();
+    }
+}

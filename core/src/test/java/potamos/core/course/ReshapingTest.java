@@ -1,0 +1,99 @@
+package potamos.core.course;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import potamos.core.formula.Book;
+import potamos.core.formula.Formula;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Volume;
+
+/** One batch made two, and two made one. */
+class ReshapingTest {
+
+    private static final Instant NOW = Weeks.MONDAY;
+    private final Equipment kitchen = Weeks.equipment(4, Unattended.ALLOWED, Weeks.longDays(2));
+
+    private static Call call(String id, Formula formula, double litres, Duration ahead) {
+        return new Call(id, id, formula, Volume.ofLitres(litres), NOW.plus(ahead), 1, Set.of());
+    }
+
+    private Course laid(Call... calls) {
+        return Constructive.lay(Course.open(kitchen, NOW, NOW.plus(Duration.ofDays(5)), List.of(calls), List.of()))
+                .course();
+    }
+
+    private static String vessel(Draft draft) {
+        return draft.charge().run().vessel().name();
+    }
+
+    @Test
+    void halvesAreTheWholeInTwoPotsAndInTime() {
+        Course course = laid(call("sauce", Book.whiteChicken(), 9, Duration.ofHours(20)));
+        Draft whole = course.drafts().get(0);
+        List<Draft> halves = Reshaping.split(course, whole.id(), "other");
+        assertThat(halves).extracting(Draft::id).containsExactly(whole.id(), "other");
+        assertThat(halves.stream().mapToDouble(d -> d.litres().litres()).sum())
+                .isCloseTo(whole.litres().litres(), within(0.1));
+        assertThat(halves.get(0).start()).isEqualTo(whole.start());
+        assertThat(vessel(halves.get(0))).isEqualTo(vessel(whole));
+        assertThat(vessel(halves.get(1))).isNotEqualTo(vessel(whole));
+        assertThat(halves).allMatch(half -> !half.ready().isAfter(NOW.plus(Duration.ofHours(20))));
+        assertThat(course.with(halves, List.of()).check()).isEmpty();
+    }
+
+    @Test
+    void twoOfOneStockBecomeOneForTheEarlierCall() {
+        Course course = laid(
+                call("sauce", Book.whiteChicken(), 4, Duration.ofHours(20)),
+                call("soup", Book.whiteChicken(), 5, Duration.ofHours(44)));
+        assertThat(course.drafts()).hasSize(2);
+        Draft both = Reshaping.join(
+                course, course.drafts().get(0).id(), course.drafts().get(1).id());
+        assertThat(both.litres().litres()).isCloseTo(9, within(0.15));
+        assertThat(both.ready()).isBeforeOrEqualTo(NOW.plus(Duration.ofHours(20)));
+        assertThat(course.with(List.of(both), List.of()).check()).isEmpty();
+    }
+
+    @Test
+    void whatCannotBeIsRefusedWithItsReason() {
+        Course course = laid(
+                call("sauce", Book.whiteChicken(), 0.6, Duration.ofHours(20)),
+                call("jus", Book.of("brown-beef"), 4, Duration.ofHours(40)));
+        Draft small = course.drafts().stream()
+                .filter(draft -> draft.litres().litres() < 1)
+                .findFirst()
+                .orElseThrow();
+        Draft veal = course.drafts().stream()
+                .filter(draft -> draft != small)
+                .findFirst()
+                .orElseThrow();
+        assertThatThrownBy(() -> Reshaping.split(course, small.id(), "other"))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("too small");
+        assertThatThrownBy(() -> Reshaping.join(course, small.id(), veal.id()))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("same stock");
+        assertThatThrownBy(() -> Reshaping.join(course, small.id(), small.id())).isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> Reshaping.split(course, "gone", "other"))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("any more");
+        Equipment one = Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(2));
+        Course alone = Constructive.lay(Course.open(
+                        one,
+                        NOW,
+                        NOW.plus(Duration.ofDays(5)),
+                        List.of(call("sauce", Book.whiteChicken(), 6, Duration.ofHours(20))),
+                        List.of()))
+                .course();
+        assertThatThrownBy(() -> Reshaping.split(alone, alone.drafts().get(0).id(), "other"))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("no other pot");
+    }
+}

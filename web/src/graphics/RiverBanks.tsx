@@ -1,0 +1,219 @@
+import { scaleLinear } from 'd3-scale'
+import { area, curveStepAfter } from 'd3-shape'
+import { liquorColour } from './liquor'
+import { ms, type Afloat } from './river'
+import { DONE, ICE, LEFT, OVEN, SHELF, TIDE, TIDE_TOP, WIDTH, type At } from './riverMeasure'
+import type { Course } from './River'
+
+/** How many hands are there, and how many are wanted: where the water is over the bank, two acts collide. */
+export function Tide({ hands, x }: { hands: Course['hands']; x: At }) {
+  const most = Math.max(1, ...hands.map((h) => Math.max(h.there, h.wanted)))
+  const y = scaleLinear([0, most], [TIDE - 2, TIDE_TOP])
+  return (
+    <g>
+      <text x={LEFT} y={16} fontSize={15} fontWeight={600} fill="var(--ink)">
+        Hands wanted, of those who are there
+      </text>
+      {hands.map((h) => {
+        const left = x(ms(h.from))
+        const width = x(ms(h.to)) - left
+        const over = Math.max(0, h.wanted - h.there)
+        return (
+          <g key={h.from}>
+            <rect x={left} width={width} y={y(h.there)} height={TIDE - 2 - y(h.there)} fill="var(--water)" />
+            <rect
+              x={left}
+              width={width}
+              y={y(h.wanted)}
+              height={TIDE - 2 - y(h.wanted)}
+              fill="var(--river)"
+            />
+            {over > 0 && (
+              <rect x={left} width={width} y={y(h.wanted)} height={y(0) - y(over)} fill="var(--ember)" />
+            )}
+          </g>
+        )
+      })}
+    </g>
+  )
+}
+
+/** Ovens that are taken, one under the other: trays glow while they are in. */
+export function Ovens({
+  names,
+  ovens,
+  x,
+  top,
+}: {
+  names: string[]
+  ovens: Course['ovens']
+  x: At
+  top: number
+}) {
+  return (
+    <g>
+      {names.map((name, row) => (
+        <g key={name}>
+          {ovens
+            .filter((oven) => oven.name === name)
+            .map((oven) => {
+              const left = Math.max(LEFT, x(ms(oven.from)))
+              const right = Math.max(left + 6, x(ms(oven.to)))
+              const middle = top + row * OVEN + 17
+              return (
+                <g key={oven.from + oven.to}>
+                  {[-7, 0, 7].map((tray) => (
+                    <line
+                      key={tray}
+                      x1={left}
+                      x2={right}
+                      y1={middle + tray}
+                      y2={middle + tray}
+                      stroke="var(--ember)"
+                      strokeWidth={3}
+                      strokeLinecap="round"
+                    />
+                  ))}
+                  <text
+                    x={right + 6}
+                    y={middle + 5}
+                    fontSize={15}
+                    fontWeight={600}
+                    fill="var(--ink)"
+                    stroke="var(--surface)"
+                    strokeWidth={3}
+                    paintOrder="stroke"
+                  >
+                    {name}
+                  </text>
+                </g>
+              )
+            })}
+        </g>
+      ))}
+    </g>
+  )
+}
+
+/** The ice of the kitchen: it sinks with every fall and rises with the machine. */
+export function Ice({
+  ice,
+  x,
+  foot,
+  kg,
+}: {
+  ice: Course['ice']
+  x: At
+  foot: number
+  kg: (value: number) => string
+}) {
+  const most = Math.max(...ice.map((level) => level.kg))
+  if (ice.length === 0) return null
+  const y = scaleLinear([0, Math.max(1, most)], [foot, foot - ICE + 34])
+  const surface = area<Course['ice'][number]>()
+    .x((level) => x(ms(level.at)))
+    .y0(foot)
+    .y1((level) => y(level.kg))
+  const least = ice.reduce((a, b) => (b.kg < a.kg ? b : a))
+  return (
+    <g pointerEvents="none">
+      <path d={surface(ice) ?? ''} fill="var(--frost)" fillOpacity={0.16} />
+      <path d={surface.lineY1()(ice) ?? ''} fill="none" stroke="var(--frost)" strokeWidth={2} />
+      <text x={LEFT + 8} y={y(most) - 7} fontSize={15} fontWeight={600} fill="var(--frost)">
+        Ice, {kg(most)}
+      </text>
+      {least.kg < most && (
+        <text
+          x={Math.min(x(ms(least.at)) + 6, WIDTH - 70)}
+          y={Math.min(foot - 4, y(least.kg) - 6)}
+          fontSize={15}
+          fill="var(--frost)"
+          stroke="var(--surface)"
+          strokeWidth={3}
+          paintOrder="stroke"
+        >
+          {kg(least.kg)}
+        </text>
+      )}
+    </g>
+  )
+}
+
+/** What is on hand at each hour, stock upon stock. */
+export function Shelf({
+  stocks,
+  x,
+  bank,
+  depth,
+  to,
+}: {
+  stocks: Afloat
+  x: At
+  bank: number
+  depth: (litres: number) => number
+  to: number
+}) {
+  const steps = [...stocks.steps, { at: to, upTo: stocks.steps.at(-1)?.upTo ?? [] }]
+  return (
+    <g>
+      {stocks.names.map((stock, n) => (
+        <path
+          key={stock.name}
+          d={
+            area<(typeof steps)[number]>()
+              .x((s) => x(s.at))
+              .y0((s) => bank - depth(n === 0 ? 0 : (s.upTo[n - 1] ?? 0)))
+              .y1((s) => bank - depth(s.upTo[n] ?? 0))
+              .curve(curveStepAfter)(steps) ?? ''
+          }
+          fill={liquorColour(stock.family, DONE)}
+          stroke="var(--surface)"
+          strokeWidth={1}
+        />
+      ))}
+      <line x1={LEFT} x2={WIDTH - LEFT} y1={bank} y2={bank} stroke="var(--frost)" strokeWidth={3} />
+      <text x={LEFT + 8} y={bank - SHELF + 14} fontSize={15} fontWeight={600} fill="var(--frost)">
+        On the cold shelf
+      </text>
+    </g>
+  )
+}
+
+/** Litres that leave at the hour of a call; what is missing is an empty bed. */
+export function Mouth({
+  call,
+  at,
+  bank,
+  end,
+  wide,
+  says,
+  clock,
+}: {
+  call: Course['calls'][number]
+  at: number
+  bank: number
+  end: number
+  wide: number
+  says: string
+  clock: (at: number) => string
+}) {
+  const wrong = call.missing > 0 || call.lateMin > 0
+  const said = Math.min(at, WIDTH - 120)
+  return (
+    <g>
+      <path
+        d={`M${at - wide / 2} ${bank}C${at - wide / 2} ${bank + 18} ${at} ${bank + 22} ${at} ${end}H${at + 3}C${at + 3} ${bank + 22} ${at + wide / 2} ${bank + 18} ${at + wide / 2} ${bank}Z`}
+        fill={call.missing > 0 ? 'none' : liquorColour(call.family, DONE)}
+        stroke={wrong ? 'var(--ember)' : 'none'}
+        strokeWidth={2}
+        strokeDasharray={call.missing > 0 ? '4 3' : undefined}
+      />
+      <text x={said} y={end + 17} fontSize={15} fontWeight={600} fill={wrong ? 'var(--ember)' : 'var(--ink)'}>
+        {says}
+      </text>
+      <text x={said} y={end + 33} fontSize={14} fill="var(--quiet)">
+        {clock(ms(call.by))}
+      </text>
+    </g>
+  )
+}
