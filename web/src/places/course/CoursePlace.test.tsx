@@ -127,13 +127,11 @@ describe('the course', () => {
     const twice = of.find((formula, n) => of.indexOf(formula) !== n)!
     const [draft, other] = it.drafts.filter((d) => d.formula === twice)
     const first = { ...draft!, start: '2026-11-25T10:20:00Z' }
-    const { sent, panel } = await takeFirst(
-      { ...it, drafts: [first, other!] },
-      {
-        [`POST /api/course/drafts/${draft!.id}/halves`]: it,
-        [`POST /api/course/drafts/${draft!.id}/joining`]: it,
-      },
-    )
+    const two = { ...it, drafts: [first, other!] }
+    const { sent, panel } = await takeFirst(two, {
+      [`POST /api/course/drafts/${draft!.id}/halves`]: two,
+      [`POST /api/course/drafts/${draft!.id}/joining`]: two,
+    })
     fireEvent.click(within(panel).getByRole('button', { name: 'Split in two' }))
     await expect.poll(() => sent.some((s) => s.path.endsWith('/halves'))).toBe(true)
     const list = await within(panel).findByRole('button', { name: /^Join with/ })
