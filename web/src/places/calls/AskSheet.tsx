@@ -32,11 +32,12 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
     readyBy: localOf(now() + 86_400_000, zone).slice(0, 11) + '10:30',
     note: '',
     noCelery: false,
-    weekly: false,
+    often: 'once' as 'once' | 'weekly' | 'on-hand',
     days: [...DAYS],
     by: '10:30',
   }))
-  const { id, formula, station, litres, readyBy, note, noCelery, weekly, days, by } = typed
+  const { id, formula, station, litres, readyBy, note, noCelery, often, days, by } = typed
+  const weekly = often !== 'once'
   const change = (next: Partial<typeof typed>) => setTyped({ ...typed, ...next })
   const chosen = menu.data?.formulas.find((f) => f.slug === formula) ?? menu.data?.formulas[0]
   const ask = useChange(
@@ -51,7 +52,9 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
       }
       if (weekly)
         await data(
-          api.POST('/api/standing-calls', { body: { ...what, without: [...what.without], days, by } }),
+          api.POST('/api/standing-calls', {
+            body: { ...what, without: [...what.without], days, by, onHand: often === 'on-hand' },
+          }),
         )
       else
         await data(
@@ -106,13 +109,20 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
         />
         <Choice
           label="How often"
-          value={weekly ? 'weekly' : 'once'}
-          onValue={(often) => change({ weekly: often === 'weekly' })}
+          value={often}
+          onValue={(next) => change({ often: next })}
           options={[
             { value: 'once', name: 'Once' },
             { value: 'weekly', name: 'Week by week' },
+            { value: 'on-hand', name: 'Always there' },
           ]}
         />
+        {often === 'on-hand' && (
+          <p className="text-15 text-quiet m-0">
+            So much is to stand in the cold, for whoever needs it. When there is less, what lacks is asked for
+            by itself.
+          </p>
+        )}
         {weekly ? (
           <>
             <Days label="On which days" value={days} onValue={(next) => change({ days: next })} />

@@ -1,10 +1,9 @@
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
-import type { Schemas } from '../../api/client'
 import type { Call } from '../../api/queries'
 import { answer, network, person, pick, problem, type Answers, visit, said } from '../../testing/kitchen'
-import { statusName, wayOutName } from '../../words/en'
+import { statusName } from '../../words/en'
 import { CallsPlace } from './CallsPlace'
 
 function open({ who = person(), more = {} as Answers } = {}) {
@@ -65,36 +64,32 @@ describe('calls', () => {
     expect(said(row)).toContain('4.0 L by')
   })
 
-  it('changes one, with what that does shown to whoever plans', async () => {
-    const first = answer<Call[]>('calls').find((c) => c.status === 'OPEN')!
-    const ways = answer<Schemas['WaysOutView']>('ways-out')
+  it('asks for what is to stand in the cold, and lists it as that', async () => {
+    const pattern = {
+      id: 'p',
+      stationName: 'Soup',
+      formulaName: 'White chicken stock',
+      litres: 8,
+      days: ['MONDAY', 'THURSDAY'],
+      by: '15:00',
+      skips: [],
+      without: [],
+      note: '',
+      onHand: true,
+    }
     const sent = open({
-      more: {
-        '/api/calls': [first],
-        'POST /api/course/ways-out': ways,
-        'POST /api/course/ways-out/taken': new Response(null, { status: 204 }),
-      },
+      more: { 'GET /api/standing-calls': [pattern], 'POST /api/standing-calls': [pattern] },
     })
-    fireEvent.click(await screen.findByRole('button', { name: 'Change' }))
-    fireEvent.change(screen.getByLabelText('How much, cold and strained'), { target: { value: '31' } })
-    const way = await screen.findByRole('region', { name: wayOutName[ways.ways[0]!.how] })
-    fireEvent.click(within(way).getByRole('button', { name: 'Change it so' }))
-    await expect.poll(() => sent.some((s) => s.path.endsWith('/taken'))).toBe(true)
-    const body = sent.find((s) => s.path.endsWith('/taken'))!.body as Schemas['Take']
-    expect(body.trouble).toMatchObject({ kind: 'CALL', call: { callId: first.id, litres: 31 } })
-  })
-
-  it('is changed by a station without a word about the plan', async () => {
-    const first = answer<Call[]>('calls').find((c) => c.status === 'OPEN')!
-    const sent = open({
-      who: bram(),
-      more: { '/api/calls': [first], [`PUT /api/calls/${first.id}`]: { ...first, litres: 9 } },
-    })
-    fireEvent.click(await screen.findByRole('button', { name: 'Change' }))
-    fireEvent.change(screen.getByLabelText('How much, cold and strained'), { target: { value: '9' } })
-    fireEvent.click(screen.getByRole('button', { name: 'Change it' }))
-    await expect.poll(() => sent.find((s) => s.method === 'PUT')?.body).toMatchObject({ litres: 9 })
-    expect(sent.some((s) => s.path === '/api/course/ways-out')).toBe(false)
+    const row = (await screen.findByText(/on hand; asked for/)).closest('li')!
+    expect(said(row)).toContain('at least8.0 L')
+    fireEvent.click(screen.getByRole('button', { name: 'Ask for litres' }))
+    const sheet = await screen.findByRole('dialog')
+    fireEvent.click(within(sheet).getByRole('radio', { name: 'Always there' }))
+    expect(said(sheet)).toContain('what lacks is asked for by itself')
+    fireEvent.click(within(sheet).getByRole('button', { name: 'Ask' }))
+    await expect
+      .poll(() => posts(sent).find((s) => s.path === '/api/standing-calls')?.body)
+      .toMatchObject({ onHand: true, by: '10:30' })
   })
 
   it('reads calls from a table, and says which line will not do', async () => {

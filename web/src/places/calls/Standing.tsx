@@ -53,7 +53,10 @@ function Row({ pattern }: { pattern: Pattern }) {
   const next = pattern.next && dayOf(pattern.next, zone)
   return (
     <li className="border-rule grid items-center gap-x-6 gap-y-2 border-t py-3 last:border-b md:grid-cols-[150px_minmax(0,1.4fr)_minmax(0,1fr)_280px]">
-      <span className="text-24 font-semibold whitespace-nowrap">{units.litres(pattern.litres)}</span>
+      <span className="text-24 font-semibold whitespace-nowrap">
+        {pattern.onHand && <span className="text-15 block">at least</span>}
+        {units.litres(pattern.litres)}
+      </span>
       <span>
         <b className="text-18 block font-semibold">{pattern.formulaName}</b>
         <span className="text-15 text-quiet">
@@ -64,7 +67,8 @@ function Row({ pattern }: { pattern: Pattern }) {
       </span>
       <span>
         <span className="text-18 block">
-          {daysSaid(pattern.days)} by {pattern.by}
+          {pattern.onHand ? 'on hand; asked for ' : ''}
+          {pattern.onHand ? daysSaid(pattern.days).toLowerCase() : daysSaid(pattern.days)} by {pattern.by}
         </span>
         <span className="text-15 text-quiet block">
           {pattern.next ? `next ${day(pattern.next)}` : 'not in the coming two weeks'}

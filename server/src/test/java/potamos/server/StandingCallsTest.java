@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import potamos.server.stations.StandingCalls;
 import tools.jackson.databind.JsonNode;
 
 /** Calls that come back week by week, in a kitchen of its own. */
@@ -90,5 +91,47 @@ class StandingCallsTest {
         Visitor other = TestKitchen.chefOfAnotherKitchen();
         assertThat(other.delete("/api/standing-calls/" + id).status()).isEqualTo(404);
         assertThat(other.get("/api/standing-calls").body()).isEmpty();
+    }
+
+    private Visitor.Answer atLeast(String id, double litres) {
+        return chef.post("/api/standing-calls", """
+                {"id": "%s", "stationId": "%s", "formula": "white-chicken", "litres": %s, "days": [%s], "by": "15:00",
+                 "onHand": true}
+                """.formatted(id, station, litres, DAILY));
+    }
+
+    private static void round() {
+        TestKitchen.bean(StandingCalls.class).becomeAll();
+    }
+
+    /**
+     * So much is to stand in the cold: all of it is asked for once, and no more however often it is looked; once it stands there nobody waits for it, and what
+     * is handed out of it is asked for again.
+     */
+    @Test
+    void whatIsToStandInTheColdIsAskedForAsFarAsItLacks() {
+        assertThat(atLeast(UUID.randomUUID().toString(), 8).at("/0/onHand").asBoolean())
+                .isTrue();
+        round();
+        round();
+        assertThat(calls("OPEN"))
+                .singleElement()
+                .satisfies(call -> assertThat(call.path("litres").asDouble()).isEqualTo(8));
+        String call = calls("OPEN").get(0).path("id").asString();
+        TestBatch batch = TestBatch.acceptedFor(chef, 9, call).strained();
+        for (double celsius : new double[] {57, 21, 9, 2.5}) {
+            TestBatch.wait(15);
+            batch.log("cooling-read", "\"celsius\": " + celsius);
+        }
+        batch.log("stored", "\"litres\": 8, \"words\": \"Cold store\"");
+        round();
+        assertThat(chef.get("/api/calls/" + call).at("/status").asString()).isEqualTo("MET");
+        assertThat(calls("OPEN")).as("it stands there").isEmpty();
+        batch.log("delivered", "\"litres\": 5, \"stationId\": \"%s\"".formatted(station));
+        round();
+        assertThat(calls("OPEN"))
+                .singleElement()
+                .satisfies(again -> assertThat(again.path("litres").asDouble()).isEqualTo(5));
+        assertThat(atLeast(UUID.randomUUID().toString(), 500).reason("litres")).isNotEmpty();
     }
 }

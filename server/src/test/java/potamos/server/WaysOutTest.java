@@ -5,14 +5,20 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Something goes otherwise than the course was laid: what that does is seen first, and a way out is taken whole. */
 @ExtendWith(TestKitchen.class)
 class WaysOutTest {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final CourseKitchen house = new CourseKitchen();
     private final Visitor chef = house.chef;
@@ -196,6 +202,54 @@ class WaysOutTest {
                         now.plus(Duration.ofHours(20)));
         assertThat(look(huge).reason("litres")).isNotEmpty();
         assertThat(look("{\"kind\": \"NOW\"}").at("/ways")).isEmpty();
+    }
+
+    /** Two tablets take at once: one of them does, and what is missing is written down once. */
+    @Test
+    void ofTwoWhoTakeAtOnceOneDoes() {
+        house.call(6, Duration.ofHours(20));
+        JsonNode draft = course().at("/drafts/0");
+        String trouble =
+                out(draft.path("vesselId").asString(), at(draft, "start").plus(Duration.ofHours(6)));
+        JsonNode looked = look(trouble).body();
+        List<Integer> answers = IntStream.range(0, 4)
+                .parallel()
+                .mapToObj(tap -> take(trouble, looked, 0).status())
+                .sorted()
+                .toList();
+        assertThat(answers).containsExactly(204, 409, 409, 409);
+        assertThat(chef.get("/api/kitchen/outages").body().size()).isEqualTo(1);
+    }
+
+    /** Somebody has begun the batch meanwhile, or another kitchen's is named: nothing of it is taken, and nothing is written down. */
+    @Test
+    void whatCannotBeTakenWholeIsNotTakenAtAll() {
+        TestKitchen.freshPot(chef);
+        house.call(6, Duration.ofHours(20));
+        JsonNode draft = course().at("/drafts/0");
+        String batch = accepted(draft);
+        String trouble =
+                out(draft.path("vesselId").asString(), at(draft, "start").plus(Duration.ofHours(12)));
+        JsonNode looked = look(trouble).body();
+        String theirs = TestBatch.accepted(Visitor.signedIn("ilse"), 5).id();
+        String other = JSON.writeValueAsString(looked).replace(batch, theirs);
+        assertThat(take(trouble, JSON.readTree(other), 0).status()).isEqualTo(404);
+        ObjectNode toNobody = (ObjectNode) looked.deepCopy();
+        ((ObjectNode) toNobody.at("/ways/0/taking"))
+                .putArray("tells")
+                .addObject()
+                .put("callId", UUID.randomUUID().toString())
+                .putArray("comes");
+        assertThat(take(trouble, toNobody, 0).status()).isEqualTo(404);
+        assertThat(chef.get("/api/kitchen/outages").body()).isEmpty();
+        assertThat(chef.get("/api/batches/" + batch).at("/card/stage").asString())
+                .isNotEqualTo("ABANDONED");
+        String begun = TestBatch.act(UUID.randomUUID().toString(), "weighed-in", "\"part\": \"bed\", \"kg\": 3");
+        assertThat(chef.post("/api/batches/" + batch + "/acts", begun).status()).isEqualTo(200);
+        assertThat(take(trouble, looked, 0).status()).isEqualTo(409);
+        assertThat(chef.get("/api/kitchen/outages").body()).isEmpty();
+        assertThat(course().at("/held/version").asInt())
+                .isEqualTo(looked.path("version").asInt());
     }
 
     /** A call asks for less than is made for it already, or for yesterday: refused. More, later: taken, and asked twice it is the same. */

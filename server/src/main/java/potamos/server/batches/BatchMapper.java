@@ -105,7 +105,8 @@ interface BatchMapper {
 
     @Select("""
             SELECT c.batch_id, c.call_id, c.litres FROM batch_call c JOIN batch b ON b.id = c.batch_id
-            WHERE b.kitchen_id = #{kitchenId} AND b.stage NOT IN ('ON_SHELF', 'DONE', 'ABANDONED')
+            JOIN station_call s ON s.id = c.call_id
+            WHERE b.kitchen_id = #{kitchenId} AND b.stage NOT IN ('ON_SHELF', 'DONE', 'ABANDONED') AND s.closed_at IS NULL
             ORDER BY c.batch_id, c.place
             """)
     List<PromisedRow> promisedOpen(String kitchenId);

@@ -30,7 +30,9 @@ interface ShelfMapper {
                    l.left_litres - COALESCE(p.litres, 0) AS spare_l, l.use_by, l.allergens,
                    JSON_VALUE(b.plan, '$.charge.run.liquid.kind') <> 'WATER' AS allergens_unknown, l.verdict
             FROM lot l JOIN batch b ON b.id = l.batch_id
-            LEFT JOIN (SELECT batch_id, SUM(promised_l) AS litres FROM batch_call GROUP BY batch_id) p ON p.batch_id = b.id
+            LEFT JOIN (
+              SELECT q.batch_id, SUM(q.promised_l) AS litres FROM batch_call q JOIN station_call c ON c.id = q.call_id
+              WHERE c.closed_at IS NULL GROUP BY q.batch_id) p ON p.batch_id = b.id
             WHERE l.kitchen_id = #{kitchenId} AND l.left_litres > 0 AND l.use_by >= #{today}
               AND l.left_litres - COALESCE(p.litres, 0) > 0.05
             ORDER BY l.use_by

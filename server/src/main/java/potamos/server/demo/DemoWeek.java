@@ -60,7 +60,8 @@ class DemoWeek {
                     wish.litres(),
                     new Standing(wish.days(), wish.by(), Set.of(today)),
                     Set.of(),
-                    wish.note());
+                    wish.note(),
+                    false);
         }
     }
 

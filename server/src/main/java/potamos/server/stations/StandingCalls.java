@@ -13,7 +13,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.course.Course;
 import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
+import potamos.core.schedule.Minimum;
 import potamos.core.schedule.Standing;
 import potamos.server.Joined;
 import potamos.server.KitchenClock;
@@ -33,10 +35,13 @@ public class StandingCalls {
     private final StandingMapper mapper;
     private final Calls calls;
     private final Kitchens kitchens;
+    private final OnHand onHand;
     private final Changes changes;
     private final KitchenClock clock;
 
-    StandingCalls(StandingMapper mapper, Calls calls, Kitchens kitchens, Changes changes, KitchenClock clock) {
+    StandingCalls(
+            StandingMapper mapper, Calls calls, Kitchens kitchens, OnHand onHand, Changes changes, KitchenClock clock) {
+        this.onHand = onHand;
         this.mapper = mapper;
         this.calls = calls;
         this.kitchens = kitchens;
@@ -47,6 +52,7 @@ public class StandingCalls {
     /**
      * One of them.
      *
+     * @param onHand whether its litres are to stand in the cold, so that only what lacks is asked for
      * @param leftOut days ahead on which it would be wanted otherwise
      * @param next when it is wanted next; nothing where that is further off than anybody looks
      */
@@ -59,6 +65,7 @@ public class StandingCalls {
             List<LocalDate> leftOut,
             Set<Allergen> without,
             String note,
+            boolean onHand,
             Optional<Instant> next) {}
 
     /** Those of a kitchen; a station sees only its own. */
@@ -78,6 +85,7 @@ public class StandingCalls {
                             standing.leftOut(now, lastDay(now, zone).plusDays(MOST_SKIPS), zone),
                             Joined.read(row.without(), Allergen::valueOf),
                             row.note(),
+                            row.onHand(),
                             standing.from(now, lastDay(now, zone), zone).stream()
                                     .map(Standing.Wanted::by)
                                     .findFirst());
@@ -88,7 +96,8 @@ public class StandingCalls {
     /**
      * Asks for litres on some weekdays, from now on.
      *
-     * @param id made by the client; asking twice with the same one asks once
+     * @param id     made by the client; asking twice with the same one asks once
+     * @param onHand whether so many are to stand in the cold, and only what lacks is asked for
      */
     @Transactional
     public void ask(
@@ -99,7 +108,8 @@ public class StandingCalls {
             double litres,
             Standing standing,
             Set<Allergen> without,
-            String note) {
+            String note,
+            boolean onHand) {
         String station = calls.mayAsk(person, stationId, formulaSlug, litres, without, note);
         mapper.insert(
                 new StandingMapper.Row(
@@ -115,7 +125,8 @@ public class StandingCalls {
                         Joined.written(standing.skips()),
                         Joined.written(without),
                         note.trim(),
-                        person.id()),
+                        person.id(),
+                        onHand),
                 clock.instant());
         StandingMapper.Row row = mine(person, id);
         if (!row.stationId().equals(station)) {
@@ -171,6 +182,38 @@ public class StandingCalls {
     }
 
     private void become(StandingMapper.Row row) {
+        if (row.onHand()) {
+            fillUp(row);
+        } else {
+            becomeCalls(row);
+        }
+    }
+
+    /** Asks for what lacks of what is to stand in the cold, for the first of its days that is far enough ahead and has not been asked for. */
+    private void fillUp(StandingMapper.Row row) {
+        ZoneId zone = kitchens.of(row.kitchenId()).zone();
+        Instant now = clock.instant();
+        if (mapper.stands(row.id(), now) > 0) {
+            changes.note(row.kitchenId(), "calls", row.id());
+        }
+        Set<LocalDate> there = mapper.days(row.id());
+        standing(row).from(now.plus(Minimum.AHEAD), lastDay(now, zone), zone).stream()
+                .filter(wanted -> !there.contains(wanted.day()))
+                .findFirst()
+                .ifPresent(wanted -> {
+                    Volume asks = new Minimum(Volume.ofLitres(row.litres()))
+                            .asks(
+                                    Volume.ofLitres(onHand.litres(row.kitchenId(), row.formulaSlug(), wanted.day())),
+                                    Volume.ofLitres(mapper.coming(row.id())));
+                    if (asks.litres() > 0) {
+                        mapper.becomes(
+                                row.of(asks.litres()), UUID.randomUUID().toString(), wanted.day(), wanted.by(), now);
+                        changes.note(row.kitchenId(), "calls", row.id());
+                    }
+                });
+    }
+
+    private void becomeCalls(StandingMapper.Row row) {
         ZoneId zone = kitchens.of(row.kitchenId()).zone();
         Instant now = clock.instant();
         Set<LocalDate> there = mapper.days(row.id());

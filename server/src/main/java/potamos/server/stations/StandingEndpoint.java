@@ -34,6 +34,7 @@ class StandingEndpoint {
     /**
      * One of them.
      *
+     * @param onHand whether its litres are to stand in the cold: only what lacks of them is asked for
      * @param by   hour and minute of the kitchen's own clock
      * @param next when it is wanted next; nothing where that is more than two weeks off
      */
@@ -47,6 +48,7 @@ class StandingEndpoint {
             @NotNull List<LocalDate> skips,
             @NotNull List<Allergen> without,
             @NotNull String note,
+            boolean onHand,
             Optional<Instant> next) {
         static StandingView of(StandingCalls.Pattern pattern) {
             return new StandingView(
@@ -59,6 +61,7 @@ class StandingEndpoint {
                     pattern.leftOut(),
                     pattern.without().stream().sorted().toList(),
                     pattern.note(),
+                    pattern.onHand(),
                     pattern.next());
         }
     }
@@ -71,7 +74,8 @@ class StandingEndpoint {
             @NotNull @Size(min = 1, max = 7) Set<DayOfWeek> days,
             @NotNull LocalTime by,
             Set<Allergen> without,
-            @Size(max = 300) String note) {}
+            @Size(max = 300) String note,
+            Boolean onHand) {}
 
     private final StandingCalls standing;
 
@@ -96,7 +100,8 @@ class StandingEndpoint {
                 body.litres(),
                 new Standing(body.days(), body.by(), Set.of()),
                 body.without() == null ? Set.of() : body.without(),
-                body.note() == null ? "" : body.note());
+                body.note() == null ? "" : body.note(),
+                Boolean.TRUE.equals(body.onHand()));
         return all(person);
     }
 

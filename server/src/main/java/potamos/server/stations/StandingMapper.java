@@ -27,13 +27,33 @@ interface StandingMapper {
             String skips,
             String without,
             String note,
-            String madeBy) {}
+            String madeBy,
+            boolean onHand) {
+        /** The same with other litres. */
+        Row of(double otherLitres) {
+            return new Row(
+                    id,
+                    kitchenId,
+                    stationId,
+                    stationName,
+                    formulaSlug,
+                    formulaName,
+                    otherLitres,
+                    days,
+                    byTime,
+                    skips,
+                    without,
+                    note,
+                    madeBy,
+                    onHand);
+        }
+    }
 
     String STANDING = """
             SELECT t.id, t.kitchen_id, t.station_id, s.name AS station_name, t.formula_slug,
                    COALESCE((SELECT f.name FROM formula f WHERE f.kitchen_id = t.kitchen_id AND f.slug = t.formula_slug
                     ORDER BY f.version DESC LIMIT 1), t.formula_slug) AS formula_name,
-                   t.litres, t.days, t.by_time, t.skips, t.without, t.note, t.made_by
+                   t.litres, t.days, t.by_time, t.skips, t.without, t.note, t.made_by, t.on_hand
             FROM standing_call t JOIN station s ON s.id = t.station_id
             """;
 
@@ -51,9 +71,10 @@ interface StandingMapper {
 
     @Insert("""
             INSERT INTO standing_call (id, kitchen_id, station_id, formula_slug, litres, days, by_time, skips, without, note, made_by,
-                    made_at)
+                    on_hand, made_at)
             VALUES (#{row.id}, #{row.kitchenId}, #{row.stationId}, #{row.formulaSlug}, #{row.litres}, #{row.days}, #{row.byTime},
-                    #{row.skips}, #{row.without}, #{row.note}, #{row.madeBy}, #{at})
+                    #{row.skips}, #{row.without}, #{row.note}, #{row.madeBy}, #{row.onHand},
+                    #{at})
             ON DUPLICATE KEY UPDATE id = standing_call.id
             """)
     void insert(Row row, Instant at);
@@ -88,6 +109,22 @@ interface StandingMapper {
               AND NOT EXISTS (SELECT 1 FROM delivery d WHERE d.call_id = c.id)
             """)
     int takeBack(String id, LocalDate day, Instant at);
+
+    /** Litres of its calls that are still to come, or to be put away. */
+    @Select("""
+            SELECT COALESCE(SUM(litres), 0) FROM station_call
+            WHERE standing_id = #{id} AND closed_at IS NULL AND withdrawn_at IS NULL
+            """)
+    double coming(String id);
+
+    /** What was asked for so that it stands in the cold is met once it stands there: from then on it is on hand for everybody. */
+    @Update("""
+            UPDATE station_call c SET c.closed_at = #{at}, c.closed_by = c.asked_by, c.closed_short = FALSE
+            WHERE c.standing_id = #{id} AND c.closed_at IS NULL AND c.withdrawn_at IS NULL
+              AND EXISTS (SELECT 1 FROM batch_call p JOIN batch b ON b.id = p.batch_id
+                          WHERE p.call_id = c.id AND b.stage IN ('ON_SHELF', 'DONE'))
+            """)
+    int stands(String id, Instant at);
 
     /** Asks again for a day that was left out. */
     @Update("""
