@@ -119,7 +119,7 @@ export default function KitchenPlace() {
       )}
       {room === 'rules' && (
         <>
-          <RotaSection hours={it.hours} unattended={it.unattended} />
+          <RotaSection hours={it.hours} unattended={it.unattended} checks={it.checks} />
           <Missing />
           <LimitsSection limits={it.limits} shipped={it.shipped} />
           <BedsTable beds={it.beds} />

@@ -1,7 +1,7 @@
 import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Kitchen } from '../../api/queries'
-import { answer, network, visit } from '../../testing/kitchen'
+import { answer, network, problem, visit } from '../../testing/kitchen'
 import { RotaSection } from './RotaSection'
 
 const kitchen = () => answer<Kitchen>('kitchen')
@@ -38,6 +38,22 @@ describe('hours and hands', () => {
     expect(body.hours).toHaveLength(before + 1)
     expect(body.hours[before]!.days).not.toContain('MONDAY')
     expect(body.hours[before]!.days).toHaveLength(6)
+  })
+
+  it('name the times at which somebody looks in, and are refused beside them', async () => {
+    const checks = { reason: 'nobody looks in from Mon 23:00 to Tue 05:00; at most four hours may pass' }
+    const sent = network({ 'PUT /api/kitchen/rota': problem(422, 'refused', { checks }) })
+    visit(<RotaSection hours={kitchen().hours} unattended="CHECKS" checks={['01:30']} />)
+    expect(screen.getByText(/Somebody looks in at 01:30\./)).toBeTruthy()
+    fireEvent.click(screen.getByRole('button', { name: 'Change the hours' }))
+    const field = await screen.findByLabelText('Somebody looks in at')
+    const save = screen.getByRole('button', { name: 'Save' })
+    fireEvent.change(field, { target: { value: 'midnight' } })
+    expect(save).toHaveProperty('disabled', true)
+    fireEvent.change(field, { target: { value: '23:00, 02:00' } })
+    fireEvent.click(save)
+    expect(await screen.findByText(/obody looks in from Mon 23:00/)).toBeTruthy()
+    expect(sent[0]!.body).toMatchObject({ checks: ['23:00', '02:00'] })
   })
 
   it('are not saved with a shift that has no day', async () => {

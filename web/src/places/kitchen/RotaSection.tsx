@@ -26,6 +26,7 @@ const policies: { value: Unattended; name: string; says: string }[] = [
   { value: 'ALLOWED', name: 'Any simmer', says: 'Any simmer goes on alone.' },
 ]
 
+const TIME = /^([01]\d|2[0-3]):[0-5]\d$/
 const MINUTES = 24 * 60
 const at = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5))
 
@@ -85,7 +86,15 @@ const said = (h: Hours) =>
   `${daysSaid(h.days)} ${h.from.slice(0, 5)} to ${h.to.slice(0, 5)}${at(h.to) <= at(h.from) ? ' the next day' : ''}`
 
 /** When people are in the kitchen, and what goes on without them: plans go by it. */
-export function RotaSection({ hours, unattended }: { hours: Hours[]; unattended: Unattended }) {
+export function RotaSection({
+  hours,
+  unattended,
+  checks = [],
+}: {
+  hours: Hours[]
+  unattended: Unattended
+  checks?: string[]
+}) {
   const may = useMay()
   const [open, setOpen] = useState(false)
   return (
@@ -102,8 +111,13 @@ export function RotaSection({ hours, unattended }: { hours: Hours[]; unattended:
           </li>
         ))}
       </ul>
-      <p className="text-15 text-quiet">{policies.find((p) => p.value === unattended)?.says}</p>
-      {open && <RotaSheet hours={hours} unattended={unattended} onClose={() => setOpen(false)} />}
+      <p className="text-15 text-quiet">
+        {policies.find((p) => p.value === unattended)?.says}
+        {unattended === 'CHECKS' && checks.length > 0 && ` Somebody looks in at ${checks.join(', ')}.`}
+      </p>
+      {open && (
+        <RotaSheet hours={hours} unattended={unattended} checks={checks} onClose={() => setOpen(false)} />
+      )}
     </section>
   )
 }
@@ -111,14 +125,21 @@ export function RotaSection({ hours, unattended }: { hours: Hours[]; unattended:
 function RotaSheet({
   hours,
   unattended,
+  checks,
   onClose,
 }: {
   hours: Hours[]
   unattended: Unattended
+  checks: string[]
   onClose: () => void
 }) {
-  const [typed, setTyped, forget] = useDraft('rota', () => ({ hours, unattended }))
-  const saving = useChange(() => api.PUT('/api/kitchen/rota', { body: typed }), 'kitchen', 'charge')
+  const [typed, setTyped, forget] = useDraft('rota', () => ({ hours, unattended, checks: checks.join(', ') }))
+  const times = typed.checks.split(/[\s,;]+/).filter(Boolean)
+  const saving = useChange(
+    () => api.PUT('/api/kitchen/rota', { body: { ...typed, checks: times } }),
+    'kitchen',
+    'charge',
+  )
   const close = () => {
     forget()
     onClose()
@@ -129,9 +150,10 @@ function RotaSheet({
     event.preventDefault()
     saving.mutate(undefined, { onSuccess: close })
   }
-  const whole = typed.hours.every(
-    (h) => h.days.length > 0 && /^\d\d:\d\d/.test(h.from) && /^\d\d:\d\d/.test(h.to),
-  )
+  const checked = typed.unattended !== 'CHECKS' || (times.length > 0 && times.every((t) => TIME.test(t)))
+  const whole =
+    checked &&
+    typed.hours.every((h) => h.days.length > 0 && /^\d\d:\d\d/.test(h.from) && /^\d\d:\d\d/.test(h.to))
   return (
     <Sheet title="Hours and hands" open onClose={close}>
       <form onSubmit={submit} className="grid gap-6">
@@ -191,7 +213,16 @@ function RotaSheet({
             then.
           </p>
         </div>
-        {saving.error && <Note>{saving.error.message}</Note>}
+        {typed.unattended === 'CHECKS' && (
+          <TextField
+            label="Somebody looks in at"
+            value={typed.checks}
+            onValue={(checks) => setTyped({ ...typed, checks })}
+            hint="Hours and minutes, as 01:30, 04:00: never more than four hours apart"
+            problem={checked ? saving.error?.fields.checks : { reason: 'times, as 01:30' }}
+          />
+        )}
+        {saving.error && !saving.error.fields.checks && <Note>{saving.error.message}</Note>}
         <Button type="submit" tone="act" large disabled={!whole || saving.isPending}>
           Save
         </Button>

@@ -21,8 +21,9 @@ import potamos.core.quantity.Volume;
  * @param doings what begins when, in which pot
  * @param leaves what is wanted when, by whom
  * @param weighs everything to weigh for what begins on that day
+ * @param looks  at pots that simmer while nobody is there
  */
-public record Day(List<Doing> doings, List<Leaves> leaves, List<Weigh> weighs) {
+public record Day(List<Doing> doings, List<Leaves> leaves, List<Weigh> weighs, List<Look> looks) {
 
     /**
      * A batch that is made.
@@ -44,6 +45,9 @@ public record Day(List<Doing> doings, List<Leaves> leaves, List<Weigh> weighs) {
     /** A stage that begins. */
     public record Doing(Instant at, Stage stage, String vessel, String stock, Volume litres) {}
 
+    /** Somebody looks in on a pot: its level, its heat, its lid. */
+    public record Look(Instant at, String vessel, String stock) {}
+
     /** Litres that a station wants. */
     public record Leaves(Instant at, String station, String stock, Volume litres) {}
 
@@ -54,7 +58,8 @@ public record Day(List<Doing> doings, List<Leaves> leaves, List<Weigh> weighs) {
     public record Share(String vessel, String stock, Instant at, Mass mass) {}
 
     /** Of these batches and calls, what falls on a day of the kitchen's own calendar. */
-    public static Day of(List<Pot> pots, List<Call> calls, LocalDate day, ZoneId zone) {
+    public static Day of(List<Pot> pots, List<Call> calls, LocalDate day, Rota rota) {
+        ZoneId zone = rota.zone();
         List<Doing> doings = new ArrayList<>();
         Map<String, List<Share>> shares = new TreeMap<>();
         for (Pot pot : pots) {
@@ -80,7 +85,24 @@ public record Day(List<Doing> doings, List<Leaves> leaves, List<Weigh> weighs) {
                                 item.getKey(),
                                 item.getValue().stream().map(Share::mass).reduce(Mass.ZERO, Mass::plus),
                                 List.copyOf(item.getValue())))
-                        .toList());
+                        .toList(),
+                looks(
+                        pots,
+                        rota,
+                        day.atStartOfDay(zone).toInstant(),
+                        day.plusDays(1).atStartOfDay(zone).toInstant()));
+    }
+
+    /** At each check between two moments, every pot that simmers then. */
+    public static List<Look> looks(List<Pot> pots, Rota rota, Instant from, Instant to) {
+        return rota.looks(from, to).stream()
+                .flatMap(at -> pots.stream()
+                        .filter(pot -> pot.timeline().steps().stream()
+                                .anyMatch(step -> step.stage() == Stage.SIMMER
+                                        && !step.from().isAfter(at)
+                                        && at.isBefore(step.to())))
+                        .map(pot -> new Look(at, pot.vessel(), pot.stock())))
+                .toList();
     }
 
     private static boolean on(Instant moment, LocalDate day, ZoneId zone) {

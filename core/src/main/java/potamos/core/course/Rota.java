@@ -1,6 +1,7 @@
 package potamos.core.course;
 
 import java.time.DayOfWeek;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -8,8 +9,10 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import potamos.core.quantity.Refusal;
 
 /**
@@ -18,22 +21,73 @@ import potamos.core.quantity.Refusal;
  * @param zone  of its clocks
  * @param hours any number of them; where they overlap their cooks add up
  * @param away  what is taken off them
+ * @param checks at which somebody looks in, every day on which nobody is there then
  */
-public record Rota(ZoneId zone, List<Hours> hours, List<Away> away) {
+public record Rota(ZoneId zone, List<Hours> hours, List<Away> away, List<LocalTime> checks) {
+
+    /** A day more, so that a night that begins in it ends in it. */
+    private static final Duration WEEK = Duration.ofDays(8);
 
     public Rota {
         hours = List.copyOf(hours);
         away = List.copyOf(away);
+        checks = List.copyOf(checks);
     }
 
-    /** With everybody there. */
+    /** With everybody there, and nobody who looks in. */
     public Rota(ZoneId zone, List<Hours> hours) {
-        this(zone, hours, List.of());
+        this(zone, hours, List.of(), List.of());
     }
 
     /** The same weeks with somebody away. */
     public Rota with(List<Away> others) {
-        return new Rota(zone, hours, others);
+        return new Rota(zone, hours, others, checks);
+    }
+
+    /** The same weeks with somebody who looks in at these times. */
+    public Rota checkedAt(List<LocalTime> others) {
+        return new Rota(zone, hours, away, others);
+    }
+
+    /** When somebody looks in between two moments, because nobody is there. */
+    public List<Instant> looks(Instant from, Instant to) {
+        List<Present> stretches = between(from, to);
+        LocalDate last = to.atZone(zone).toLocalDate();
+        return from.atZone(zone)
+                .toLocalDate()
+                .datesUntil(last.plusDays(1))
+                .flatMap(day -> checks.stream()
+                        .map(time -> day.atTime(time).atZone(zone).toInstant()))
+                .filter(at -> stretches.stream()
+                        .anyMatch(present ->
+                                present.cooks() == 0 && !present.from().isAfter(at) && at.isBefore(present.to())))
+                .sorted()
+                .toList();
+    }
+
+    /**
+     * The first stretch of the week that begins at a moment in which nobody is there, or looks in, for longer than may be.
+     *
+     * @return empty where there is none
+     */
+    public Optional<Present> unlooked(Instant from, Duration most) {
+        Instant to = from.plus(WEEK);
+        TreeSet<Instant> looks = new TreeSet<>(looks(from, to));
+        for (Present present : between(from, to)) {
+            Instant since = present.from();
+            if (present.cooks() > 0) {
+                continue;
+            }
+            for (Instant turn : Stream.concat(
+                            looks.subSet(present.from(), true, present.to(), false).stream(), Stream.of(present.to()))
+                    .toList()) {
+                if (Duration.between(since, turn).compareTo(most) > 0) {
+                    return Optional.of(new Present(since, turn, 0));
+                }
+                since = turn;
+            }
+        }
+        return Optional.empty();
     }
 
     /** So many cooks fewer than the hours say, for once: 1 to 30. */

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.Comparator;
 import java.util.List;
@@ -14,6 +15,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import potamos.core.batch.Stage;
+import potamos.core.batch.Timeline;
 import potamos.core.formula.Book;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Volume;
@@ -53,7 +55,11 @@ class DayTest {
     }
 
     private static Day day(Course course, LocalDate day) {
-        return Day.of(course.drafts().stream().map(Day.Pot::of).toList(), course.calls(), day, ZoneOffset.UTC);
+        return Day.of(
+                course.drafts().stream().map(Day.Pot::of).toList(),
+                course.calls(),
+                day,
+                course.equipment().rota());
     }
 
     private static double kg(Day day) {
@@ -110,8 +116,26 @@ class DayTest {
         Day.Pot pot = Day.Pot.of(draft);
         Day.Pot begun = new Day.Pot(pot.vessel(), pot.stock(), pot.litres(), pot.timeline(), Optional.empty());
         LocalDate day = draft.start().atZone(ZoneOffset.UTC).toLocalDate();
-        Day its = Day.of(List.of(begun), List.of(), day, ZoneOffset.UTC);
+        Day its = Day.of(List.of(begun), List.of(), day, Weeks.longDays(1));
         assertThat(its.weighs()).isEmpty();
         assertThat(its.doings()).isNotEmpty();
+    }
+
+    /** Closed from eleven to six: at one somebody looks in on the pot that simmers, and not on one that was strained at ten. */
+    @Test
+    void whatSimmersWhileNobodyIsThereIsLookedInOn() {
+        LocalDate day = LocalDate.of(2026, 3, 3);
+        Rota rota = Weeks.longDays(1).checkedAt(List.of(LocalTime.of(1, 0), LocalTime.of(12, 0)));
+        Day its = Day.of(List.of(simmering("K80", 22, 7), simmering("Pot 12", 18, 22)), List.of(), day, rota);
+        assertThat(its.looks())
+                .containsExactly(new Day.Look(Instant.parse("2026-03-03T01:00:00Z"), "K80", "white chicken"));
+    }
+
+    /** From an hour of the second of March until an hour of that or the next day. */
+    private static Day.Pot simmering(String vessel, int from, int to) {
+        Instant start = Instant.parse("2026-03-02T00:00:00Z").plus(Duration.ofHours(from));
+        Duration length = Duration.ofHours(to > from ? to - from : 24 + to - from);
+        Timeline timeline = Timeline.startingAt(start, List.of(new Timeline.Part(Stage.SIMMER, length)));
+        return new Day.Pot(vessel, "white chicken", Volume.ofLitres(20), timeline, Optional.empty());
     }
 }

@@ -99,4 +99,22 @@ class RotaTest {
         assertThatThrownBy(() -> hours("06:00", "14:00", 0, DayOfWeek.MONDAY)).isInstanceOf(Refusal.class);
         assertThatThrownBy(() -> hours("06:00", "14:00", 1)).isInstanceOf(Refusal.class);
     }
+
+    /** Closed from ten to five: one look at half past one leaves no four hours alone, one at eleven does, and none is refused. */
+    @Test
+    void whoLooksInIsThereOftenEnoughOrThePolicyIsRefused() {
+        Rota rota = Rota.daily(ZoneOffset.UTC, LocalTime.of(5, 0), LocalTime.of(22, 0));
+        Rota once = rota.checkedAt(List.of(LocalTime.of(1, 30)));
+        Unattended.CHECKS.unlessKept(once, MONDAY);
+        assertThat(once.looks(MONDAY, MONDAY.plus(Duration.ofDays(2)))).hasSize(2);
+        assertThatThrownBy(() -> Unattended.CHECKS.unlessKept(rota.checkedAt(List.of(LocalTime.of(23, 0))), MONDAY))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("05:00; at most four hours");
+        assertThatThrownBy(() -> Unattended.CHECKS.unlessKept(rota, MONDAY)).isInstanceOf(Refusal.class);
+        Unattended.NEVER.unlessKept(rota, MONDAY);
+        Unattended.ALLOWED.unlessKept(rota, MONDAY);
+        assertThat(rota.checkedAt(List.of(LocalTime.of(12, 0))).looks(MONDAY, MONDAY.plus(Duration.ofDays(3))))
+                .as("somebody is there then")
+                .isEmpty();
+    }
 }

@@ -15,6 +15,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.course.Course;
+import potamos.core.course.Day;
 import potamos.core.course.Draft;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
@@ -103,5 +105,8 @@ class CalendarEndpoint {
                     draft.timeline(),
                     false);
         }
+        Course course = laid.laid().course();
+        Day.looks(CoursePapersEndpoint.pots(laid), course.equipment().rota(), course.now(), course.until())
+                .forEach(file::look);
     }
 }

@@ -15,6 +15,7 @@ import net.fortuna.ical4j.model.property.Uid;
 import net.fortuna.ical4j.model.property.immutable.ImmutableTransp;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 import potamos.core.batch.Timeline;
+import potamos.core.course.Day;
 import potamos.server.paper.PaperUnits;
 import potamos.server.paper.PaperWords;
 import potamos.server.paper.Words;
@@ -52,6 +53,13 @@ final class CalendarFile {
         event.add(new Location(vessel));
         event.add(new Description(stages));
         event.add(ImmutableTransp.TRANSPARENT);
+    }
+
+    /** Somebody looks in on a pot while nobody is there. */
+    void look(Day.Look look) {
+        String id = "look-" + look.at().getEpochSecond() + "-" + look.vessel().replaceAll("\\W", "");
+        event(id, look.at(), look.at().plus(A_CALL), "Look in on " + look.vessel() + ", " + look.stock(), true)
+                .add(new Location(look.vessel()));
     }
 
     /** @param comes what its station was told of how it comes, where that is otherwise than asked */

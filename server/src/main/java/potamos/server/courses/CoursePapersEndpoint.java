@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.course.Course;
 import potamos.core.course.Day;
+import potamos.core.course.Rota;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.server.KitchenClock;
@@ -43,7 +44,7 @@ class CoursePapersEndpoint {
     }
 
     /** Of a course, with what is under way in it. */
-    private static List<Day.Pot> pots(Courses.Laid laid) {
+    static List<Day.Pot> pots(Courses.Laid laid) {
         Stream<Day.Pot> underWay = laid.begun().running().stream()
                 .map(one -> new Day.Pot(
                         one.vessel(),
@@ -89,7 +90,7 @@ class CoursePapersEndpoint {
                 .body(sheet.of(
                         kitchen.name(),
                         asked,
-                        Day.of(pots(laid), laid.laid().course().calls(), asked, kitchen.zone()),
+                        Day.of(pots(laid), laid.laid().course().calls(), asked, kitchen.rota()),
                         kitchen.zone(),
                         person.units(),
                         clock.instant()));
@@ -114,8 +115,8 @@ class CoursePapersEndpoint {
     @GetMapping(path = "/api/course/needs.csv", produces = TABLE)
     ResponseEntity<String> needs(@AuthenticationPrincipal Person person, @RequestParam(defaultValue = "7") int days) {
         person.require(Right.READ);
-        ZoneId zone = kitchens.of(person.kitchenId()).zone();
-        LocalDate today = clock.instant().atZone(zone).toLocalDate();
+        Rota rota = kitchens.of(person.kitchenId()).rota();
+        LocalDate today = clock.instant().atZone(rota.zone()).toLocalDate();
         Courses.Laid laid = laying.laid(person, days);
         return table(
                 "needs",
@@ -123,7 +124,7 @@ class CoursePapersEndpoint {
                         pots(laid),
                         laid.laid().course().calls(),
                         today.datesUntil(today.plusDays(days + 1)).toList(),
-                        zone));
+                        rota));
     }
 
     private static ResponseEntity<String> table(String name, String rows) {

@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
@@ -13,6 +12,7 @@ import java.util.stream.Collectors;
 import potamos.core.course.Call;
 import potamos.core.course.Course;
 import potamos.core.course.Day;
+import potamos.core.course.Rota;
 
 /** The course as tables: its batches with their hours and calls, and what has to be thawed, ordered and weighed day by day. */
 final class CourseTables {
@@ -42,11 +42,11 @@ final class CourseTables {
     }
 
     /** One row for each item of each batch, by the day on which it is weighed: bones are thawed a day or more ahead of it. */
-    static String needs(List<Day.Pot> pots, List<Call> calls, List<LocalDate> days, ZoneId zone) {
+    static String needs(List<Day.Pot> pots, List<Call> calls, List<LocalDate> days, Rota rota) {
         return table(csv -> {
             csv.writeRecord("day", "item", "kg", "vessel", "formula", "start");
             for (LocalDate day : days) {
-                Day.of(pots, calls, day, zone)
+                Day.of(pots, calls, day, rota)
                         .weighs()
                         .forEach(weigh -> weigh.shares()
                                 .forEach(share -> csv.writeRecord(

@@ -123,6 +123,9 @@ final class DaySheet {
                         "to " + leaves.station(),
                         units.litres(leaves.litres().litres()),
                         leaves.stock() + " is wanted")));
+        day.looks()
+                .forEach(look -> rows.add(
+                        new Row(look.at(), look.vessel(), "Look in", look.stock() + ": its level, its heat, its lid")));
         rows.sort(Comparator.comparing(Row::at));
         if (rows.isEmpty()) {
             line("", "", "Nothing is planned for this day.", "");

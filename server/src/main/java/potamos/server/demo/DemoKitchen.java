@@ -148,7 +148,9 @@ class DemoKitchen implements ApplicationRunner {
                         new Rota.Hours(everyDay, LocalTime.of(5, 0), LocalTime.of(14, 0), 1),
                         new Rota.Hours(everyDay, LocalTime.of(13, 0), LocalTime.of(22, 0), 1),
                         new Rota.Hours(busy, LocalTime.of(16, 0), LocalTime.of(0, 30), 1)),
-                Unattended.CHECKS);
+                Unattended.CHECKS,
+                List.of(LocalTime.of(1, 30)),
+                clock.instant());
         formulas.stock(id);
         for (String station : List.of("Sauce", "Soup", "Banquets", "Café")) {
             stations.put(station, kitchens.addStation(id, station));

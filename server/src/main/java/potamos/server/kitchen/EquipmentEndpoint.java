@@ -77,7 +77,8 @@ class EquipmentEndpoint {
 
     record RotaBody(
             @NotEmpty @Valid @Size(max = 40) List<HoursBody> hours,
-            @NotNull Unattended unattended) {}
+            @NotNull Unattended unattended,
+            @Size(max = 12) List<@NotNull LocalTime> checks) {}
 
     record StageBody(double fromC, double toC, int withinMin) {}
 
@@ -258,7 +259,7 @@ class EquipmentEndpoint {
                         body.airSpeedMS()))
                 .tap(body.tapC() == null ? old.tap() : Temperature.ofCelsius(body.tapC()))
                 .callTolerance(body.callTolerance() == null ? old.callTolerance() : Owed.checked(body.callTolerance()))
-                .rota(new Rota(zone, old.rota().hours()))));
+                .rota(new Rota(zone, old.rota().hours()).checkedAt(old.rota().checks()))));
         changes.note(person.kitchenId(), "kitchen", "");
     }
 
@@ -271,7 +272,12 @@ class EquipmentEndpoint {
         List<Rota.Hours> hours = body.hours().stream()
                 .map(h -> new Rota.Hours(Set.copyOf(h.days()), h.from(), h.to(), h.cooks()))
                 .toList();
-        kitchens.changeRota(person.kitchenId(), hours, body.unattended());
+        kitchens.changeRota(
+                person.kitchenId(),
+                hours,
+                body.unattended(),
+                body.checks() == null ? List.of() : body.checks(),
+                clock.instant());
         changes.note(person.kitchenId(), "kitchen", "");
     }
 

@@ -3,6 +3,7 @@ package potamos.server.kitchen;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.constraints.NotNull;
 import java.time.DayOfWeek;
+import java.time.LocalTime;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -168,6 +169,7 @@ class KitchenEndpoint {
             @NotNull String timeZone,
             @NotNull List<HoursView> hours,
             @NotNull Unattended unattended,
+            @NotNull List<String> checks,
             double airC,
             double humidity,
             double airSpeedMS,
@@ -204,6 +206,7 @@ class KitchenEndpoint {
                 kitchen.zone().getId(),
                 kitchen.rota().hours().stream().map(HoursView::of).toList(),
                 kitchen.unattended(),
+                kitchen.rota().checks().stream().map(LocalTime::toString).toList(),
                 kitchen.air().temperature().celsius(),
                 kitchen.air().humidity(),
                 kitchen.air().speedMS(),

@@ -25,6 +25,7 @@ interface KitchenMapper {
             double callTolerance,
             String hours,
             String unattended,
+            String checks,
             String limits) {}
 
     record StationRow(String id, String kitchenId, String name) {}
@@ -40,15 +41,15 @@ interface KitchenMapper {
 
     @Insert("""
             INSERT INTO kitchen (id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, call_tolerance,
-                                 hours, unattended, limits)
+                                 hours, unattended, checks, limits)
             VALUES (#{id}, #{name}, #{altitudeM}, #{timeZone}, #{units}, #{airC}, #{humidity}, #{airSpeedMs}, #{tapC},
-                    #{callTolerance}, #{hours}, #{unattended}, #{limits})
+                    #{callTolerance}, #{hours}, #{unattended}, #{checks}, #{limits})
             """)
     void insert(KitchenRow kitchen);
 
     @Select("""
             SELECT id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, call_tolerance, hours,
-                   unattended, limits
+                   unattended, checks, limits
             FROM kitchen WHERE id = #{id}
             """)
     Optional<KitchenRow> byId(String id);
@@ -102,7 +103,7 @@ interface KitchenMapper {
             UPDATE kitchen SET name = #{name}, altitude_m = #{altitudeM}, time_zone = #{timeZone}, units = #{units},
                    air_c = #{airC}, humidity = #{humidity}, air_speed_ms = #{airSpeedMs}, tap_c = #{tapC},
                    call_tolerance = #{callTolerance}, hours = #{hours},
-                   unattended = #{unattended}, limits = #{limits}
+                   unattended = #{unattended}, checks = #{checks}, limits = #{limits}
             WHERE id = #{id}
             """)
     void update(KitchenRow kitchen);

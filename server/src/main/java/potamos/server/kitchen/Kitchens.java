@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,6 +25,7 @@ import potamos.core.safety.LimitProfile;
 import potamos.core.schedule.Owed;
 import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Vessel;
+import potamos.server.Joined;
 import potamos.server.Json;
 import potamos.server.problems.NotFound;
 
@@ -118,6 +120,7 @@ public class Kitchens {
                 Owed.TOLERANCE,
                 json.write(Rota.daily(ZoneId.of(timeZone), opens, closes).hours()),
                 Unattended.NEVER.name(),
+                "",
                 json.write(limits)));
         for (BedKind kind : Beds.all()) {
             mapper.insertBedKind(id, kind.id(), json.write(kind));
@@ -139,7 +142,10 @@ public class Kitchens {
                         row.airSpeedMs()),
                 Temperature.ofCelsius(row.tapC()),
                 row.callTolerance(),
-                new Rota(ZoneId.of(row.timeZone()), List.of(json.read(row.hours(), Rota.Hours[].class))),
+                new Rota(ZoneId.of(row.timeZone()), List.of(json.read(row.hours(), Rota.Hours[].class)))
+                        .checkedAt(Joined.read(row.checks(), LocalTime::parse).stream()
+                                .sorted()
+                                .toList()),
                 Unattended.valueOf(row.unattended()),
                 named(json.read(row.limits(), LimitProfile.class), row.name()));
     }
@@ -299,9 +305,12 @@ public class Kitchens {
 
     /** When people are there from now on, and what goes on without them. */
     @Transactional
-    public void changeRota(String kitchenId, List<Rota.Hours> hours, Unattended unattended) {
+    public void changeRota(
+            String kitchenId, List<Rota.Hours> hours, Unattended unattended, List<LocalTime> checks, Instant now) {
         Kitchen old = of(kitchenId);
-        change(old.with(k -> k.rota(new Rota(old.zone(), hours)).unattended(unattended)));
+        Rota rota = new Rota(old.zone(), hours).checkedAt(checks);
+        unattended.unlessKept(rota, now);
+        change(old.with(k -> k.rota(rota).unattended(unattended)));
     }
 
     /** Changes the kitchen itself. */
@@ -324,6 +333,7 @@ public class Kitchens {
                 kitchen.callTolerance(),
                 json.write(kitchen.rota().hours()),
                 kitchen.unattended().name(),
+                Joined.written(Set.copyOf(kitchen.rota().checks())),
                 json.write(kitchen.limits())));
     }
 

@@ -1,0 +1,2 @@
+-- When somebody looks in on what simmers while nobody is there, by the kitchen's own clock.
+ALTER TABLE kitchen ADD COLUMN checks VARCHAR(200) NOT NULL DEFAULT '';
