@@ -6,6 +6,7 @@ import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
+import potamos.core.schedule.Owed;
 
 /**
  * Litres that a station wants.
@@ -20,5 +21,10 @@ public record Call(
         without = Set.copyOf(without);
         Refusal.unlessWithin("litres", litres.litres(), 0.05, 500, "L");
         Refusal.unlessWithin("weight", weight, 0.1, 10, "");
+    }
+
+    /** So little of it that lacks is no matter: nobody puts on a pot for it. */
+    double unmissedL() {
+        return Math.max(Course.A_JUG_L, Owed.TOLERANCE * litres.litres());
     }
 }

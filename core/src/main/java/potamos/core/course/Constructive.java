@@ -117,9 +117,9 @@ public final class Constructive {
                     left,
                     allocations);
             Optional<String> refused = call.formula().refusedWithout(call.without());
-            if (missing > Course.A_JUG_L && refused.isPresent()) {
+            if (missing > call.unmissedL() && refused.isPresent()) {
                 why.put(call.id(), refused.get());
-            } else if (missing > Course.A_JUG_L) {
+            } else if (missing > call.unmissedL()) {
                 open.add(new Wanted.Part(call, missing));
             }
         }
@@ -148,7 +148,7 @@ public final class Constructive {
             if (missing < part.litres()) {
                 why.put(part.call().id(), "its batch is held where it is");
             }
-            if (missing > Course.A_JUG_L) {
+            if (missing > part.call().unmissedL()) {
                 still.add(new Wanted.Part(part.call(), missing));
             }
         }

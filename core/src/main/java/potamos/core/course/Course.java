@@ -115,7 +115,7 @@ public record Course(
         return calls.stream()
                 .map(call -> new Unmet(
                         call, Volume.ofLitres(Math.max(0, call.litres().litres() - got.getOrDefault(call.id(), 0.0)))))
-                .filter(unmet -> unmet.litres().litres() > A_JUG_L)
+                .filter(unmet -> unmet.litres().litres() > unmet.call().unmissedL())
                 .toList();
     }
 

@@ -361,9 +361,9 @@ public final class Replanning {
             List<Comes> was = once == null ? List.of() : comes(before, once);
             List<Comes> is = comes(course, call);
             Told one = new Told(call, was, is);
-            boolean asWanted = one.missing().litres() <= Course.A_JUG_L && !late(one);
+            boolean asWanted = one.missing().litres() == 0 && !late(one);
             // Whoever asks for something else is told only where it does not come as asked.
-            boolean nothingNew = call.equals(once) ? alike(was, is) : asWanted;
+            boolean nothingNew = call.equals(once) ? alike(was, is, call) : asWanted;
             if (!nothingNew) {
                 told.add(one);
             }
@@ -386,13 +386,13 @@ public final class Replanning {
                 .toList();
     }
 
-    private static boolean alike(List<Comes> a, List<Comes> b) {
+    private static boolean alike(List<Comes> a, List<Comes> b, Call call) {
         if (a.size() != b.size()) {
             return false;
         }
         for (int i = 0; i < a.size(); i++) {
             double more = a.get(i).litres().litres() - b.get(i).litres().litres();
-            if (!a.get(i).at().equals(b.get(i).at()) || Math.abs(more) > Course.A_JUG_L) {
+            if (!a.get(i).at().equals(b.get(i).at()) || Math.abs(more) > call.unmissedL()) {
                 return false;
             }
         }

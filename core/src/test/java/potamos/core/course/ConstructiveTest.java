@@ -73,6 +73,20 @@ class ConstructiveTest {
                         org.assertj.core.groups.Tuple.tuple("young", 2.0));
     }
 
+    /** Ten are wanted: of nine point eight that are there nobody misses the rest, and for one that lacks a pot is put on. */
+    @Test
+    void forWhatNobodyMissesNoPotIsPutOn() {
+        Formula chicken = Book.whiteChicken();
+        Call ten = call("a", chicken, 10, Duration.ofHours(14));
+        Constructive.Laid near = lay(kitchen(), List.of(ten), lot("there", chicken, 9.8, Duration.ofDays(2)));
+        assertThat(near.course().drafts()).isEmpty();
+        assertThat(near.course().unmet()).isEmpty();
+        assertThat(near.course().values().lateL()).isZero();
+        Constructive.Laid less = lay(kitchen(), List.of(ten), lot("there", chicken, 9, Duration.ofDays(2)));
+        assertThat(less.course().drafts()).hasSize(1);
+        assertThat(less.course().unmet()).isEmpty();
+    }
+
     private static Lot lot(String id, Formula formula, double litres, Duration good) {
         return new Lot(id, formula.slug(), Volume.ofLitres(litres), NOW, NOW.plus(good), formula.allergens(), false);
     }

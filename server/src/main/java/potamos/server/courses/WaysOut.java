@@ -191,12 +191,26 @@ class WaysOut {
                         .collect(Collectors.toMap(Lot::id, lot -> lot));
                 yield before.taking(begun.taken(), begun.iceTaken())
                         .from(before.lots().stream()
-                                .map(lot -> lots.getOrDefault(lot.id(), lot))
+                                .map(lot -> later(lot, lots.get(lot.id())))
                                 .toList());
             }
             case OUTAGE -> without(before, outage(kitchenId, trouble));
             case CALL -> before.asking(asked(person, before, trouble));
         };
+    }
+
+    /** The same litres at another time: what a longer simmer steams off is topped up, and the judgement has told it already. */
+    private static Lot later(Lot lot, Lot supposed) {
+        return supposed == null
+                ? lot
+                : new Lot(
+                        lot.id(),
+                        lot.formula(),
+                        lot.litres(),
+                        supposed.from(),
+                        supposed.useBy(),
+                        lot.allergens(),
+                        lot.unknown());
     }
 
     private static Course without(Course before, Outages.Outage outage) {
