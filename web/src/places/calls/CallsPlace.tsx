@@ -96,7 +96,7 @@ function CallRow({ call }: { call: Call }) {
   const [asked, setAsked] = useState<'withdraw' | 'close' | 'change'>()
   const bad = ['OPEN', 'SHORT', 'CLOSED_SHORT'].includes(call.status)
   return (
-    <li className="border-rule grid items-center gap-x-6 gap-y-2 border-t py-3 md:grid-cols-[150px_minmax(0,1.4fr)_minmax(0,1fr)_280px]">
+    <li className="border-rule grid items-center gap-x-6 gap-y-2 border-t py-3 md:grid-cols-[150px_minmax(0,1.4fr)_minmax(0,1fr)_340px]">
       <span className="text-36 font-semibold whitespace-nowrap">{units.litres(call.litres)}</span>
       <span>
         <b className="text-18 block font-semibold">{call.formulaName}</b>

@@ -105,6 +105,17 @@ describe('what is hit by what has happened', () => {
     expect(await screen.findByRole('region', { name: wayOutName[looked.ways[0]!.how] })).toBeTruthy()
   })
 
+  it('waits for nothing where nothing that is planned has to move', async () => {
+    const looked = ways()
+    looked.ways = [
+      { ...looked.ways[0]!, moved: looked.ways[0]!.moved.map((m) => ({ ...m, from: undefined })) },
+    ]
+    network({ 'POST /api/course/ways-out': looked })
+    visit(<HitNow notBegun />)
+    fireEvent.click(await screen.findByRole('button', { name: 'See the ways out' }))
+    expect(await screen.findByRole('region', { name: 'Made beside the rest' })).toBeTruthy()
+  })
+
   it('asks nothing where everything has begun', () => {
     const sent = network({})
     visit(<HitNow notBegun={false} />)

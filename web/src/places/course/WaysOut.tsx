@@ -44,10 +44,10 @@ export function WaysOut({
         </p>
       ))}
       {looked.ways.map((way, n) => (
-        <section key={way.how} aria-label={wayOutName[way.how]} className="border-rule border-t-2 pt-3">
+        <section key={way.how} aria-label={nameOf(way)} className="border-rule border-t-2 pt-3">
           <div className="mb-2 flex flex-wrap items-start justify-between gap-x-4 gap-y-2">
             <div>
-              <h3 className="text-18 m-0 font-bold">{wayOutName[way.how]}</h3>
+              <h3 className="text-18 m-0 font-bold">{nameOf(way)}</h3>
               <p className="text-15 text-quiet m-0">
                 <Cost way={way} />
               </p>
@@ -86,6 +86,12 @@ export function WaysOut({
     </div>
   )
 }
+
+/** Where nothing that is planned has to move, it waits for nothing. */
+const nameOf = (way: Way) =>
+  way.moved.length > 0 && way.moved.every((moved) => !moved.from)
+    ? 'Made beside the rest'
+    : wayOutName[way.how]
 
 const shortDay = (date: string, today: string) => (date === daysAfter(today, 1) ? 'tomorrow' : plainDay(date))
 
