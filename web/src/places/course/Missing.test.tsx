@@ -96,7 +96,7 @@ describe('what is missing', () => {
 describe('what is hit by what has happened', () => {
   it('names the batch and shows the ways out', async () => {
     const looked = ways()
-    const moved = { ...looked.ways[0]!.moved[0]!, number: 14 }
+    const moved = { ...looked.ways[0]!.moved.find((m) => m.from)!, number: 14 }
     looked.ways[0]!.moved = [moved]
     network({ 'POST /api/course/ways-out': looked })
     visit(<HitNow notBegun />)
