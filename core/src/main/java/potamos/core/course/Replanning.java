@@ -43,13 +43,20 @@ public final class Replanning {
     /** How a way out goes. */
     public enum How {
         /** What is hit stays in its pot and starts later. */
-        WAIT,
-        /** What is hit goes where there is room for it. */
-        ELSEWHERE,
+        WAIT(false),
+        /** What is hit is laid again where there is room for it. */
+        ELSEWHERE(false),
         /** What is hit is made smaller, as much as is ready in time; the rest is made beside it. */
-        SMALLER,
+        SMALLER(true),
         /** Everything that nobody holds is laid anew. */
-        ANEW
+        ANEW(true);
+
+        /** Whether it is worth its trouble only where less comes late by it. */
+        private final boolean lastResort;
+
+        How(boolean lastResort) {
+            this.lastResort = lastResort;
+        }
     }
 
     /**
@@ -406,7 +413,7 @@ public final class Replanning {
                 && a.course().drafts().stream().allMatch(draft -> others.removeIf(other -> same(draft, other)));
     }
 
-    /** The best of those that differ; laying all anew only where it is less late than what moves less. */
+    /** The best of those that differ; smaller batches and laying all anew only where they are less late than what is simpler. */
     private static List<WayOut> best(List<WayOut> all) {
         List<WayOut> different = new ArrayList<>();
         all.stream()
@@ -419,13 +426,13 @@ public final class Replanning {
                         .thenComparing(WayOut::values)
                         .thenComparing(WayOut::how))
                 .toList();
-        long leastOfFew = ranked.stream()
-                .filter(way -> way.how() != How.ANEW)
+        long leastOfSimple = ranked.stream()
+                .filter(way -> !way.how().lastResort)
                 .mapToLong(way -> way.values().lateSteps())
                 .min()
                 .orElse(Long.MAX_VALUE);
         return ranked.stream()
-                .filter(way -> way.how() != How.ANEW || way.values().lateSteps() < leastOfFew)
+                .filter(way -> !way.how().lastResort || way.values().lateSteps() < leastOfSimple)
                 .limit(MOST_WAYS)
                 .toList();
     }
