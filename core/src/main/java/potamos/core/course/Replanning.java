@@ -1,6 +1,5 @@
 package potamos.core.course;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -130,12 +129,12 @@ public final class Replanning {
     private List<WayOut> ways() {
         Course standing = after.with(before.drafts(), stillGiven(before.drafts()));
         Set<String> hit = hit(standing);
-        if (hit.isEmpty() && told(standing).isEmpty()) {
+        if (hit.isEmpty() && new Difference(before, standing).told().isEmpty()) {
             return List.of();
         }
         Set<String> concerned = serving(standing, told -> true);
         concerned.addAll(hit);
-        Set<String> late = serving(standing, Replanning::late);
+        Set<String> late = serving(standing, Difference::late);
         late.addAll(hit);
         List<WayOut> all = new ArrayList<>();
         all.add(way(How.WAIT, around(later(without(hit), only(hit)))));
@@ -164,18 +163,12 @@ public final class Replanning {
 
     /** Drafts that give to such of the calls that would be told something. */
     private Set<String> serving(Course standing, Predicate<Told> which) {
-        Set<String> calls = told(standing).stream()
-                .filter(which)
-                .map(told -> told.call().id())
-                .collect(Collectors.toSet());
+        Set<String> calls = new Difference(before, standing)
+                .told().stream().filter(which).map(told -> told.call().id()).collect(Collectors.toSet());
         return before.allocations().stream()
                 .filter(a -> calls.contains(a.call()))
                 .map(Allocation::from)
                 .collect(Collectors.toCollection(LinkedHashSet::new));
-    }
-
-    private static boolean late(Told told) {
-        return told.is().stream().anyMatch(one -> one.at().isAfter(told.call().by()));
     }
 
     /** Drafts that break a rule which they kept before. */
@@ -293,11 +286,12 @@ public final class Replanning {
 
     private WayOut way(How how, Course course) {
         Values values = course.values();
+        Difference difference = new Difference(before, course);
         return new WayOut(
                 how,
                 course,
-                moved(course),
-                told(course),
+                difference.moved(),
+                difference.told(),
                 values,
                 noticed(values.lateL() - was.lateL(), Course.A_JUG_L),
                 noticed(values.cookH() - was.cookH(), Course.A_MOMENT_H));
@@ -307,110 +301,12 @@ public final class Replanning {
         return Math.abs(more) < least ? 0 : more;
     }
 
-    /** What is made otherwise: of what is gone and what is new, those belong together that make most of the same stock for the same calls. */
-    private List<Moved> moved(Course course) {
-        List<Draft> gone = new ArrayList<>(before.drafts());
-        List<Draft> fresh = new ArrayList<>(course.drafts());
-        gone.removeIf(was -> fresh.removeIf(is -> same(was, is)));
-        List<Moved> moved = new ArrayList<>();
-        for (Draft was : gone) {
-            Optional<Draft> is = fresh.stream()
-                    .filter(draft -> ofOneStock(was, draft))
-                    .max(Comparator.comparingDouble(draft -> inCommon(was, draft, course)));
-            is.ifPresent(fresh::remove);
-            moved.add(new Moved(Optional.of(was), is));
-        }
-        fresh.forEach(draft -> moved.add(new Moved(Optional.empty(), Optional.of(draft))));
-        moved.sort(Comparator.comparing(
-                one -> one.to().or(one::from).map(Draft::start).orElseThrow()));
-        return moved;
-    }
-
-    /** Whether nobody at the pot would see a difference. */
-    private static boolean same(Draft a, Draft b) {
-        return ofOneStock(a, b)
-                && vessel(a).equals(vessel(b))
-                && a.burner().equals(b.burner())
-                && a.oven().equals(b.oven())
-                && Duration.between(a.start(), b.start()).abs().compareTo(Duration.ofMinutes(1)) < 0
-                && Math.abs(a.litres().litres() - b.litres().litres()) < 2 * Course.A_JUG_L;
-    }
-
-    private static boolean ofOneStock(Draft a, Draft b) {
-        return a.charge().formula().slug().equals(b.charge().formula().slug());
-    }
-
-    private static String vessel(Draft draft) {
-        return draft.charge().run().vessel().name();
-    }
-
-    private double inCommon(Draft was, Draft is, Course course) {
-        Map<String, Double> gave = given(before, was.id());
-        return given(course, is.id()).entrySet().stream()
-                .mapToDouble(one -> Math.min(one.getValue(), gave.getOrDefault(one.getKey(), 0.0)))
-                .sum();
-    }
-
-    private static Map<String, Double> given(Course course, String draft) {
-        return course.allocations().stream()
-                .filter(a -> a.from().equals(draft))
-                .collect(Collectors.groupingBy(
-                        Allocation::call,
-                        Collectors.summingDouble(a -> a.litres().litres())));
-    }
-
-    /** Calls that get something else, or at another time, than they would have; and new ones that are not met in time. */
-    private List<Told> told(Course course) {
-        Map<String, Call> asked = Course.byId(before.calls(), Call::id);
-        List<Told> told = new ArrayList<>();
-        for (Call call : course.calls()) {
-            Call once = asked.get(call.id());
-            List<Comes> was = once == null ? List.of() : comes(before, once);
-            List<Comes> is = comes(course, call);
-            Told one = new Told(call, was, is);
-            boolean asWanted = one.missing().litres() == 0 && !late(one);
-            // Whoever asks for something else is told only where it does not come as asked.
-            boolean nothingNew = call.equals(once) ? alike(was, is, call) : asWanted;
-            if (!nothingNew) {
-                told.add(one);
-            }
-        }
-        told.sort(Comparator.comparing(one -> one.call().by()));
-        return told;
-    }
-
-    private static List<Comes> comes(Course course, Call call) {
-        Map<Instant, Double> at = new HashMap<>();
-        course.served().stream()
-                .filter(one -> one.call().id().equals(call.id()))
-                .forEach(one -> at.merge(
-                        one.lot().from().isAfter(call.by()) ? one.lot().from() : call.by(),
-                        one.litres().litres(),
-                        Double::sum));
-        return at.entrySet().stream()
-                .sorted(Map.Entry.comparingByKey())
-                .map(one -> new Comes(one.getKey(), Volume.ofLitres(one.getValue())))
-                .toList();
-    }
-
-    private static boolean alike(List<Comes> a, List<Comes> b, Call call) {
-        if (a.size() != b.size()) {
-            return false;
-        }
-        for (int i = 0; i < a.size(); i++) {
-            double more = a.get(i).litres().litres() - b.get(i).litres().litres();
-            if (!a.get(i).at().equals(b.get(i).at()) || Math.abs(more) > call.unmissedL()) {
-                return false;
-            }
-        }
-        return true;
-    }
-
     /** Whether two ways make the same batches. */
     private static boolean alike(WayOut a, WayOut b) {
         List<Draft> others = new ArrayList<>(b.course().drafts());
         return a.course().drafts().size() == others.size()
-                && a.course().drafts().stream().allMatch(draft -> others.removeIf(other -> same(draft, other)));
+                && a.course().drafts().stream()
+                        .allMatch(draft -> others.removeIf(other -> Difference.same(draft, other)));
     }
 
     /** The best of those that differ; smaller batches and laying all anew only where they are less late than what is simpler. */

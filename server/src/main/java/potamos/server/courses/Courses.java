@@ -43,6 +43,9 @@ class Courses {
     /** From its start to the last of its calls: the longest simmer, and the day after it. */
     private static final Duration HELD_FOR = Duration.ofDays(2);
 
+    /** As finely as litres are held. */
+    private static final double STEP_L = 0.1;
+
     private final Planning planning;
     private final Calls calls;
     private final Formulas formulas;
@@ -95,7 +98,19 @@ class Courses {
             Map<String, String> vessels,
             Map<String, String> burners,
             HeldCourse.Held held,
-            List<Unmade> unmade) {}
+            List<Unmade> unmade) {
+
+        /** A draft as it is held, under an id. */
+        HeldCourse.Draft asHeld(Draft draft, String id) {
+            return new HeldCourse.Draft(
+                    id,
+                    draft.charge().formula().slug(),
+                    STEP_L * Math.floor(draft.litres().litres() / STEP_L + 0.5),
+                    vessels.get(draft.charge().run().vessel().name()),
+                    draft.burner().map(burners::get).orElse(null),
+                    draft.start());
+        }
+    }
 
     /** A course as it is laid around what is held. */
     record Laid(Begun begun, Constructive.Laid laid) {

@@ -103,8 +103,7 @@ public class Laying {
             drafts.add(begun.held().drafts().stream()
                     .filter(one -> one.id().equals(draft.id()))
                     .findFirst()
-                    .orElseGet(
-                            () -> WaysOut.asHeld(draft, begun, UUID.randomUUID().toString())));
+                    .orElseGet(() -> begun.asHeld(draft, UUID.randomUUID().toString())));
         }
         held.change(person, version, before -> drafts);
         return KitchenCourse.of(laid(person, days), Optional.of(KitchenCourse.CourseFound.of(found)));
@@ -121,8 +120,7 @@ public class Laying {
                 now.begun().held().drafts().stream().map(HeldCourse.Draft::id).collect(Collectors.toSet());
         List<HeldCourse.Draft> laidNow = now.laid().course().drafts().stream()
                 .filter(draft -> draft.start().isBefore(before) && !already.contains(draft.id()))
-                .map(draft ->
-                        WaysOut.asHeld(draft, now.begun(), UUID.randomUUID().toString()))
+                .map(draft -> now.begun().asHeld(draft, UUID.randomUUID().toString()))
                 .toList();
         held.change(
                 person,
@@ -153,12 +151,13 @@ public class Laying {
                 drafts -> Stream.concat(
                                 drafts.stream().filter(draft -> !gone.contains(draft.id())),
                                 instead.stream()
-                                        .map(draft -> WaysOut.asHeld(
-                                                draft,
-                                                now.begun(),
-                                                already.contains(draft.id())
-                                                        ? draft.id()
-                                                        : UUID.randomUUID().toString())))
+                                        .map(draft -> now.begun()
+                                                .asHeld(
+                                                        draft,
+                                                        already.contains(draft.id())
+                                                                ? draft.id()
+                                                                : UUID.randomUUID()
+                                                                        .toString())))
                         .toList());
     }
 

@@ -3,18 +3,13 @@ package potamos.server.courses;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import potamos.core.course.Allocation;
 import potamos.core.course.Call;
 import potamos.core.course.Course;
 import potamos.core.course.Draft;
@@ -41,9 +36,9 @@ import potamos.server.stations.Calls;
 class WaysOut {
 
     private static final int LONGEST_MIN = 12 * 60;
-    private static final double STEP_L = 0.1;
 
     private final Laying laying;
+    private final Movable movable;
     private final Courses courses;
     private final Planning planning;
     private final Running running;
@@ -55,6 +50,7 @@ class WaysOut {
 
     WaysOut(
             Laying laying,
+            Movable movable,
             Courses courses,
             Planning planning,
             Running running,
@@ -64,6 +60,7 @@ class WaysOut {
             Accepting accepting,
             KitchenClock clock) {
         this.laying = laying;
+        this.movable = movable;
         this.courses = courses;
         this.planning = planning;
         this.running = running;
@@ -94,8 +91,8 @@ class WaysOut {
         person.require(Right.PLAN);
         Courses.Laid laid = laying.laid(person, days);
         Course drawn = laid.laid().course();
-        Map<String, Draft> loose = loose(person.kitchenId(), laid.begun());
-        Course before = before(person, laid, loose);
+        Map<String, Draft> loose = movable.loose(laid.begun());
+        Course before = movable.course(person, laid, loose);
         Supposing supposing = supposing(trouble, loose.keySet());
         Course after = after(person, before, supposing, trouble);
         Set<String> byHand =
@@ -109,62 +106,6 @@ class WaysOut {
                 standing,
                 ownCalls(person, laid.begun().running(), supposing, drawn),
                 Replanning.of(before, after, byHand));
-    }
-
-    /** Accepted batches that nobody has begun, as drafts; one that cannot be planned so today stays where it is. */
-    private Map<String, Draft> loose(String kitchenId, Courses.Begun begun) {
-        Map<String, Draft> loose = new LinkedHashMap<>();
-        for (Running.Standing one : begun.running()) {
-            one.place().ifPresent(place -> {
-                try {
-                    loose.put(one.id(), courses.planned(begun, one.formula(), one.litres(), place, one.id()));
-                } catch (Refusal stays) {
-                    loose.remove(one.id());
-                }
-            });
-        }
-        return loose;
-    }
-
-    private Course before(Person person, Courses.Laid laid, Map<String, Draft> loose) {
-        Course drawn = laid.laid().course();
-        String kitchenId = person.kitchenId();
-        Map<String, String> lots = new HashMap<>();
-        Map<String, Double> promised = new LinkedHashMap<>();
-        List<Allocation> allocations = new ArrayList<>();
-        for (Running.Standing one : laid.begun().running()) {
-            if (loose.containsKey(one.id())) {
-                lots.put(one.lot(), one.id());
-                one.promised().forEach((call, litres) -> {
-                    promised.merge(call, litres, Double::sum);
-                    allocations.add(new Allocation(call, one.id(), Volume.ofLitres(litres)));
-                });
-            }
-        }
-        drawn.allocations()
-                .forEach(a ->
-                        allocations.add(new Allocation(a.call(), lots.getOrDefault(a.from(), a.from()), a.litres())));
-        List<Call> asked = new ArrayList<>();
-        Map<String, Call> open = drawn.calls().stream().collect(Collectors.toMap(Call::id, call -> call));
-        for (Calls.Call call : calls.all(person)) {
-            Call there = open.get(call.id());
-            double litres = promised.getOrDefault(call.id(), 0.0)
-                    + (there == null ? 0 : there.litres().litres());
-            if (litres > 0 && !call.status().ended()) {
-                asked.add(courses.asked(kitchenId, call, Volume.ofLitres(litres)));
-            }
-        }
-        Course begun = planning.begun(kitchenId, drawn.until(), new Supposing(loose.keySet(), Map.of()));
-        return new Course(
-                drawn.equipment(),
-                drawn.now(),
-                drawn.until(),
-                asked,
-                drawn.lots().stream().filter(lot -> !lots.containsKey(lot.id())).toList(),
-                begun.taken(),
-                begun.iceTaken(),
-                Stream.concat(drawn.drafts().stream(), loose.values().stream()).toList(),
-                allocations);
     }
 
     private static Supposing supposing(Trouble trouble, Set<String> aside) {
@@ -355,37 +296,5 @@ class WaysOut {
                 calls.change(person, asked.callId(), asked.litres(), asked.readyBy());
             }
         }
-    }
-
-    /** A draft as it is held. */
-    static HeldCourse.Draft asHeld(Draft draft, Courses.Begun begun, String id) {
-        return new HeldCourse.Draft(
-                id,
-                draft.charge().formula().slug(),
-                STEP_L * Math.floor(draft.litres().litres() / STEP_L + 0.5),
-                begun.vessels().get(draft.charge().run().vessel().name()),
-                draft.burner().map(begun.burners()::get).orElse(null),
-                draft.start());
-    }
-
-    /** What is held of a way out: all that is not made of a batch that was accepted before. */
-    static List<HeldCourse.Draft> holds(Looked looked, Replanning.WayOut way) {
-        Set<String> accepted = new HashSet<>(looked.loose().keySet());
-        way.moved().stream()
-                .filter(moved ->
-                        moved.from().map(Draft::id).filter(accepted::contains).isPresent())
-                .forEach(moved -> moved.to().ifPresent(to -> accepted.add(to.id())));
-        List<HeldCourse.Draft> holds = new ArrayList<>(
-                looked.begun().unmade().stream().map(Courses.Unmade::draft).toList());
-        Map<String, HeldCourse.Draft> before =
-                looked.begun().held().drafts().stream().collect(Collectors.toMap(HeldCourse.Draft::id, draft -> draft));
-        way.course().drafts().stream()
-                .filter(draft -> !accepted.contains(draft.id()))
-                .forEach(draft -> {
-                    HeldCourse.Draft was = before.get(draft.id());
-                    String id = was == null ? UUID.randomUUID().toString() : was.id();
-                    holds.add(asHeld(draft, looked.begun(), id));
-                });
-        return holds;
     }
 }

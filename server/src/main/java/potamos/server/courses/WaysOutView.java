@@ -6,9 +6,11 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import potamos.core.course.Call;
@@ -137,7 +139,7 @@ record WaysOutView(
                 Math.round(way.moreCookH() * MINUTES_PER_H),
                 way.moved().stream().map(moved -> moved(looked, moved)).toList(),
                 told,
-                new Taking(Optional.of(WaysOut.holds(looked, way)), moves(looked, way), tells));
+                new Taking(Optional.of(holds(looked, way)), moves(looked, way), tells));
     }
 
     private static List<Tell> tells(List<WayTold> told) {
@@ -165,7 +167,7 @@ record WaysOutView(
     }
 
     private static Accepting.MadeInstead instead(WaysOut.Looked looked, Course course, Draft from, Draft to) {
-        HeldCourse.Draft place = WaysOut.asHeld(to, looked.begun(), to.id());
+        HeldCourse.Draft place = looked.begun().asHeld(to, to.id());
         Map<String, Call> calls = course.calls().stream().collect(Collectors.toMap(Call::id, call -> call));
         List<Accepting.Gives> gives = course.allocations().stream()
                 .filter(a -> a.from().equals(to.id()))
@@ -184,5 +186,26 @@ record WaysOutView(
                 place.start(),
                 readyBy,
                 gives);
+    }
+
+    /** What is held of a way out: all that is not made of a batch that was accepted before. */
+    private static List<HeldCourse.Draft> holds(WaysOut.Looked looked, Replanning.WayOut way) {
+        Set<String> accepted = new HashSet<>(looked.loose().keySet());
+        way.moved().stream()
+                .filter(moved ->
+                        moved.from().map(Draft::id).filter(accepted::contains).isPresent())
+                .forEach(moved -> moved.to().ifPresent(to -> accepted.add(to.id())));
+        List<HeldCourse.Draft> holds = new ArrayList<>(
+                looked.begun().unmade().stream().map(Courses.Unmade::draft).toList());
+        Map<String, HeldCourse.Draft> before =
+                looked.begun().held().drafts().stream().collect(Collectors.toMap(HeldCourse.Draft::id, draft -> draft));
+        way.course().drafts().stream()
+                .filter(draft -> !accepted.contains(draft.id()))
+                .forEach(draft -> {
+                    HeldCourse.Draft was = before.get(draft.id());
+                    String id = was == null ? UUID.randomUUID().toString() : was.id();
+                    holds.add(looked.begun().asHeld(draft, id));
+                });
+        return holds;
     }
 }
