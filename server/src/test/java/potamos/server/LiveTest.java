@@ -23,11 +23,15 @@ class LiveTest {
         BlockingQueue<String> lines = new LinkedBlockingQueue<>();
         HttpRequest request = HttpRequest.newBuilder(URI.create(TestKitchen.url() + "/api/live"))
                 .build();
-        visitor.client().sendAsync(request, HttpResponse.BodyHandlers.ofLines()).thenAccept(response -> {
-            try (Stream<String> body = response.body()) {
-                body.forEach(lines::add);
-            }
-        });
+        visitor.client()
+                .sendAsync(request, HttpResponse.BodyHandlers.ofLines())
+                .thenAcceptAsync(
+                        response -> {
+                            try (Stream<String> body = response.body()) {
+                                body.forEach(lines::add);
+                            }
+                        },
+                        Visitor::byItself);
         return lines;
     }
 

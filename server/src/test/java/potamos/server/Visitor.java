@@ -221,18 +221,27 @@ final class Visitor {
         }
     }
 
+    /** On a thread of its own: an answer that is there already would be read to its end by whoever asks for it, and a live line has none. */
+    static void byItself(Runnable reading) {
+        Thread thread = new Thread(reading, "listening");
+        thread.setDaemon(true);
+        thread.start();
+    }
+
     /** Listens to the live feed. */
     Line listen() {
         Line line = new Line();
         client.sendAsync(request("/api/live").GET().build(), HttpResponse.BodyHandlers.ofLines())
-                .thenAccept(response -> {
-                    try (Stream<String> body = response.body()) {
-                        body.forEach(line.lines::add);
-                    } catch (UncheckedIOException cut) {
-                        // A line that is cut has ended as well.
-                    }
-                    line.lines.add(Line.END);
-                });
+                .thenAcceptAsync(
+                        response -> {
+                            try (Stream<String> body = response.body()) {
+                                body.forEach(line.lines::add);
+                            } catch (UncheckedIOException cut) {
+                                // A line that is cut has ended as well.
+                            }
+                            line.lines.add(Line.END);
+                        },
+                        Visitor::byItself);
         return line;
     }
 

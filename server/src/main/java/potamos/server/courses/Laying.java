@@ -36,7 +36,7 @@ import potamos.server.stations.Calls;
 public class Laying {
 
     /** Pots move on by themselves, and a course is not laid for each screen that looks. */
-    private static final Duration STANDS_FOR = Duration.ofSeconds(20);
+    static final Duration STANDS_FOR = Duration.ofSeconds(20);
 
     /**
      * A batch that is to be made as it is drawn.

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,6 +26,8 @@ import potamos.server.accounts.Role.Right;
 import potamos.server.charges.Planning;
 import potamos.server.charges.Supposing;
 import potamos.server.kitchen.Outages;
+import potamos.server.live.BetweenChanges;
+import potamos.server.live.Changes;
 import potamos.server.problems.NotFound;
 import potamos.server.stations.Calls;
 
@@ -48,6 +51,9 @@ class WaysOut {
     private final Accepting accepting;
     private final KitchenClock clock;
 
+    /** What has happened already is asked about by every screen after every act; by how many days it looks ahead. */
+    private final List<BetweenChanges<Looked>> standing;
+
     WaysOut(
             Laying laying,
             Movable movable,
@@ -58,7 +64,8 @@ class WaysOut {
             Outages outages,
             HeldCourse held,
             Accepting accepting,
-            KitchenClock clock) {
+            KitchenClock clock,
+            Changes changes) {
         this.laying = laying;
         this.movable = movable;
         this.courses = courses;
@@ -69,6 +76,9 @@ class WaysOut {
         this.held = held;
         this.accepting = accepting;
         this.clock = clock;
+        this.standing = IntStream.rangeClosed(1, Course.MOST_DAYS)
+                .mapToObj(days -> new BetweenChanges<Looked>(changes, Laying.STANDS_FOR))
+                .toList();
     }
 
     /**
@@ -89,6 +99,13 @@ class WaysOut {
     @Transactional(readOnly = true)
     public Looked look(Person person, int days, Trouble trouble) {
         person.require(Right.PLAN);
+        Refusal.unlessWithin("days", days, 1, Course.MOST_DAYS, "days");
+        return trouble.kind() == Trouble.Kind.NOW
+                ? standing.get(days - 1).of(person.kitchenId(), () -> found(person, days, trouble))
+                : found(person, days, trouble);
+    }
+
+    private Looked found(Person person, int days, Trouble trouble) {
         Courses.Laid laid = laying.laid(person, days);
         Course drawn = laid.laid().course();
         Map<String, Draft> loose = movable.loose(laid.begun());
@@ -97,13 +114,13 @@ class WaysOut {
         Course after = after(person, before, supposing, trouble);
         Set<String> byHand =
                 laid.begun().held().drafts().stream().map(HeldCourse.Draft::id).collect(Collectors.toSet());
-        Map<String, Running.Standing> standing = laid.begun().running().stream()
+        Map<String, Running.Standing> batches = laid.begun().running().stream()
                 .filter(one -> loose.containsKey(one.id()))
                 .collect(Collectors.toMap(Running.Standing::id, one -> one));
         return new Looked(
                 laid.begun(),
                 before,
-                standing,
+                batches,
                 ownCalls(person, laid.begun().running(), supposing, drawn),
                 Replanning.of(before, after, byHand));
     }
