@@ -56,7 +56,7 @@ export function Ovens({
         <g key={name}>
           {ovens
             .filter((oven) => oven.name === name)
-            .map((oven) => {
+            .map((oven, n) => {
               const left = Math.max(LEFT, x(ms(oven.from)))
               const right = Math.max(left + 6, x(ms(oven.to)))
               const middle = top + row * OVEN + 17
@@ -74,18 +74,20 @@ export function Ovens({
                       strokeLinecap="round"
                     />
                   ))}
-                  <text
-                    x={right + 6}
-                    y={middle + 5}
-                    fontSize={15}
-                    fontWeight={600}
-                    fill="var(--ink)"
-                    stroke="var(--surface)"
-                    strokeWidth={3}
-                    paintOrder="stroke"
-                  >
-                    {name}
-                  </text>
+                  {n === 0 && (
+                    <text
+                      x={right + 6}
+                      y={middle + 5}
+                      fontSize={15}
+                      fontWeight={600}
+                      fill="var(--ink)"
+                      stroke="var(--surface)"
+                      strokeWidth={3}
+                      paintOrder="stroke"
+                    >
+                      {name}
+                    </text>
+                  )}
                 </g>
               )
             })}
