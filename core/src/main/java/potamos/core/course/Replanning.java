@@ -79,11 +79,11 @@ public final class Replanning {
             is = List.copyOf(is);
         }
 
-        /** What never comes. */
+        /** What never comes; nothing where nobody would miss it. */
         public Volume missing() {
-            double litres =
-                    is.stream().mapToDouble(one -> one.litres().litres()).sum();
-            return Volume.ofLitres(Math.max(0, call.litres().litres() - litres));
+            double litres = call.litres().litres()
+                    - is.stream().mapToDouble(one -> one.litres().litres()).sum();
+            return Volume.ofLitres(litres > call.unmissedL() ? litres : 0);
         }
     }
 
@@ -226,7 +226,7 @@ public final class Replanning {
                             .filter(lot -> !lot.from().isAfter(call.by())),
                     left,
                     given);
-            if (missing > Course.A_JUG_L
+            if (missing > call.unmissedL()
                     && call.formula().refusedWithout(call.without()).isEmpty()) {
                 open.add(new Wanted.Part(call, missing));
             }

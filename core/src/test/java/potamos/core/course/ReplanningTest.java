@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -157,6 +158,24 @@ class ReplanningTest {
             assertThat(way.moved()).isNotEmpty();
             assertThat(way.course().check()).isEmpty();
         });
+    }
+
+    /** What lacks within what a kitchen lets pass is nothing to tell a station, and no crumb of a sum is. */
+    @Test
+    void nobodyIsToldOfWhatNobodyMisses() {
+        Call six = call("sauce", 6, Duration.ofHours(10));
+        assertThat(told(six, 2, 2, 1.9).missing().litres()).isZero();
+        assertThat(told(six, 0.1, 0.2, 5.7).missing().litres()).isZero();
+        assertThat(told(six, 2, 2, 1).missing().litres()).isCloseTo(1, within(1e-9));
+    }
+
+    private static Replanning.Told told(Call call, double... comes) {
+        return new Replanning.Told(
+                call,
+                List.of(),
+                DoubleStream.of(comes)
+                        .mapToObj(litres -> new Replanning.Comes(call.by(), Volume.ofLitres(litres)))
+                        .toList());
     }
 
     @Test
