@@ -56,8 +56,7 @@ final class Answer {
     }
 
     private Predicate<Instant> room(Diary diary, Wanted wanted, Ways.Way way) {
-        return start -> diary.against(way.takes(), start).isEmpty()
-                && wanted.keepsIn(way.startingAt(start, "", begun.equipment()));
+        return diary.room(way.takes()).and(start -> wanted.keepsIn(way.startingAt(start, "", begun.equipment())));
     }
 
     /** Puts each as late as it is surely ready, the last first. */

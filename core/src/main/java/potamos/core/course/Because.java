@@ -91,14 +91,14 @@ public record Because(
     private static Optional<Instead> instead(Course course, Draft mine, Diary diary, Call first) {
         Ways ways = new Ways(course.equipment());
         Values here = course.values();
-        String vessel = mine.charge().run().vessel().name();
+        String vessel = mine.vessel();
         record Tried(Instead instead, Values values) {}
         List<Tried> tried = new ArrayList<>();
         Wanted wanted = new Wanted(
                 mine.charge().formula(),
                 List.of(new Wanted.Part(first, mine.litres().litres())));
         ways.of(mine.charge().formula(), mine.litres().litres())
-                .filter(way -> !way.charge().run().vessel().name().equals(vessel))
+                .filter(way -> !way.vessel().equals(vessel))
                 .forEach(way -> start(course, way, diary, wanted).ifPresent(start -> {
                     Draft there = way.startingAt(start, mine.id(), course.equipment());
                     List<Draft> drafts = course.drafts().stream()
@@ -107,7 +107,7 @@ public record Because(
                     Values values = course.with(drafts, course.allocations()).values();
                     tried.add(new Tried(
                             new Instead(
-                                    way.charge().run().vessel().name(),
+                                    way.vessel(),
                                     start,
                                     Duration.between(mine.ready(), there.ready()),
                                     beyond(values.lateL() - here.lateL(), Course.A_JUG_L),
@@ -124,7 +124,7 @@ public record Because(
 
     private static Optional<Instant> start(Course course, Ways.Way way, Diary diary, Wanted wanted) {
         Instant latest = wanted.sure().minusSeconds(way.takes().endsAt());
-        Predicate<Instant> room = start -> diary.against(way.takes(), start).isEmpty();
+        Predicate<Instant> room = diary.room(way.takes());
         return diary.back(latest, room).or(() -> diary.on(latest, course.until(), room));
     }
 }

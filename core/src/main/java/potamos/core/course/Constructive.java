@@ -11,9 +11,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Volume;
 
@@ -103,48 +103,84 @@ public final class Constructive {
 
     /** What is left of each call when the shelf has given what it may, the oldest first. */
     List<Wanted.Part> offTheShelf(List<Allocation> allocations, Map<String, String> why) {
-        Map<String, Double> left = new HashMap<>();
-        List<Lot> oldest =
+        Stock stock = new Stock(allocations);
+        return latePinned(stock.gives(why), stock, why);
+    }
+
+    /**
+     * The course with what stands already where it is, and what that leaves open laid beside it.
+     *
+     * @param given already, to whom
+     */
+    Laid around(List<Allocation> given) {
+        List<Allocation> allocations = new ArrayList<>(given);
+        Map<String, String> why = new LinkedHashMap<>();
+        List<Wanted.Part> open = new Stock(allocations).gives(why);
+        return completed(open, new ArrayList<>(begun.drafts()), allocations, why);
+    }
+
+    /** What lots and pinned batches have left, the oldest first, beyond what is given already; more is added to that. */
+    private final class Stock {
+        private final List<Lot> oldest =
                 begun.supply().stream().sorted(Comparator.comparing(Lot::useBy)).toList();
-        oldest.forEach(lot -> left.put(lot.id(), lot.litres().litres()));
-        List<Wanted.Part> open = new ArrayList<>();
-        for (Call call :
-                begun.calls().stream().sorted(Comparator.comparing(Call::by)).toList()) {
-            double missing = given(
-                    call,
-                    call.litres().litres(),
-                    oldest.stream().filter(lot -> !lot.from().isAfter(call.by())),
-                    left,
-                    allocations);
-            Optional<String> refused = call.formula().refusedWithout(call.without());
-            if (missing > call.unmissedL() && refused.isPresent()) {
-                why.put(call.id(), refused.get());
-            } else if (missing > call.unmissedL()) {
-                open.add(new Wanted.Part(call, missing));
-            }
+        private final Map<String, Double> left = new HashMap<>();
+        private final Map<String, Double> got = new HashMap<>();
+        private final List<Allocation> allocations;
+
+        private Stock(List<Allocation> allocations) {
+            this.allocations = allocations;
+            oldest.forEach(lot -> left.put(lot.id(), lot.litres().litres()));
+            allocations.forEach(given -> {
+                left.merge(given.from(), -given.litres().litres(), Double::sum);
+                got.merge(given.call(), given.litres().litres(), Double::sum);
+            });
         }
-        return latePinned(open, oldest, left, allocations, why);
+
+        /** To each call in its order what is there in time; what is missing then and can be made. */
+        private List<Wanted.Part> gives(Map<String, String> why) {
+            List<Wanted.Part> open = new ArrayList<>();
+            for (Call call : begun.calls().stream()
+                    .sorted(Comparator.comparing(Call::by))
+                    .toList()) {
+                double missing = gives(
+                        call,
+                        call.litres().litres() - got.getOrDefault(call.id(), 0.0),
+                        lot -> !lot.from().isAfter(call.by()));
+                Optional<String> refused = call.formula().refusedWithout(call.without());
+                if (missing > call.unmissedL() && refused.isPresent()) {
+                    why.put(call.id(), refused.get());
+                } else if (missing > call.unmissedL()) {
+                    open.add(new Wanted.Part(call, missing));
+                }
+            }
+            return open;
+        }
+
+        /** Gives a call what it may have of some lots; what is still missing then. */
+        private double gives(Call call, double litres, Predicate<Lot> which) {
+            double missing = litres;
+            for (Lot lot : oldest.stream().filter(which).toList()) {
+                double gives = lot.refusedFor(call).isEmpty() ? Math.min(missing, left.get(lot.id())) : 0;
+                if (gives > LEAST_L || gives > 0 && gives >= missing) {
+                    allocations.add(new Allocation(call.id(), lot.id(), Volume.ofLitres(gives)));
+                    left.merge(lot.id(), -gives, Double::sum);
+                    missing -= gives;
+                }
+            }
+            return missing;
+        }
     }
 
     /** What somebody wants where it is comes late for a call rather than that the call is made a second time. */
-    private List<Wanted.Part> latePinned(
-            List<Wanted.Part> open,
-            List<Lot> oldest,
-            Map<String, Double> left,
-            List<Allocation> allocations,
-            Map<String, String> why) {
+    private List<Wanted.Part> latePinned(List<Wanted.Part> open, Stock stock, Map<String, String> why) {
         Set<String> pinned = begun.drafts().stream().map(Draft::id).collect(Collectors.toSet());
         List<Wanted.Part> still = new ArrayList<>();
         for (Wanted.Part part : open) {
             Instant never = part.call().by().plus(Course.NEVER);
-            double missing = given(
+            double missing = stock.gives(
                     part.call(),
                     part.litres(),
-                    oldest.stream()
-                            .filter(lot ->
-                                    pinned.contains(lot.id()) && lot.from().isBefore(never)),
-                    left,
-                    allocations);
+                    lot -> pinned.contains(lot.id()) && lot.from().isBefore(never));
             if (missing < part.litres()) {
                 why.put(part.call().id(), "its batch is held where it is");
             }
@@ -153,21 +189,6 @@ public final class Constructive {
             }
         }
         return still;
-    }
-
-    /** Gives a call what it may have of some lots; what is still missing then. */
-    static double given(
-            Call call, double litres, Stream<Lot> lots, Map<String, Double> left, List<Allocation> allocations) {
-        double missing = litres;
-        for (Lot lot : lots.toList()) {
-            double gives = lot.refusedFor(call).isEmpty() ? Math.min(missing, left.get(lot.id())) : 0;
-            if (gives > LEAST_L || gives > 0 && gives >= missing) {
-                allocations.add(new Allocation(call.id(), lot.id(), Volume.ofLitres(gives)));
-                left.merge(lot.id(), -gives, Double::sum);
-                missing -= gives;
-            }
-        }
-        return missing;
     }
 
     /** Parts of one stock that are wanted near to each other, as far as one vessel gives them; what no vessel gives at once is split. */

@@ -3,10 +3,12 @@ package potamos.core.course;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import potamos.core.batch.Stage;
@@ -135,6 +137,14 @@ public record Course(
                 .filter(a -> supply.containsKey(a.from()) && wanted.containsKey(a.call()))
                 .map(a -> new Served(wanted.get(a.call()), supply.get(a.from()), a.litres()))
                 .toList();
+    }
+
+    /** When the first of the calls is due that drafts, by id, serve together; nothing where they serve none. */
+    Optional<Instant> due(Collection<String> draftIds) {
+        return served().stream()
+                .filter(one -> draftIds.contains(one.lot().id()))
+                .map(one -> one.call().by())
+                .min(Comparator.naturalOrder());
     }
 
     static <T> Map<String, T> byId(List<T> all, Function<T, String> id) {

@@ -34,7 +34,7 @@ public record Day(List<Doing> doings, List<Leaves> leaves, List<Weigh> weighs, L
     public record Pot(String vessel, String stock, Volume litres, Timeline timeline, Optional<Charge> charge) {
         public static Pot of(Draft draft) {
             return new Pot(
-                    draft.charge().run().vessel().name(),
+                    draft.vessel(),
                     draft.charge().formula().name(),
                     draft.litres(),
                     draft.timeline(),

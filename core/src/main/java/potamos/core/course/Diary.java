@@ -76,6 +76,11 @@ final class Diary {
                 .findFirst();
     }
 
+    /** Whether a batch finds room at a start. */
+    Predicate<Instant> room(Footprint batch) {
+        return start -> against(batch, start).isEmpty();
+    }
+
     /** What is in its way at a start; empty where it finds room. */
     Optional<Obstacle> against(Footprint batch, Instant start) {
         if (start.isBefore(now)) {

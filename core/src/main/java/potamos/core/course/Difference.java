@@ -36,7 +36,7 @@ record Difference(Course before, Course after) {
     /** Whether nobody at the pot would see a difference. */
     static boolean same(Draft a, Draft b) {
         return ofOneStock(a, b)
-                && vessel(a).equals(vessel(b))
+                && a.vessel().equals(b.vessel())
                 && a.burner().equals(b.burner())
                 && a.oven().equals(b.oven())
                 && Duration.between(a.start(), b.start()).abs().compareTo(Duration.ofMinutes(1)) < 0
@@ -45,10 +45,6 @@ record Difference(Course before, Course after) {
 
     private static boolean ofOneStock(Draft a, Draft b) {
         return a.charge().formula().slug().equals(b.charge().formula().slug());
-    }
-
-    private static String vessel(Draft draft) {
-        return draft.charge().run().vessel().name();
     }
 
     private double inCommon(Draft was, Draft is) {

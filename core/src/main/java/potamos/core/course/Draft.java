@@ -77,6 +77,11 @@ public record Draft(
         return new Draft(id, charge, burner, oven, cooling, timeline, useBy);
     }
 
+    /** The name of its vessel. */
+    public String vessel() {
+        return charge.run().vessel().name();
+    }
+
     public Volume litres() {
         return Volume.ofLitres(Math.max(0, charge.forecast().yield().mid()));
     }

@@ -74,7 +74,7 @@ public final class Opening {
      * first start that comes too late; then one that nobody attends to the end; and at last now, whatever is in its way.
      */
     public Proposal latest(Instant readyBy) {
-        Predicate<Instant> room = start -> diary.against(batch, start).isEmpty();
+        Predicate<Instant> room = diary.room(batch);
         Predicate<Instant> free = start -> diary.taken(batch, start).isEmpty();
         Instant last = readyBy.minusSeconds(batch.endsAt());
         return diary.back(last, room)

@@ -175,7 +175,7 @@ public final class Replanning {
     private Set<String> hit(Course standing) {
         Set<Broken> already = new HashSet<>(before.check());
         return standing.check().stream()
-                .filter(broken -> !already.contains(broken) && broken.rule() != Broken.Rule.ENOUGH_OF_IT)
+                .filter(broken -> !already.contains(broken))
                 .flatMap(broken -> broken.drafts().stream())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
@@ -207,32 +207,8 @@ public final class Replanning {
 
     /** The course with these drafts where they are, and what they leave open laid beside them. */
     private Course around(List<Draft> drafts) {
-        List<Allocation> given = stillGiven(drafts);
-        Course fixed = after.with(drafts, given);
-        Map<String, Double> left = new HashMap<>();
-        fixed.supply().forEach(lot -> left.put(lot.id(), lot.litres().litres()));
-        given.forEach(a -> left.merge(a.from(), -a.litres().litres(), Double::sum));
-        Map<String, String> why = new HashMap<>();
-        List<Wanted.Part> open = new ArrayList<>();
-        for (Course.Unmet unmet : fixed.unmet().stream()
-                .sorted(Comparator.comparing(u -> u.call().by()))
-                .toList()) {
-            Call call = unmet.call();
-            double missing = Constructive.given(
-                    call,
-                    unmet.litres().litres(),
-                    fixed.supply().stream()
-                            .sorted(Comparator.comparing(Lot::useBy))
-                            .filter(lot -> !lot.from().isAfter(call.by())),
-                    left,
-                    given);
-            if (missing > call.unmissedL()
-                    && call.formula().refusedWithout(call.without()).isEmpty()) {
-                open.add(new Wanted.Part(call, missing));
-            }
-        }
         return new Constructive(after.with(drafts, List.of()), ways)
-                .completed(open, new ArrayList<>(drafts), given, why)
+                .around(stillGiven(drafts))
                 .course();
     }
 
@@ -242,10 +218,7 @@ public final class Replanning {
         for (Draft draft : moving) {
             Diary diary = new Diary(after.with(all, List.of()));
             Footprint takes = draft.takes(after.equipment());
-            diary.on(
-                            draft.start(),
-                            after.until(),
-                            start -> diary.against(takes, start).isEmpty())
+            diary.on(draft.start(), after.until(), diary.room(takes))
                     .map(start -> draft.startingAt(start, after.equipment()))
                     .ifPresent(all::add);
         }
@@ -262,18 +235,12 @@ public final class Replanning {
     }
 
     private Optional<Draft> smaller(Draft draft, Diary diary) {
-        Optional<Instant> by = before.served().stream()
-                .filter(one -> one.lot().id().equals(draft.id()))
-                .map(one -> one.call().by())
-                .min(Comparator.naturalOrder());
+        Optional<Instant> by = before.due(List.of(draft.id()));
         for (double share : SHARES) {
             double litres = draft.litres().litres() * share;
             Optional<Draft> found = by.filter(at -> litres >= Constructive.LEAST_L)
                     .flatMap(at -> ways.of(draft.charge().formula(), litres)
-                            .map(way -> diary.back(
-                                            at.minusSeconds(way.takes().endsAt()),
-                                            start -> diary.against(way.takes(), start)
-                                                    .isEmpty())
+                            .map(way -> diary.back(at.minusSeconds(way.takes().endsAt()), diary.room(way.takes()))
                                     .map(start -> way.startingAt(start, draft.id(), after.equipment())))
                             .flatMap(Optional::stream)
                             .findFirst());

@@ -9,6 +9,7 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Rounding;
 
 /** A batch of a course made into two, or two of one stock made into one. */
 public final class Reshaping {
@@ -39,11 +40,11 @@ public final class Reshaping {
         Draft whole = draft(id);
         Formula formula = whole.charge().formula();
         double litres = whole.litres().litres();
-        double second = STEP_L * Math.floor(litres / 2 / STEP_L + 0.5);
+        double second = Rounding.to(litres / 2, STEP_L);
         if (second < 2 * Constructive.LEAST_L) {
             throw Refusal.of("draftId", "it is too small to be split");
         }
-        String vessel = whole.charge().run().vessel().name();
+        String vessel = whole.vessel();
         Draft first = ways.in(formula, litres - second, vessel)
                 .filter(way -> way.burner().equals(whole.burner()))
                 .findFirst()
@@ -51,11 +52,9 @@ public final class Reshaping {
                 .startingAt(whole.start(), id, course.equipment());
         Diary diary = new Diary(course.with(with(without(id), first), List.of()));
         Draft beside = placed(
-                        ways.of(formula, second)
-                                .filter(way ->
-                                        !way.charge().run().vessel().name().equals(vessel)),
+                        ways.of(formula, second).filter(way -> !way.vessel().equals(vessel)),
                         diary,
-                        due(List.of(id)),
+                        course.due(List.of(id)),
                         whole.ready(),
                         other)
                 .orElseThrow(() -> Refusal.of("draftId", "no other pot has room for the other half"));
@@ -87,7 +86,7 @@ public final class Reshaping {
         return placed(
                         ways.of(formula, litres),
                         new Diary(course.with(others, List.of())),
-                        due(List.of(id, other)),
+                        course.due(List.of(id, other)),
                         earlier,
                         id)
                 .orElseThrow(() -> Refusal.of("otherId", "no pot has room for both at once"));
@@ -99,7 +98,7 @@ public final class Reshaping {
         Instant wanted = due.map(Wanted::sure).orElse(ready);
         List<Draft> late = new ArrayList<>();
         for (Ways.Way way : among.toList()) {
-            Predicate<Instant> room = start -> diary.against(way.takes(), start).isEmpty();
+            Predicate<Instant> room = diary.room(way.takes());
             Instant last = wanted.minusSeconds(way.takes().endsAt());
             Optional<Draft> inTime = diary.back(last, room).map(start -> way.startingAt(start, id, course.equipment()));
             if (inTime.isPresent()) {
@@ -110,14 +109,6 @@ public final class Reshaping {
                     .ifPresent(late::add);
         }
         return late.stream().min(Comparator.comparing(Draft::ready));
-    }
-
-    /** When the first of the calls is due that these serve. */
-    private Optional<Instant> due(List<String> ids) {
-        return course.served().stream()
-                .filter(one -> ids.contains(one.lot().id()))
-                .map(one -> one.call().by())
-                .min(Comparator.naturalOrder());
     }
 
     private Draft draft(String id) {

@@ -106,8 +106,7 @@ record Rules(Course course) {
     private void cleanedDown(List<Broken> broken) {
         Map<String, List<Draft>> byVessel = new HashMap<>();
         course.drafts()
-                .forEach(draft -> byVessel.computeIfAbsent(
-                                draft.charge().run().vessel().name(), name -> new ArrayList<>())
+                .forEach(draft -> byVessel.computeIfAbsent(draft.vessel(), name -> new ArrayList<>())
                         .add(draft));
         byVessel.forEach((vessel, inIt) -> {
             inIt.sort(Comparator.comparing(draft -> vesselUse(draft).from()));
@@ -179,8 +178,7 @@ record Rules(Course course) {
     }
 
     private Broken of(Broken.Rule rule, Draft draft) {
-        return new Broken(
-                rule, List.of(draft.id()), draft.charge().run().vessel().name(), draft.start(), draft.ready());
+        return new Broken(rule, List.of(draft.id()), draft.vessel(), draft.start(), draft.ready());
     }
 
     private static Instant later(Instant a, Instant b) {

@@ -59,12 +59,13 @@ final class Ways {
             List<Timeline.Part> parts,
             Footprint takes) {
 
+        String vessel() {
+            return charge.run().vessel().name();
+        }
+
         /** Whether a batch is made this way. */
         boolean makes(Draft draft) {
-            return charge.run()
-                            .vessel()
-                            .name()
-                            .equals(draft.charge().run().vessel().name())
+            return vessel().equals(draft.vessel())
                     && burner.equals(draft.burner())
                     && oven.equals(draft.oven())
                     && charge.roasting().equals(draft.charge().roasting());
