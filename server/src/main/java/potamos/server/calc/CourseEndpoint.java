@@ -81,7 +81,7 @@ class CourseEndpoint {
                 draft.id(),
                 draft.charge().formula().slug(),
                 draft.litres().litres(),
-                draft.charge().run().vessel().name(),
+                draft.vessel(),
                 draft.burner(),
                 draft.start(),
                 draft.ready(),

@@ -101,12 +101,12 @@ class CalendarEndpoint {
                     draft.id(),
                     draft.charge().formula().name(),
                     draft.litres().litres(),
-                    draft.charge().run().vessel().name(),
+                    draft.vessel(),
                     draft.timeline(),
                     false);
         }
         Course course = laid.laid().course();
-        Day.looks(CoursePapersEndpoint.pots(laid), course.equipment().rota(), course.now(), course.until())
+        Day.looks(laid.pots(), course.equipment().rota(), course.now(), course.until())
                 .forEach(file::look);
     }
 }

@@ -5,9 +5,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
-import java.util.List;
-import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -19,7 +16,6 @@ import potamos.core.course.Course;
 import potamos.core.course.Day;
 import potamos.core.course.Rota;
 import potamos.core.quantity.Refusal;
-import potamos.core.quantity.Volume;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
@@ -41,19 +37,6 @@ class CoursePapersEndpoint {
         this.laying = laying;
         this.kitchens = kitchens;
         this.clock = clock;
-    }
-
-    /** Of a course, with what is under way in it. */
-    static List<Day.Pot> pots(Courses.Laid laid) {
-        Stream<Day.Pot> underWay = laid.begun().running().stream()
-                .map(one -> new Day.Pot(
-                        one.vessel(),
-                        one.formula().name(),
-                        Volume.ofLitres(one.litres()),
-                        one.ahead(),
-                        Optional.empty()));
-        return Stream.concat(underWay, laid.laid().course().drafts().stream().map(Day.Pot::of))
-                .toList();
     }
 
     @Operation(summary = "A day of the course on paper: hour by hour, and everything to weigh")
@@ -90,7 +73,7 @@ class CoursePapersEndpoint {
                 .body(sheet.of(
                         kitchen.name(),
                         asked,
-                        Day.of(pots(laid), laid.laid().course().calls(), asked, kitchen.rota()),
+                        Day.of(laid.pots(), laid.laid().course().calls(), asked, kitchen.rota()),
                         kitchen.zone(),
                         person.units(),
                         clock.instant()));
@@ -121,7 +104,7 @@ class CoursePapersEndpoint {
         return table(
                 "needs",
                 CourseTables.needs(
-                        pots(laid),
+                        laid.pots(),
                         laid.laid().course().calls(),
                         today.datesUntil(today.plusDays(days + 1)).toList(),
                         rota));

@@ -28,7 +28,7 @@ final class CourseTables {
                             draft.id(),
                             draft.charge().formula().slug(),
                             figure(draft.litres().litres()),
-                            draft.charge().run().vessel().name(),
+                            draft.vessel(),
                             draft.burner().orElse(""),
                             draft.start().toString(),
                             draft.ready().toString(),

@@ -10,17 +10,21 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.course.Call;
 import potamos.core.course.Constructive;
 import potamos.core.course.Course;
+import potamos.core.course.Day;
 import potamos.core.course.Draft;
 import potamos.core.course.Lot;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Rounding;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
 import potamos.core.safety.Keeping;
@@ -100,13 +104,16 @@ class Courses {
             HeldCourse.Held held,
             List<Unmade> unmade) {
 
-        /** A draft as it is held, under an id. */
-        HeldCourse.Draft asHeld(Draft draft, String id) {
+        /** A draft as it is held: under its own id where it is held already, else under a new one. */
+        HeldCourse.Draft asHeld(Draft draft) {
+            String id = held.ids().contains(draft.id())
+                    ? draft.id()
+                    : UUID.randomUUID().toString();
             return new HeldCourse.Draft(
                     id,
                     draft.charge().formula().slug(),
-                    STEP_L * Math.floor(draft.litres().litres() / STEP_L + 0.5),
-                    vessels.get(draft.charge().run().vessel().name()),
+                    Rounding.to(draft.litres().litres(), STEP_L),
+                    vessels.get(draft.vessel()),
                     draft.burner().map(burners::get).orElse(null),
                     draft.start());
         }
@@ -116,6 +123,19 @@ class Courses {
     record Laid(Begun begun, Constructive.Laid laid) {
         static Laid of(Begun begun) {
             return new Laid(begun, Constructive.lay(begun.course()));
+        }
+
+        /** Everything that is made: under way, and drafted. */
+        List<Day.Pot> pots() {
+            Stream<Day.Pot> underWay = begun.running().stream()
+                    .map(one -> new Day.Pot(
+                            one.vessel(),
+                            one.formula().name(),
+                            Volume.ofLitres(one.litres()),
+                            one.ahead(),
+                            Optional.empty()));
+            return Stream.concat(underWay, laid.course().drafts().stream().map(Day.Pot::of))
+                    .toList();
         }
     }
 

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.quantity.Refusal;
@@ -67,6 +68,11 @@ class HeldCourse {
      * @param canRedo  whether there is one that was taken back
      */
     record Held(int version, List<Draft> drafts, boolean canUndo, boolean canRedo) {
+        /** Those that are held, by id. */
+        Set<String> ids() {
+            return drafts.stream().map(Draft::id).collect(Collectors.toSet());
+        }
+
         /** @throws Conflict when it is not what somebody has seen */
         void unlessSeen(int seen) {
             unlessAt(version, seen);

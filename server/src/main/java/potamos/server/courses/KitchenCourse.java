@@ -167,8 +167,7 @@ record KitchenCourse(
         Courses.Begun begun = all.begun();
         Constructive.Laid laid = all.laid();
         Course course = laid.course();
-        Set<String> heldIds =
-                begun.held().drafts().stream().map(HeldCourse.Draft::id).collect(Collectors.toSet());
+        Set<String> heldIds = begun.held().ids();
         Map<String, List<CourseGives>> gives = new HashMap<>();
         course.allocations()
                 .forEach(a -> gives.computeIfAbsent(a.from(), from -> new ArrayList<>())
@@ -239,8 +238,8 @@ record KitchenCourse(
                 formula.name(),
                 formula.family(),
                 draft.litres().litres(),
-                begun.vessels().get(draft.charge().run().vessel().name()),
-                draft.charge().run().vessel().name(),
+                begun.vessels().get(draft.vessel()),
+                draft.vessel(),
                 draft.burner().map(begun.burners()::get),
                 draft.start(),
                 draft.ready(),

@@ -15,18 +15,15 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import potamos.core.course.Course;
 import potamos.core.course.Draft;
 import potamos.core.course.Reshaping;
 import potamos.core.quantity.Refusal;
 import potamos.course.Search;
 import potamos.server.accounts.Person;
 import potamos.server.charges.ChargeRequest;
-import potamos.server.live.BetweenChanges;
 import potamos.server.live.Changes;
 import potamos.server.solving.Solving;
 import potamos.server.stations.Calls;
@@ -34,9 +31,6 @@ import potamos.server.stations.Calls;
 /** What is done with a course: a better one is looked for, and batches are made of it. */
 @Service
 public class Laying {
-
-    /** Pots move on by themselves, and a course is not laid for each screen that looks. */
-    static final Duration STANDS_FOR = Duration.ofSeconds(20);
 
     /**
      * A batch that is to be made as it is drawn.
@@ -66,8 +60,7 @@ public class Laying {
     private final Accepting accepting;
     private final Calls calls;
 
-    /** By how many days it looks ahead. */
-    private final List<BetweenChanges<Courses.Laid>> laid;
+    private final ByDays<Courses.Laid> laid;
 
     Laying(Courses courses, HeldCourse held, Solving solving, Accepting accepting, Calls calls, Changes changes) {
         this.courses = courses;
@@ -75,15 +68,12 @@ public class Laying {
         this.solving = solving;
         this.accepting = accepting;
         this.calls = calls;
-        this.laid = IntStream.rangeClosed(1, Course.MOST_DAYS)
-                .mapToObj(days -> new BetweenChanges<Courses.Laid>(changes, STANDS_FOR))
-                .toList();
+        this.laid = new ByDays<>(changes);
     }
 
     /** As it was laid since the latest change, or as it is laid now. Whoever asks for more about it asks about the very same. */
     Courses.Laid laid(Person person, int days) {
-        Refusal.unlessWithin("days", days, 1, Course.MOST_DAYS, "days");
-        return laid.get(days - 1).of(person.kitchenId(), () -> Courses.Laid.of(courses.begun(person, days)));
+        return laid.of(person.kitchenId(), days, () -> Courses.Laid.of(courses.begun(person, days)));
     }
 
     /**
@@ -92,8 +82,7 @@ public class Laying {
      * @param version of what is held, as the person has seen it
      */
     KitchenCourse look(Person person, int days, int version, Duration time) {
-        Refusal.unlessWithin("days", days, 1, Course.MOST_DAYS, "days");
-        Courses.Begun begun = courses.begun(person, days);
+        Courses.Begun begun = courses.begun(person, ByDays.checked(days));
         begun.held().unlessSeen(version);
         Search.Found found = solving.lay(person.kitchenId(), begun.course(), time);
         // What cannot be made as it is stays on the list until somebody lets it go.
@@ -103,7 +92,7 @@ public class Laying {
             drafts.add(begun.held().drafts().stream()
                     .filter(one -> one.id().equals(draft.id()))
                     .findFirst()
-                    .orElseGet(() -> begun.asHeld(draft, UUID.randomUUID().toString())));
+                    .orElseGet(() -> begun.asHeld(draft)));
         }
         held.change(person, version, before -> drafts);
         return KitchenCourse.of(laid(person, days), Optional.of(KitchenCourse.CourseFound.of(found)));
@@ -116,11 +105,10 @@ public class Laying {
      */
     public void hold(Person person, int days, int version, Instant before) {
         Courses.Laid now = laid(person, days);
-        Set<String> already =
-                now.begun().held().drafts().stream().map(HeldCourse.Draft::id).collect(Collectors.toSet());
+        Set<String> already = now.begun().held().ids();
         List<HeldCourse.Draft> laidNow = now.laid().course().drafts().stream()
                 .filter(draft -> draft.start().isBefore(before) && !already.contains(draft.id()))
-                .map(draft -> now.begun().asHeld(draft, UUID.randomUUID().toString()))
+                .map(draft -> now.begun().asHeld(draft))
                 .toList();
         held.change(
                 person,
@@ -143,21 +131,12 @@ public class Laying {
     }
 
     private void reshaped(Person person, int version, Courses.Laid now, List<String> gone, List<Draft> instead) {
-        Set<String> already =
-                now.begun().held().drafts().stream().map(HeldCourse.Draft::id).collect(Collectors.toSet());
         held.change(
                 person,
                 version,
                 drafts -> Stream.concat(
                                 drafts.stream().filter(draft -> !gone.contains(draft.id())),
-                                instead.stream()
-                                        .map(draft -> now.begun()
-                                                .asHeld(
-                                                        draft,
-                                                        already.contains(draft.id())
-                                                                ? draft.id()
-                                                                : UUID.randomUUID()
-                                                                        .toString())))
+                                instead.stream().map(now.begun()::asHeld))
                         .toList());
     }
 

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.Set;
 import potamos.core.safety.Allergen;
 import potamos.server.kitchen.Outages;
+import potamos.server.stations.Calls;
 
 /**
  * What goes otherwise than the course was laid; which figures are told hangs on its kind.
@@ -26,7 +27,7 @@ record Trouble(
 
         @Size(max = 36) String batchId,
         Integer minutes,
-        @Valid Missing outage,
+        @Valid Outages.Missing outage,
         @Valid Asked call) {
 
     enum Kind {
@@ -40,15 +41,6 @@ record Trouble(
         CALL
     }
 
-    /** Something that is missing: from now on where no beginning is told. */
-    record Missing(
-            @NotNull Outages.Kind kind,
-            @Size(max = 36) String thingId,
-            Integer cooks,
-            Instant from,
-            @NotNull Instant until,
-            @Size(max = 200) String reason) {}
-
     /**
      * A call as it would be.
      *
@@ -61,5 +53,10 @@ record Trouble(
             double litres,
             @NotNull Instant readyBy,
             Set<@NotNull Allergen> without,
-            @Size(max = 300) String note) {}
+            @Size(max = 300) String note) {
+        /** As it is asked for anew. */
+        Calls.Wish wish() {
+            return new Calls.Wish(stationId, formula, litres, readyBy, without, note);
+        }
+    }
 }

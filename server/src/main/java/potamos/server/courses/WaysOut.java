@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,7 +25,6 @@ import potamos.server.accounts.Role.Right;
 import potamos.server.charges.Planning;
 import potamos.server.charges.Supposing;
 import potamos.server.kitchen.Outages;
-import potamos.server.live.BetweenChanges;
 import potamos.server.live.Changes;
 import potamos.server.problems.NotFound;
 import potamos.server.stations.Calls;
@@ -51,8 +49,8 @@ class WaysOut {
     private final Accepting accepting;
     private final KitchenClock clock;
 
-    /** What has happened already is asked about by every screen after every act; by how many days it looks ahead. */
-    private final List<BetweenChanges<Looked>> standing;
+    /** What has happened already is asked about by every screen after every act. */
+    private final ByDays<Looked> now;
 
     WaysOut(
             Laying laying,
@@ -76,9 +74,7 @@ class WaysOut {
         this.held = held;
         this.accepting = accepting;
         this.clock = clock;
-        this.standing = IntStream.rangeClosed(1, Course.MOST_DAYS)
-                .mapToObj(days -> new BetweenChanges<Looked>(changes, Laying.STANDS_FOR))
-                .toList();
+        this.now = new ByDays<>(changes);
     }
 
     /**
@@ -99,30 +95,42 @@ class WaysOut {
     @Transactional(readOnly = true)
     public Looked look(Person person, int days, Trouble trouble) {
         person.require(Right.PLAN);
-        Refusal.unlessWithin("days", days, 1, Course.MOST_DAYS, "days");
         return trouble.kind() == Trouble.Kind.NOW
-                ? standing.get(days - 1).of(person.kitchenId(), () -> found(person, days, trouble))
+                ? now.of(person.kitchenId(), days, () -> found(person, days, trouble))
                 : found(person, days, trouble);
     }
 
     private Looked found(Person person, int days, Trouble trouble) {
         Courses.Laid laid = laying.laid(person, days);
-        Course drawn = laid.laid().course();
-        Map<String, Draft> loose = movable.loose(laid.begun());
+        Courses.Begun begun = laid.begun();
+        Map<String, Draft> loose = movable.loose(begun);
         Course before = movable.course(person, laid, loose);
         Supposing supposing = supposing(trouble, loose.keySet());
-        Course after = after(person, before, supposing, trouble);
-        Set<String> byHand =
-                laid.begun().held().drafts().stream().map(HeldCourse.Draft::id).collect(Collectors.toSet());
-        Map<String, Running.Standing> batches = laid.begun().running().stream()
+        Map<String, Running.Standing> longer = longer(person.kitchenId(), supposing);
+        Course after = after(person, before, supposing, longer, trouble);
+        Map<String, Running.Standing> batches = begun.running().stream()
                 .filter(one -> loose.containsKey(one.id()))
                 .collect(Collectors.toMap(Running.Standing::id, one -> one));
         return new Looked(
-                laid.begun(),
+                begun,
                 before,
                 batches,
-                ownCalls(person, laid.begun().running(), supposing, drawn),
-                Replanning.of(before, after, byHand));
+                ownCalls(person, begun.running(), longer),
+                Replanning.of(before, after, begun.held().ids()));
+    }
+
+    /** The batches that are supposed to simmer longer, as they would stand; by id. */
+    private Map<String, Running.Standing> longer(String kitchenId, Supposing supposing) {
+        if (supposing.longer().isEmpty()) {
+            return Map.of();
+        }
+        Map<String, Running.Standing> longer = running.of(kitchenId, supposing).stream()
+                .filter(one -> supposing.longer().containsKey(one.id()))
+                .collect(Collectors.toMap(Running.Standing::id, one -> one));
+        if (longer.isEmpty()) {
+            throw new NotFound("batch");
+        }
+        return longer;
     }
 
     private static Supposing supposing(Trouble trouble, Set<String> aside) {
@@ -137,14 +145,14 @@ class WaysOut {
         return new Supposing(aside, Map.of(trouble.batchId(), Duration.ofMinutes((long) minutes)));
     }
 
-    private Course after(Person person, Course before, Supposing supposing, Trouble trouble) {
+    private Course after(
+            Person person, Course before, Supposing supposing, Map<String, Running.Standing> longer, Trouble trouble) {
         String kitchenId = person.kitchenId();
         return switch (trouble.kind()) {
             case NOW -> before;
             case LONGER -> {
                 Course begun = planning.begun(kitchenId, before.until(), supposing);
-                Map<String, Lot> lots = running.of(kitchenId, supposing).stream()
-                        .filter(one -> supposing.longer().containsKey(one.id()))
+                Map<String, Lot> lots = longer.values().stream()
                         .flatMap(one -> one.spare().stream())
                         .collect(Collectors.toMap(Lot::id, lot -> lot));
                 yield before.taking(begun.taken(), begun.iceTaken())
@@ -185,19 +193,11 @@ class WaysOut {
     }
 
     private Outages.Outage outage(String kitchenId, Trouble trouble) {
-        Trouble.Missing missing = trouble.outage();
+        Outages.Missing missing = trouble.outage();
         if (missing == null) {
             throw Refusal.of("outage", "what is missing");
         }
-        return outages.checked(
-                kitchenId,
-                trouble.id(),
-                missing.kind(),
-                missing.thingId(),
-                missing.cooks(),
-                missing.from(),
-                missing.until(),
-                missing.reason());
+        return outages.checked(kitchenId, trouble.id(), missing);
     }
 
     /** The calls with one of them asked for otherwise, or one more. */
@@ -207,15 +207,7 @@ class WaysOut {
             throw Refusal.of("call", "what is asked for");
         }
         if (asked.callId() == null) {
-            Calls.Call one = calls.asked(
-                    person,
-                    trouble.id(),
-                    asked.stationId(),
-                    asked.formula(),
-                    asked.litres(),
-                    asked.readyBy(),
-                    asked.without(),
-                    asked.note());
+            Calls.Call one = calls.asked(person, trouble.id(), asked.wish());
             return Stream.concat(
                             before.calls().stream(),
                             Stream.of(courses.asked(person.kitchenId(), one, Volume.ofLitres(one.litres()))))
@@ -247,21 +239,15 @@ class WaysOut {
 
     /** What becomes of the calls that the batch which simmers longer is made for itself. */
     private List<Replanning.Told> ownCalls(
-            Person person, List<Running.Standing> standing, Supposing supposing, Course drawn) {
+            Person person, List<Running.Standing> standing, Map<String, Running.Standing> longer) {
         List<Replanning.Told> told = new ArrayList<>();
-        Map<String, Instant> ready = running.of(person.kitchenId(), supposing).stream()
-                .filter(one -> supposing.longer().containsKey(one.id()))
-                .collect(Collectors.toMap(
-                        Running.Standing::id, one -> one.ahead().ready()));
-        if (!supposing.longer().isEmpty() && ready.isEmpty()) {
-            throw new NotFound("batch");
-        }
         for (Running.Standing one : standing) {
-            if (ready.containsKey(one.id())) {
+            if (longer.containsKey(one.id())) {
+                Instant ready = longer.get(one.id()).ahead().ready();
                 one.promised().forEach((id, litres) -> {
                     Call call = courses.asked(person.kitchenId(), calls.of(person, id), Volume.ofLitres(litres));
                     Replanning.Told word = new Replanning.Told(
-                            call, List.of(comes(call, one.ahead().ready())), List.of(comes(call, ready.get(one.id()))));
+                            call, List.of(comes(call, one.ahead().ready())), List.of(comes(call, ready)));
                     if (!word.was().equals(word.is())) {
                         told.add(word);
                     }
@@ -300,15 +286,7 @@ class WaysOut {
         if (trouble.kind() == Trouble.Kind.CALL) {
             Trouble.Asked asked = trouble.call();
             if (asked.callId() == null) {
-                calls.ask(
-                        person,
-                        trouble.id(),
-                        asked.stationId(),
-                        asked.formula(),
-                        asked.litres(),
-                        asked.readyBy(),
-                        asked.without() == null ? Set.of() : asked.without(),
-                        asked.note() == null ? "" : asked.note());
+                calls.ask(person, trouble.id(), asked.wish());
             } else {
                 calls.change(person, asked.callId(), asked.litres(), asked.readyBy());
             }

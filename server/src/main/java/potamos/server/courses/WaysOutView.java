@@ -70,8 +70,7 @@ record WaysOutView(
             @NotNull Instant start,
             @NotNull Instant ready) {
         static WayBatch of(Draft draft) {
-            return new WayBatch(
-                    draft.charge().run().vessel().name(), draft.litres().litres(), draft.start(), draft.ready());
+            return new WayBatch(draft.vessel(), draft.litres().litres(), draft.start(), draft.ready());
         }
     }
 
@@ -167,7 +166,7 @@ record WaysOutView(
     }
 
     private static Accepting.MadeInstead instead(WaysOut.Looked looked, Course course, Draft from, Draft to) {
-        HeldCourse.Draft place = looked.begun().asHeld(to, to.id());
+        HeldCourse.Draft place = looked.begun().asHeld(to);
         Map<String, Call> calls = course.calls().stream().collect(Collectors.toMap(Call::id, call -> call));
         List<Accepting.Gives> gives = course.allocations().stream()
                 .filter(a -> a.from().equals(to.id()))
@@ -197,15 +196,10 @@ record WaysOutView(
                 .forEach(moved -> moved.to().ifPresent(to -> accepted.add(to.id())));
         List<HeldCourse.Draft> holds = new ArrayList<>(
                 looked.begun().unmade().stream().map(Courses.Unmade::draft).toList());
-        Map<String, HeldCourse.Draft> before =
-                looked.begun().held().drafts().stream().collect(Collectors.toMap(HeldCourse.Draft::id, draft -> draft));
         way.course().drafts().stream()
                 .filter(draft -> !accepted.contains(draft.id()))
-                .forEach(draft -> {
-                    HeldCourse.Draft was = before.get(draft.id());
-                    String id = was == null ? UUID.randomUUID().toString() : was.id();
-                    holds.add(looked.begun().asHeld(draft, id));
-                });
+                .map(looked.begun()::asHeld)
+                .forEach(holds::add);
         return holds;
     }
 }

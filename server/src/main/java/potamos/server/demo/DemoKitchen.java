@@ -322,7 +322,7 @@ class DemoKitchen implements ApplicationRunner {
 
     private String ask(Person person, String station, String formula, double litres, Instant readyBy, String note) {
         String id = UUID.randomUUID().toString();
-        calls.ask(person, id, stations.get(station), formula, litres, readyBy, Set.of(), note);
+        calls.ask(person, id, new Calls.Wish(stations.get(station), formula, litres, readyBy, Set.of(), note));
         return id;
     }
 }

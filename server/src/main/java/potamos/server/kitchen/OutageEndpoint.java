@@ -49,7 +49,11 @@ class OutageEndpoint {
             Integer cooks,
             Instant from,
             @NotNull Instant until,
-            @Size(max = 200) String reason) {}
+            @Size(max = 200) String reason) {
+        Outages.Missing missing() {
+            return new Outages.Missing(kind, thingId, cooks, from, until, reason);
+        }
+    }
 
     private final Outages outages;
 
@@ -72,17 +76,7 @@ class OutageEndpoint {
     @ResponseStatus(HttpStatus.CREATED)
     void add(@AuthenticationPrincipal Person person, @Valid @RequestBody OutageIn body) {
         person.require(Right.PLAN);
-        outages.add(
-                person,
-                outages.checked(
-                        person.kitchenId(),
-                        body.id(),
-                        body.kind(),
-                        body.thingId(),
-                        body.cooks(),
-                        body.from(),
-                        body.until(),
-                        body.reason()));
+        outages.add(person, outages.checked(person.kitchenId(), body.id(), body.missing()));
     }
 
     @Operation(summary = "Tells that it is there again")

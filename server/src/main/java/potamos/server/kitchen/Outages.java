@@ -1,5 +1,7 @@
 package potamos.server.kitchen;
 
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -143,43 +145,48 @@ public class Outages {
     }
 
     /**
-     * One that could be told, as it would be.
+     * Something that is missing, as somebody tells it.
      *
-     * @param id    made by whoever tells it
-     * @param from  when it begins; nothing is now
+     * @param thingId of equipment; nothing of cooks
+     * @param cooks   how many fewer; nothing is one, and of a thing it does not count
+     * @param from    when it begins; nothing is now
+     */
+    public record Missing(
+            @NotNull Kind kind,
+            @Size(max = 36) String thingId,
+            Integer cooks,
+            Instant from,
+            @NotNull Instant until,
+            @Size(max = LONGEST_REASON) String reason) {}
+
+    /**
+     * One as it would be told.
+     *
+     * @param id made by whoever tells it
      * @throws Refusal  with its field where it makes no sense
      * @throws NotFound when the thing is not this kitchen's
      */
-    public Outage checked(
-            String kitchenId,
-            String id,
-            Kind kind,
-            String thingId,
-            Integer cooks,
-            Instant from,
-            Instant until,
-            String reason) {
+    public Outage checked(String kitchenId, String id, Missing missing) {
         Instant now = clock.instant();
-        Instant begins = from == null || from.isBefore(now) ? now : from;
-        if (until == null || !until.isAfter(begins)) {
+        Instant begins = missing.from() == null || missing.from().isBefore(now) ? now : missing.from();
+        if (!missing.until().isAfter(begins)) {
             throw Refusal.of("until", "must come after its beginning, and is still to come");
         }
-        Planner.unlessFarAhead("until", until, now);
-        if (reason != null && reason.length() > LONGEST_REASON) {
-            throw Refusal.outside("reason", "too long", 0, LONGEST_REASON, "characters");
-        }
-        boolean people = kind == Kind.COOKS;
-        int fewer = people ? (int) Refusal.unlessWithin("cooks", cooks == null ? 1 : cooks, 1, 30, "cooks") : 0;
-        String name = name(kitchenId, kind, thingId).orElseThrow(() -> new NotFound("thing"));
+        Planner.unlessFarAhead("until", missing.until(), now);
+        boolean people = missing.kind() == Kind.COOKS;
+        int fewer = people
+                ? (int) Refusal.unlessWithin("cooks", missing.cooks() == null ? 1 : missing.cooks(), 1, 30, "cooks")
+                : 0;
+        String name = name(kitchenId, missing.kind(), missing.thingId()).orElseThrow(() -> new NotFound("thing"));
         return new Outage(
                 id,
-                kind,
-                Optional.ofNullable(people ? null : thingId),
+                missing.kind(),
+                Optional.ofNullable(people ? null : missing.thingId()),
                 name,
                 fewer,
                 begins,
-                until,
-                reason == null ? "" : reason.trim());
+                missing.until(),
+                missing.reason() == null ? "" : missing.reason().trim());
     }
 
     /** Writes one down; told twice with one id, it is told once. */

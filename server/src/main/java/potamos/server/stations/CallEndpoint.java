@@ -145,12 +145,8 @@ class CallEndpoint {
         calls.ask(
                 person,
                 body.id(),
-                body.stationId(),
-                body.formula(),
-                body.litres(),
-                body.readyBy(),
-                body.without() == null ? Set.of() : body.without(),
-                body.note() == null ? "" : body.note());
+                new Calls.Wish(
+                        body.stationId(), body.formula(), body.litres(), body.readyBy(), body.without(), body.note()));
         return view(calls.of(person, body.id()));
     }
 

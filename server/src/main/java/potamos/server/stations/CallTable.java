@@ -20,7 +20,6 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.figure.Figure;
-import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.Allergen;
 import potamos.server.accounts.Person;
@@ -64,8 +63,8 @@ class CallTable {
                 .flatMap(formula -> Stream.of(formula.slug(), lower(formula.name()))
                         .distinct()
                         .map(word -> Map.entry(word, formula)))
-                .collect(
-                        Collectors.toMap(Map.Entry::getKey, entry -> slug(entry.getValue()), (first, second) -> first));
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey, entry -> entry.getValue().slug(), (first, second) -> first));
         List<NamedCsvRecord> lines = lines(text);
         List<String> ids = new ArrayList<>();
         for (NamedCsvRecord line : lines) {
@@ -75,22 +74,19 @@ class CallTable {
                 calls.ask(
                         person,
                         id,
-                        one(line, "station", stations),
-                        one(line, "formula", stocks),
-                        litres(line),
-                        readyBy(line, zone),
-                        without(line),
-                        line.findField("note").orElse(""));
+                        new Calls.Wish(
+                                one(line, "station", stations),
+                                one(line, "formula", stocks),
+                                litres(line),
+                                readyBy(line, zone),
+                                without(line),
+                                line.findField("note").orElse("")));
             } catch (Refusal refusal) {
                 throw refusal.in(at);
             }
             ids.add(id);
         }
         return ids;
-    }
-
-    private static String slug(Formula formula) {
-        return formula.slug();
     }
 
     /** Known by what the table says, so that one that is sent again asks for nothing more. */

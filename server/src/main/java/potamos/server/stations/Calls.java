@@ -113,34 +113,39 @@ public class Calls {
     }
 
     /**
+     * What a station would have.
+     *
+     * @param stationId for a person of a station always their own
+     * @param without   what must not be in it; nothing is anything may
+     * @param note      nothing is none
+     */
+    public record Wish(
+            String stationId, String formulaSlug, double litres, Instant readyBy, Set<Allergen> without, String note) {
+        public Wish {
+            without = without == null ? Set.of() : without;
+            note = note == null ? "" : note;
+        }
+    }
+
+    /**
      * Asks for litres.
      *
-     * @param id        made by the client; asking twice with the same one asks once
-     * @param stationId for a person of a station always their own
+     * @param id made by the client; asking twice with the same one asks once
      */
     @Transactional
-    public void ask(
-            Person person,
-            String id,
-            String stationId,
-            String formulaSlug,
-            double litres,
-            Instant readyBy,
-            Set<Allergen> without,
-            String note) {
-        String station = mayAsk(person, stationId, formulaSlug, litres, without, note);
+    public void ask(Person person, String id, Wish wish) {
         Instant now = clock.instant();
-        mayBeWanted(readyBy, now);
+        String station = mayAsk(person, wish, now);
         // Sent twice, also at once, it is asked once; the second finds the first.
         mapper.insert(
                 id,
                 person.kitchenId(),
                 station,
-                formulaSlug,
-                litres,
-                readyBy,
-                Joined.written(without),
-                note.trim(),
+                wish.formulaSlug(),
+                wish.litres(),
+                wish.readyBy(),
+                Joined.written(wish.without()),
+                wish.note().trim(),
                 person.id(),
                 now);
         mapper.byId(id, person.kitchenId())
@@ -154,37 +159,35 @@ public class Calls {
      *
      * @throws Refusal with its field where it would be refused
      */
-    public Call asked(
-            Person person,
-            String id,
-            String stationId,
-            String formulaSlug,
-            double litres,
-            Instant readyBy,
-            Set<Allergen> without,
-            String note) {
-        Set<Allergen> leftOut = without == null ? Set.of() : without;
-        String station = mayAsk(person, stationId, formulaSlug, litres, leftOut, note == null ? "" : note);
+    public Call asked(Person person, String id, Wish wish) {
         Instant now = clock.instant();
-        mayBeWanted(readyBy, now);
+        String station = mayAsk(person, wish, now);
         return new Call(
                 id == null ? "" : id,
                 station,
                 kitchens.station(person.kitchenId(), station).name(),
-                formulaSlug,
-                formulas.of(person.kitchenId(), formulaSlug).name(),
-                litres,
-                readyBy,
-                leftOut,
-                "",
+                wish.formulaSlug(),
+                formulas.of(person.kitchenId(), wish.formulaSlug()).name(),
+                wish.litres(),
+                wish.readyBy(),
+                wish.without(),
+                wish.note(),
                 person.name(),
                 now,
-                new Owed(Volume.ofLitres(litres), Volume.ZERO, Volume.ZERO, 0),
+                new Owed(Volume.ofLitres(wish.litres()), Volume.ZERO, Volume.ZERO, 0),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Status.OPEN);
+    }
+
+    /** Whether somebody may ask for this, by then. */
+    private String mayAsk(Person person, Wish wish, Instant now) {
+        String station =
+                mayAsk(person, wish.stationId(), wish.formulaSlug(), wish.litres(), wish.without(), wish.note());
+        mayBeWanted(wish.readyBy(), now);
+        return station;
     }
 
     private static void mayBeWanted(Instant readyBy, Instant now) {

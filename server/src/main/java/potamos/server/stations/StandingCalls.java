@@ -207,7 +207,7 @@ public class StandingCalls {
                                     Volume.ofLitres(mapper.coming(row.id())));
                     if (asks.litres() > 0) {
                         mapper.becomes(
-                                row.of(asks.litres()), UUID.randomUUID().toString(), wanted.day(), wanted.by(), now);
+                                row, asks.litres(), UUID.randomUUID().toString(), wanted.day(), wanted.by(), now);
                         changes.note(row.kitchenId(), "calls", row.id());
                     }
                 });
@@ -220,7 +220,8 @@ public class StandingCalls {
         List<Standing.Wanted> missing = standing(row).from(now, lastDay(now, zone), zone).stream()
                 .filter(wanted -> !there.contains(wanted.day()))
                 .toList();
-        missing.forEach(wanted -> mapper.becomes(row, UUID.randomUUID().toString(), wanted.day(), wanted.by(), now));
+        missing.forEach(wanted ->
+                mapper.becomes(row, row.litres(), UUID.randomUUID().toString(), wanted.day(), wanted.by(), now));
         if (!missing.isEmpty()) {
             changes.note(row.kitchenId(), "calls", row.id());
         }

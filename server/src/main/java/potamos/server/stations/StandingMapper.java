@@ -28,26 +28,7 @@ interface StandingMapper {
             String without,
             String note,
             String madeBy,
-            boolean onHand) {
-        /** The same with other litres. */
-        Row of(double otherLitres) {
-            return new Row(
-                    id,
-                    kitchenId,
-                    stationId,
-                    stationName,
-                    formulaSlug,
-                    formulaName,
-                    otherLitres,
-                    days,
-                    byTime,
-                    skips,
-                    without,
-                    note,
-                    madeBy,
-                    onHand);
-        }
-    }
+            boolean onHand) {}
 
     String STANDING = """
             SELECT t.id, t.kitchen_id, t.station_id, s.name AS station_name, t.formula_slug,
@@ -89,15 +70,15 @@ interface StandingMapper {
     @Select("SELECT standing_day FROM station_call WHERE standing_id = #{id}")
     Set<LocalDate> days(String id);
 
-    /** Becomes a call of a day; made twice at once, it is made once. */
+    /** Becomes a call of so many litres for a day; made twice at once, it is made once. */
     @Insert("""
             INSERT INTO station_call (id, kitchen_id, station_id, formula_slug, litres, ready_by, without, note, asked_by, asked_at,
                     standing_id, standing_day)
-            VALUES (#{id}, #{row.kitchenId}, #{row.stationId}, #{row.formulaSlug}, #{row.litres}, #{readyBy}, #{row.without},
+            VALUES (#{id}, #{row.kitchenId}, #{row.stationId}, #{row.formulaSlug}, #{litres}, #{readyBy}, #{row.without},
                     #{row.note}, #{row.madeBy}, #{at}, #{row.id}, #{day})
             ON DUPLICATE KEY UPDATE id = station_call.id
             """)
-    void becomes(Row row, String id, LocalDate day, Instant readyBy, Instant at);
+    void becomes(Row row, double litres, String id, LocalDate day, Instant readyBy, Instant at);
 
     /** Takes back what nobody makes yet and nobody has had any of: of one day, or of all that are still to come. */
     @Update("""
