@@ -92,6 +92,23 @@ describe('judging the end', () => {
     })
   })
 
+  it('judges once, however often a way out is tapped and also where it is refused', async () => {
+    const ways = looked()
+    const { sent } = open({
+      'POST /api/course/ways-out': ways,
+      'POST /api/course/ways-out/taken': problem(409, 'Somebody changed the course meanwhile.'),
+    })
+    fireEvent.click(await screen.findByRole('button', { name: /^\+30 min/ }))
+    const way = await screen.findByRole('region', { name: wayOutName[ways.ways[0]!.how] })
+    const take = within(way).getByRole('button', { name: 'Judge and take this' })
+    fireEvent.click(take)
+    fireEvent.click(take)
+    expect(await screen.findByText('Somebody changed the course meanwhile.')).toBeTruthy()
+    fireEvent.click(take)
+    await expect.poll(() => sent.filter((s) => s.path.endsWith('/taken')).length).toBeGreaterThan(1)
+    expect(sent.filter((s) => s.path.endsWith('/acts'))).toHaveLength(1)
+  })
+
   it('tells its own call that it comes later, also where nothing else is hit', async () => {
     const told = looked().ways[0]!.told.slice(0, 1)
     const stay = { moves: [], tells: [{ callId: told[0]!.callId, comes: told[0]!.is }] }

@@ -1,5 +1,5 @@
 import { tells } from '../../words/units'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { Problem, Schemas } from '../../api/client'
 import { act } from '../../api/outbox'
 import { useJudging, useWaysOut, type Page } from '../../api/queries'
@@ -10,15 +10,12 @@ import { Sheet } from '../../kit/Sheet'
 import { bodyName, tasteWords } from '../../words/en'
 import { duration } from '../../words/time'
 import type { Formatters } from '../../words/units'
-import { useTaking } from '../course/trouble'
+import { NOW, useTaking } from '../course/trouble'
 import { WaysOut } from '../course/WaysOut'
 import { logAll } from './acts'
 import { SpentTicks, Ticks } from './Ticks'
 
 type Choice = Schemas['ChoiceView']
-
-/** What has been judged has happened already when a way out is taken. */
-const NOW = { kind: 'NOW' } as const
 
 /** Judging the end: enough, or not yet, with what each does to stock, call and burner said before it is accepted. */
 export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void }) {
@@ -26,11 +23,19 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
   const [problem, setProblem] = useState<Problem>()
   const [words, setWords] = useState<string[]>([])
   const [longerBy, setLongerBy] = useState<number>()
-  const taking = useTaking()
   const may = useMay()
   const pot = page.card.pot
   const units = useUnits()
-  const judge = async (longer: number) => {
+  const judged = useRef<Promise<boolean>>(undefined)
+  /** Once, however often it is tapped, and also where what comes after it is refused; what the kitchen refuses can be judged otherwise. */
+  const judge = (longer: number) => {
+    judged.current ??= log(longer).then((taken) => {
+      if (!taken) judged.current = undefined
+      return taken
+    })
+    return judged.current
+  }
+  const log = async (longer: number) => {
     const what = longer === 0 ? act('judged-enough') : act('judged-not-yet', { longerMin: longer })
     const looked = words.length ? [act('tasted', { words: words.join(', ') })] : []
     const outcome = await logAll(page.card.id, [...looked, what])
@@ -82,19 +87,8 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
             key={longerBy}
             batchId={page.card.id}
             minutes={longerBy}
-            busy={taking.isPending}
-            problem={taking.error}
-            onJudge={(version, way) =>
-              void judge(longerBy).then((judged) => {
-                if (judged && way && way.tells.length > 0) taking.mutate({ trouble: NOW, version, way })
-                if (judged) onClose()
-              })
-            }
-            onTake={(version, way) =>
-              void judge(longerBy).then(
-                (judged) => judged && taking.mutate({ trouble: NOW, version, way }, { onSuccess: onClose }),
-              )
-            }
+            judge={() => judge(longerBy)}
+            onClose={onClose}
           />
         )}
         {judging.isError && (
@@ -112,22 +106,27 @@ export function JudgeSheet({ page, onClose }: { page: Page; onClose: () => void 
 function Longer({
   batchId,
   minutes,
-  busy,
-  problem,
-  onJudge,
-  onTake,
+  judge,
+  onClose,
 }: {
   batchId: string
   minutes: number
-  busy: boolean
-  problem: Problem | null
-  onJudge: (version: number, way?: Schemas['Taking']) => void
-  onTake: (version: number, way: Schemas['Taking']) => void
+  judge: () => Promise<boolean>
+  onClose: () => void
 }) {
   const looked = useWaysOut({ kind: 'LONGER', batchId, minutes })
+  const telling = useTaking()
   const nothing = looked.isError || looked.data?.ways.length === 0
+  /** Its own call is told that it comes later, where that is known. */
+  const judgeAlone = async () => {
+    if (!(await judge())) return
+    const stay = looked.isError ? undefined : looked.data
+    if (stay && stay.stay.tells.length > 0)
+      telling.mutate({ trouble: NOW, version: stay.version, way: stay.stay })
+    onClose()
+  }
   useEffect(() => {
-    if (nothing) onJudge(looked.data?.version ?? 0, looked.isError ? undefined : looked.data?.stay)
+    if (nothing) void judgeAlone()
     // Once, when it is known.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [nothing])
@@ -136,7 +135,7 @@ function Longer({
     return (
       <div className="flex flex-wrap items-center gap-4">
         <p className="text-18 text-quiet m-0">Looking what that does …</p>
-        <Button onClick={() => onJudge(0)}>Judge it at once</Button>
+        <Button onClick={() => void judgeAlone()}>Judge it at once</Button>
       </div>
     )
   return (
@@ -144,12 +143,12 @@ function Longer({
       <p className="text-18 m-0">{minutes} minutes more, and not everything fits as it is planned:</p>
       <WaysOut
         looked={looked.data}
+        trouble={NOW}
         take="Judge and take this"
-        busy={busy}
-        problem={problem}
-        onTake={(way) => onTake(looked.data.version, way.taking)}
+        first={judge}
+        onTaken={onClose}
       />
-      <Button large disabled={busy} onClick={() => onJudge(looked.data.version, looked.data.stay)}>
+      <Button large onClick={() => void judgeAlone()}>
         Judge it and move nothing
       </Button>
     </div>

@@ -8,7 +8,7 @@ import { NumberField } from '../../kit/NumberField'
 import { useMay, useTimes, useUnits, useVisit } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { instantOf, localOf } from '../../words/time'
-import { useTaking, type Trouble } from '../course/trouble'
+import type { Trouble } from '../course/trouble'
 import { WaysOut } from '../course/WaysOut'
 
 /** More or less, sooner or later: whoever plans sees what that does before it is asked. */
@@ -25,7 +25,6 @@ export function ChangeSheet({ call, onClose }: { call: Call; onClose: () => void
   const trouble: Trouble | undefined =
     may('PLAN') && moved && litres ? { kind: 'CALL', call: { callId: call.id, ...asked } } : undefined
   const looked = useWaysOut(trouble)
-  const taking = useTaking()
   const change = useChange(
     () => data(api.PUT('/api/calls/{id}', { params: { path: { id: call.id } }, body: asked })),
     'calls',
@@ -59,15 +58,10 @@ export function ChangeSheet({ call, onClose }: { call: Call; onClose: () => void
         {ways && !looked.isFetching && ways.ways.length > 0 && (
           <WaysOut
             looked={ways}
+            trouble={trouble!}
             take="Change it so"
-            busy={taking.isPending || change.isPending}
-            problem={taking.error}
-            onTake={(way) =>
-              taking.mutate(
-                { trouble: trouble!, version: ways.version, way: way.taking },
-                { onSuccess: onClose },
-              )
-            }
+            busy={change.isPending}
+            onTaken={onClose}
           />
         )}
         <Refused problem={problem} />

@@ -3,7 +3,7 @@ import { useWaysOut } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { useMay } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
-import { useTaking } from './trouble'
+import { NOW } from './trouble'
 import { WaysOut } from './WaysOut'
 
 /** What happened since leaves no room for what is accepted: told where pots and plans are seen, with the ways out behind it. */
@@ -11,8 +11,7 @@ export function HitNow({ notBegun }: { notBegun: boolean }) {
   const may = useMay()
   const [open, setOpen] = useState(false)
   const waits = may('PLAN') && notBegun
-  const looked = useWaysOut(waits ? { kind: 'NOW' } : undefined)
-  const taking = useTaking()
+  const looked = useWaysOut(waits ? NOW : undefined)
   const ways = looked.data?.ways ?? []
   if (!waits || ways.length === 0) return null
   const hit = ways[0]!.moved.filter((moved) => moved.number).map((moved) => `batch ${moved.number}`)
@@ -28,18 +27,7 @@ export function HitNow({ notBegun }: { notBegun: boolean }) {
       </Button>
       {open && (
         <Sheet title="Ways out" open onClose={() => setOpen(false)}>
-          <WaysOut
-            looked={looked.data!}
-            take="Take this way"
-            busy={taking.isPending}
-            problem={taking.error}
-            onTake={(way) =>
-              taking.mutate(
-                { trouble: { kind: 'NOW' }, version: looked.data!.version, way: way.taking },
-                { onSuccess: () => setOpen(false) },
-              )
-            }
-          />
+          <WaysOut looked={looked.data!} trouble={NOW} take="Take this way" onTaken={() => setOpen(false)} />
         </Sheet>
       )}
     </div>

@@ -12,7 +12,7 @@ import { useUnits, useVisit } from '../../kit/session'
 import { TextField } from '../../kit/TextField'
 import { missingName } from '../../words/en'
 import { instantOf, localOf } from '../../words/time'
-import { useTaking, type Trouble } from './trouble'
+import type { Trouble } from './trouble'
 import { WaysOut } from './WaysOut'
 
 const FOUR_HOURS = 4 * 3_600_000
@@ -48,7 +48,6 @@ export function TroubleSheet({ onClose }: { onClose: () => void }) {
         }
   const trouble: Trouble | undefined = outage && { kind: 'OUTAGE', id, outage }
   const looked = useWaysOut(trouble)
-  const taking = useTaking()
   const told = trouble && { ...trouble, outage: { ...trouble.outage!, reason } }
   const writing = useChange(
     () => data(api.POST('/api/kitchen/outages', { body: { id, ...outage!, reason } })),
@@ -97,21 +96,16 @@ export function TroubleSheet({ onClose }: { onClose: () => void }) {
             ) : (
               <WaysOut
                 looked={looked.data}
+                trouble={told!}
                 take="Take this way"
-                busy={taking.isPending || writing.isPending}
-                problem={taking.error}
-                onTake={(way) =>
-                  taking.mutate(
-                    { trouble: told!, version: looked.data.version, way: way.taking },
-                    { onSuccess: onClose },
-                  )
-                }
+                busy={writing.isPending}
+                onTaken={onClose}
               />
             )}
             <Button
               tone={looked.data.ways.length === 0 ? 'act' : 'plain'}
               large
-              disabled={writing.isPending || taking.isPending}
+              disabled={writing.isPending}
               onClick={() => writing.mutate(undefined, { onSuccess: onClose })}
             >
               {looked.data.ways.length === 0 ? 'Write it down' : 'Write it down and move nothing'}

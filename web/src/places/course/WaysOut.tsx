@@ -1,9 +1,11 @@
-import type { Problem, Schemas } from '../../api/client'
+import { useState } from 'react'
+import type { Schemas } from '../../api/client'
 import { Fork } from '../../graphics/Fork'
 import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
 import { wayOutName } from '../../words/en'
+import { useTaking, type Trouble } from './trouble'
 import { dayOf, daysAfter, duration, instantOf, plainDay } from '../../words/time'
 
 type Looked = Schemas['WaysOutView']
@@ -14,26 +16,39 @@ type Told = Schemas['WayTold']
 /** What something that goes otherwise does, and the ways out of it, the best first: each with what moves, who is told what, and what it costs. */
 export function WaysOut({
   looked,
+  trouble,
   take,
-  busy,
-  problem,
-  onTake,
+  busy = false,
+  first,
+  onTaken,
 }: {
   looked: Looked
+  /** As it is written down with the way that is taken. */
+  trouble: Trouble
   /** What taking one is called. */
   take: string
-  busy: boolean
-  problem: Problem | null
-  onTake: (way: Way) => void
+  busy?: boolean
+  /** What has to have happened before one is taken: where it does not, none is. */
+  first?: () => Promise<boolean>
+  onTaken: () => void
 }) {
+  const taking = useTaking()
+  const [waits, setWaits] = useState(false)
+  const takeIt = async (way: Way) => {
+    setWaits(true)
+    const goesOn = !first || (await first())
+    setWaits(false)
+    if (!goesOn) return
+    taking.mutate({ trouble, version: looked.version, way: way.taking }, { onSuccess: onTaken })
+  }
   const reaches = looked.ways.flatMap((way) => way.moved.flatMap((m) => [m.from, m.to].filter((r) => !!r)))
   const times = reaches.flatMap((r) => [r.start, r.ready]).sort()
   const span: [Date, Date] = [new Date(times[0] ?? 0), new Date(times[times.length - 1] ?? 1)]
   const most = Math.max(1, ...reaches.map((r) => r.litres))
   const { zone, now } = useTimes()
-  const first = dayOf(span[0], zone)
+  const begins = dayOf(span[0], zone)
   const days = [1, 2, 3, 4]
-    .map((n) => daysAfter(first, n))
+    .map((n) => daysAfter(begins, n))
     .map((date) => ({ at: instantOf(`${date}T00:00`, zone), name: shortDay(date, dayOf(now, zone)) }))
     .filter(({ at }) => at < span[1])
   return (
@@ -52,7 +67,11 @@ export function WaysOut({
                 <Cost way={way} />
               </p>
             </div>
-            <Button tone={n === 0 ? 'act' : 'plain'} disabled={busy} onClick={() => onTake(way)}>
+            <Button
+              tone={n === 0 ? 'act' : 'plain'}
+              disabled={busy || waits || taking.isPending}
+              onClick={() => void takeIt(way)}
+            >
               {take}
             </Button>
           </div>
@@ -82,7 +101,7 @@ export function WaysOut({
           </ul>
         </section>
       ))}
-      {problem && <Note>{problem.message}</Note>}
+      {taking.error && <Note>{taking.error.message}</Note>}
     </div>
   )
 }

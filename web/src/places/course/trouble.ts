@@ -3,6 +3,9 @@ import { useChange } from '../../api/queries'
 
 export type Trouble = Schemas['Trouble']
 
+/** What has happened already, whatever it was. */
+export const NOW: Trouble = { kind: 'NOW' }
+
 /** Takes a way out of a trouble: all of it, or nothing. */
 export const useTaking = () =>
   useChange(
