@@ -85,8 +85,7 @@ class FirstPotTest extends OnADemo {
                     .isPositive();
 
             cook.wait(60).tap("Judge").see("Not yet").stumblesNobody();
-            cook.tap("+15 min");
-            judgedAnyway(cook);
+            cook.judge("+15 min");
             cook.wait(15).tap("Judge").tap("Enough: off the heat").see("Judged: enough");
 
             // Strain and measure: the ledger closes, and says what it cannot explain.
@@ -353,17 +352,5 @@ class FirstPotTest extends OnADemo {
                                 "id => fetch(`/api/batches/${id}`).then(r => r.json()).then(b => b.card.simmer.skims)",
                                 url.substring(url.lastIndexOf('/') + 1)))
                 .intValue();
-    }
-
-    /** Where something else that is planned is hit by it, that is moved another time. */
-    private static void judgedAnyway(Journey cook) {
-        Locator judged = cook.page().getByText("Judged: not yet").first();
-        Locator anyway = cook.page()
-                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Judge it and move nothing"));
-        judged.or(anyway).first().waitFor();
-        if (anyway.isVisible()) {
-            anyway.click();
-        }
-        judged.waitFor();
     }
 }

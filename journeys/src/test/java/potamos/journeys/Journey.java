@@ -145,6 +145,18 @@ final class Journey {
         return this;
     }
 
+    /** Judges that it is not yet; where something else that is planned is hit by that, it is moved another time. */
+    Journey judge(String longer) {
+        tap(longer);
+        Locator judged = page.getByText("Judged: not yet").first();
+        Locator anyway = button("Judge it and move nothing");
+        judged.or(anyway).first().waitFor();
+        if (anyway.isVisible()) {
+            anyway.click();
+        }
+        return see("Judged: not yet");
+    }
+
     /** Picks one of many out of the list behind a field. */
     Journey pick(String field, String name) {
         attempt(() -> {
