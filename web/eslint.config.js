@@ -23,7 +23,7 @@ const NEIGHBOURS = {
   kitchen: ['range', 'course'],
   visit: ['kitchen'],
   calls: ['course'],
-  trim: [],
+  larder: [],
 }
 
 const zones = [

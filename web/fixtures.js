@@ -37,13 +37,16 @@ const plain = {
   course: '/api/course?days=3',
   menu: '/api/calls/menu',
   kitchen: '/api/kitchen',
+  stations: '/api/kitchen/stations',
   hob: '/api/kitchen/hob',
   lots: '/api/lots',
   deliveries: '/api/deliveries',
   shelf: '/api/formulas',
   larder: '/api/formulas/larder',
   'formula-brown-beef': '/api/formulas/brown-beef',
-  trim: '/api/trim',
+  boxes: '/api/larder',
+  goods: '/api/larder/goods',
+  provisions: '/api/course/provisions?days=3',
 }
 const answers = {}
 for (const [name, path] of Object.entries(plain)) {
@@ -62,6 +65,8 @@ const pages = {
   'batch-prepare-vegetable': batch('PREPARE', 'vegetable'),
 }
 for (const [name, id] of Object.entries(pages)) keep(name, await ask(`/api/batches/${id}`))
+keep('box', await ask(`/api/larder/boxes/${answers.boxes[0].id}`))
+keep('weighable', await ask(`/api/batches/${pages['batch-prepare-fish']}/larder`))
 keep('course-simmer', await ask(`/api/batches/${pages['batch-simmer']}/course`))
 keep('judging', await ask(`/api/batches/${pages['batch-simmer']}/judging`))
 

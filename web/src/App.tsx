@@ -23,7 +23,8 @@ const CoursePlace = lazy(() => import('./places/course/CoursePlace'))
 const ColdPlace = lazy(() => import('./places/coldside/ColdPlace'))
 const LotPlace = lazy(() => import('./places/coldside/LotPlace'))
 const HandOverPlace = lazy(() => import('./places/range/HandOverPlace'))
-const TrimPlace = lazy(() => import('./places/trim/TrimPlace'))
+const LarderPlace = lazy(() => import('./places/larder/LarderPlace'))
+const BoxPlace = lazy(() => import('./places/larder/BoxPlace'))
 const KitchenPlace = lazy(() => import('./places/kitchen/KitchenPlace'))
 
 export function App() {
@@ -69,7 +70,8 @@ export function App() {
                 <Route path="/batches/:id" element={<BatchPlace />} />
                 <Route path="/cold" element={<ColdPlace />} />
                 <Route path="/hand-over" element={<HandOverPlace />} />
-                <Route path="/trim" element={<TrimPlace />} />
+                <Route path="/larder" element={<LarderPlace />} />
+                <Route path="/larder/:id" element={<BoxPlace />} />
                 <Route path="/kitchen" element={<KitchenPlace />} />
               </>
             )}

@@ -9,10 +9,10 @@ type Page = Schemas['Page']
 const TOUCHES: Record<string, string[]> = {
   batches: ['the-course', 'range', 'batch', 'course', 'batches', 'lots', 'lot', 'deliveries', 'calls'],
   calls: ['calls', 'the-course', 'standing'],
-  course: ['the-course'],
-  kitchen: ['kitchen', 'outages', 'hob', 'range', 'charge', 'the-course'],
+  course: ['the-course', 'provisions'],
+  kitchen: ['kitchen', 'stations', 'menu', 'outages', 'hob', 'range', 'charge', 'the-course'],
   formulas: ['formulas', 'menu', 'charge'],
-  trim: ['trim', 'charge'],
+  larder: ['larder', 'provisions', 'charge'],
   photos: ['photos'],
   'hand-overs': ['hand-overs'],
   clock: ['session', 'range', 'batch', 'calls', 'charge', 'the-course'],

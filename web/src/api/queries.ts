@@ -149,6 +149,16 @@ export const useCalls = () => useQuery({ queryKey: ['calls'], queryFn: () => dat
 export const useStanding = () =>
   useQuery({ queryKey: ['standing'], queryFn: () => data(api.GET('/api/standing-calls')) })
 
+export type Station = Schemas['StationView']
+
+/** The stations in use, in their order. */
+export const useStations = () =>
+  useQuery({
+    queryKey: ['stations'],
+    queryFn: () => data(api.GET('/api/kitchen/stations')),
+    staleTime: 60_000,
+  })
+
 export const useMenu = () =>
   useQuery({ queryKey: ['menu'], queryFn: () => data(api.GET('/api/calls/menu')), staleTime: 60_000 })
 
@@ -281,16 +291,12 @@ export const useFormula = (slug: string, version?: number) =>
     queryFn: () => data(api.GET('/api/formulas/{slug}', { params: { path: { slug }, query: { version } } })),
   })
 
-export const useLarder = () =>
+export const usePantry = () =>
   useQuery({
-    queryKey: ['larder'],
+    queryKey: ['pantry'],
     queryFn: () => data(api.GET('/api/formulas/larder')),
     staleTime: Infinity,
   })
-
-export type Trim = Schemas['TrimView']
-
-export const useTrim = () => useQuery({ queryKey: ['trim'], queryFn: () => data(api.GET('/api/trim')) })
 
 export type Device = Schemas['DeviceView']
 

@@ -1,6 +1,6 @@
-import { ToggleGroup } from 'radix-ui'
 import type { Schemas } from '../api/client'
 import { dayName } from '../words/en'
+import { Several } from './Several'
 
 export type Day = Schemas['HoursView']['days'][number]
 
@@ -20,22 +20,11 @@ export function Days({
   onValue: (days: Day[]) => void
 }) {
   return (
-    <ToggleGroup.Root
-      type="multiple"
-      aria-label={label}
+    <Several
+      label={label}
       value={value}
-      onValueChange={(days) => onValue(DAYS.filter((day) => days.includes(day)))}
-      className="flex flex-wrap gap-1"
-    >
-      {DAYS.map((day) => (
-        <ToggleGroup.Item
-          key={day}
-          value={day}
-          className="border-ink bg-raised text-15 data-[state=on]:bg-ink data-[state=on]:text-surface min-h-[48px] min-w-[46px] rounded-md border-2 font-semibold"
-        >
-          {dayName[day]}
-        </ToggleGroup.Item>
-      ))}
-    </ToggleGroup.Root>
+      onValue={onValue}
+      options={DAYS.map((day) => ({ value: day, name: dayName[day] }))}
+    />
   )
 }

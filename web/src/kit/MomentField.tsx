@@ -98,22 +98,25 @@ export function MomentField({ label, value, onValue, direction = 'ahead', proble
   )
 }
 
-/** A day that is past, or today. */
-export function DayField({ label, value, onValue, problem }: Omit<Props, 'direction'>) {
+/** How far the days lie from today that are offered to a finger. */
+const OFFERED: Record<Direction, number[]> = { past: [0, -1, -2], ahead: [0, 1, 2, 3, 7] }
+
+/** A day: in the past or to come, today with both. Empty while there is none. */
+export function DayField({ label, value, onValue, direction = 'past', problem }: Props) {
   const { now, zone } = useTimes()
   const today = dayOf(now, zone)
   return (
     <Typed
       label={label}
-      shown={nameOf(value, today)}
-      read={(typed) => dayTyped(typed, now, zone, 'past')}
+      shown={value && nameOf(value, today)}
+      read={(typed) => dayTyped(typed, now, zone, direction)}
       onValue={onValue}
       refusal="Not a day. Write today, mon or 24 nov"
       problem={problem}
     >
       <div className="flex flex-wrap gap-2">
-        {[0, 1, 2].map((n) => {
-          const day = daysAfter(today, -n)
+        {OFFERED[direction].map((n) => {
+          const day = daysAfter(today, n)
           return (
             <Chip key={day} on={day === value} onTap={() => onValue(day)}>
               {nameOf(day, today)}

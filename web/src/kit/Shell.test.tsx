@@ -28,7 +28,7 @@ describe('the shell', () => {
       within(places)
         .getAllByRole('link')
         .map((l) => l.textContent),
-    ).toEqual(['Range', 'Calls', 'Course', 'Formulas', 'Cold side', 'Batches', 'Kitchen'])
+    ).toEqual(['Range', 'Calls', 'Course', 'Formulas', 'Larder', 'Cold side', 'Batches', 'Kitchen'])
     expect(said(screen.getByLabelText('Kitchen time'))).toBe('11:10')
   })
 

@@ -19,6 +19,7 @@ const places = [
   { to: '/calls', name: 'Calls', right: 'ASK' },
   { to: '/course', name: 'Course', right: 'READ' },
   { to: '/formulas', name: 'Formulas', right: 'READ' },
+  { to: '/larder', name: 'Larder', right: 'READ' },
   { to: '/cold', name: 'Cold side', right: 'READ' },
   { to: '/batches', name: 'Batches', right: 'READ' },
   { to: '/kitchen', name: 'Kitchen', right: 'READ' },
@@ -64,7 +65,7 @@ export function Shell({
         >
           <Wordmark />
         </NavLink>
-        <nav aria-label="Places" className="-mx-2 flex flex-1 overflow-x-auto">
+        <nav aria-label="Places" className="-mx-[6px] flex flex-1 overflow-x-auto">
           {places
             .filter((place) => may(place.right))
             .map((place) => (
@@ -72,7 +73,7 @@ export function Shell({
                 key={place.to}
                 to={place.to}
                 className={({ isActive }) =>
-                  `text-15 relative flex min-h-[52px] items-center px-2 font-semibold whitespace-nowrap no-underline ${isActive ? 'text-ink' : 'text-quiet'}`
+                  `text-15 relative flex min-h-[52px] items-center px-[6px] font-semibold whitespace-nowrap no-underline ${isActive ? 'text-ink' : 'text-quiet'}`
                 }
               >
                 {({ isActive }) => (

@@ -61,7 +61,12 @@ describe('the answers that the pages are tested with', () => {
     ['larder', one('Larder')],
     ['lots', list('LotView')],
     ['lot', one('LotView')],
-    ['trim', list('TrimView')],
+    ['boxes', list('BoxView')],
+    ['goods', list('GoodsView')],
+    ['provisions', list('ProvisionView')],
+    ['box', one('BoxPage')],
+    ['weighable', list('WantedView')],
+    ['stations', list('StationView')],
     ['deliveries', list('DeliveryView')],
     ['batches', list('Summary')],
     ['charge-white', one('ChargeView')],
@@ -75,9 +80,9 @@ describe('the answers that the pages are tested with', () => {
   })
 
   it('and a breach would be seen', () => {
-    const odd = { ...answer<object[]>('trim')[0], kg: 'much', colour: 'green' }
-    const found = breaches([odd], list('TrimView'), 'trim')
-    expect(found.join('; ')).toContain('trim[0].kg is string')
+    const odd = { ...answer<object[]>('boxes')[0], kg: 'much', colour: 'green' }
+    const found = breaches([odd], list('BoxView'), 'boxes')
+    expect(found.join('; ')).toContain('boxes[0].kg is string')
     expect(found.join('; ')).toContain('colour is not in the contract')
   })
 })

@@ -60,8 +60,28 @@ export const tasteWords = words.taste
 export const spentName: Record<Schemas['Page']['spentSigns'][number], string> = words.spent
 export const limitsNote = words.limitsNote
 
-const allergens: Record<NonNullable<Schemas['Ask']['without']>[number], string> = words.allergen
-export const allergenName = (allergen: keyof typeof allergens) => allergens[allergen]
+export type Allergen = NonNullable<Schemas['Ask']['without']>[number]
+const allergens: Record<Allergen, string> = words.allergen
+export const allergenName = (allergen: Allergen) => allergens[allergen]
+export const everyAllergen = Object.keys(allergens) as Allergen[]
+
+/** What a stock must be. */
+export type Need = NonNullable<Schemas['Ask']['needs']>[number]
+export const needName: Record<Need, string> = words.need
+/** Why a box of the larder may not be used now. */
+export const boxRefusedWords: Record<NonNullable<Schemas['BoxView']['refused']>, string> = words.boxRefused
+/** What became of a box. */
+export const boxStoryName: Record<Schemas['StoryView']['kind'], string> = words.boxStory
+/** How much a station counts. */
+export type Importance = Schemas['StationView']['importance']
+export const importanceName: Record<Importance, string> = words.importance
+
+/** What somebody needs of a stock: "pale, without celery"; empty where anything will do. */
+export const needsSaid = ({ without, needs }: { without: readonly Allergen[]; needs: readonly Need[] }) =>
+  [
+    ...needs.map((need) => needName[need]),
+    ...(without.length > 0 ? [`without ${without.map(allergenName).join(', ')}`] : []),
+  ].join(', ')
 
 const asked: Partial<Record<string, string>> = words.asked
 /** What a sheet asks for, by what it becomes. */

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react'
-import { Link, useParams } from 'react-router'
+import { Link, useParams, useSearchParams } from 'react-router'
 import { useBatch, type Card, type Page } from '../../api/queries'
 import { liquorColour } from '../../graphics/liquor'
 import { Mouths } from '../../graphics/Mouths'
@@ -23,6 +23,7 @@ import { BatchWeighOut } from './BatchWeighOut'
 import { BatchWeighing } from './BatchWeighing'
 import { ChoreLine } from './ChoreLine'
 import { Steps } from './Steps'
+import { WeighInSheet } from './WeighInSheet'
 
 /** One batch from bed to delivery. */
 export default function BatchPlace() {
@@ -32,6 +33,15 @@ export default function BatchPlace() {
   if (!batch.data)
     return <Failed what="The batch" error={batch.error!} onRetry={() => void batch.refetch()} />
   return <Batch page={batch.data} />
+}
+
+/** A box whose code was scanned, and that is to be weighed in here. */
+function Scanned({ page }: { page: Page }) {
+  const [params, setParams] = useSearchParams()
+  const may = useMay()
+  const box = params.get('weigh')
+  if (!box || !may('ACT')) return null
+  return <WeighInSheet page={page} box={box} onClose={() => setParams({}, { replace: true })} />
 }
 
 function Batch({ page }: { page: Page }) {
@@ -97,6 +107,7 @@ function Batch({ page }: { page: Page }) {
         <BatchActs page={page} onAsk={setAsked} />
       </div>
       <BatchWeighOut page={page} />
+      <Scanned page={page} />
       <section className="mt-8">
         <Heading aside="planned dashed, happened filled; temperature below">The stream</Heading>
         <BatchStream page={page} colour={colour} />

@@ -1,18 +1,38 @@
+import { useState } from 'react'
 import type { Page } from '../../api/queries'
 import { Heading } from '../../kit/Note'
-import { useUnits } from '../../kit/session'
+import { useMay, useUnits } from '../../kit/session'
 import { duration } from '../../words/time'
 import { byEntry } from './entry'
+import { WeighInSheet } from './WeighInSheet'
 
 /** Everything that goes in, at hand until all of it is in: how much, when, and what of it is in already. */
 export function BatchWeighOut({ page }: { page: Page }) {
   const units = useUnits()
+  const may = useMay()
+  const [weighing, setWeighing] = useState(false)
   const { card } = page
   const waiting = page.parts.some((part) => !isIn(page, part))
   if (card.strainedL !== undefined || card.stage === 'ABANDONED' || (card.pot.filled && !waiting)) return null
   return (
     <section className="mt-8">
-      <Heading aside="ticked when it is in">Weigh out</Heading>
+      <Heading
+        aside={
+          may('ACT') ? (
+            <button
+              type="button"
+              className="text-river min-h-[44px] underline underline-offset-[3px]"
+              onClick={() => setWeighing(true)}
+            >
+              Out of the larder
+            </button>
+          ) : (
+            'ticked when it is in'
+          )
+        }
+      >
+        Weigh out
+      </Heading>
       <ul className="m-0 grid list-none gap-x-10 gap-y-4 p-0 md:grid-cols-2 lg:grid-cols-3">
         <li>
           <h3 className="text-13 text-quiet m-0 font-normal">At the start</h3>
@@ -48,6 +68,7 @@ export function BatchWeighOut({ page }: { page: Page }) {
           </li>
         ))}
       </ul>
+      {weighing && <WeighInSheet page={page} onClose={() => setWeighing(false)} />}
     </section>
   )
 }

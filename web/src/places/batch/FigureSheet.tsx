@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react'
+import { useState, type FormEvent, type ReactNode } from 'react'
 import type { Problem } from '../../api/client'
 import { act } from '../../api/outbox'
 import type { Page } from '../../api/queries'
@@ -51,10 +51,12 @@ interface Props {
   kind: ProposedName
   due?: Due
   onClose: () => void
+  /** Stands over what is asked. */
+  before?: ReactNode
 }
 
 /** Where a figure is read or corrected before it is logged. One that can hardly be is asked about once, and then taken as it was read. */
-export function FigureSheet({ page, kind, due, onClose }: Props) {
+export function FigureSheet({ page, kind, due, onClose, before }: Props) {
   const units = useUnits()
   const asked = question(kind, page, due)
   const [value, setValue] = useState(asked?.start)
@@ -114,6 +116,7 @@ export function FigureSheet({ page, kind, due, onClose }: Props) {
   return (
     <Sheet title={titles[kind] ?? eventName[kind]} open onClose={onClose}>
       <form onSubmit={(event) => void submit(event)} className="grid gap-5">
+        {before}
         <Advice kind={kind} page={page} due={due} />
         {noReheat ? null : kind === 'level-read' ? (
           <LevelField {...measure} vessel={page.card.vessel} />

@@ -8,15 +8,16 @@ import { Days, DAYS } from '../../kit/Days'
 import { useDraft } from '../../kit/draft'
 import { FieldNote, NumberField } from '../../kit/NumberField'
 import { MomentField } from '../../kit/MomentField'
+import { NeedsFields } from '../../kit/NeedsFields'
 import { Note } from '../../kit/Note'
 import { SelectField } from '../../kit/SelectField'
 import { useUnits, useVisit } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
-import { allergenName } from '../../words/en'
+import { allergenName, needsSaid, type Allergen, type Need } from '../../words/en'
 import { instantOf, localOf } from '../../words/time'
 
-const HANDLED = ['litres', 'readyBy', 'by', 'stationId', 'formula', 'without', 'note']
+const HANDLED = ['litres', 'readyBy', 'by', 'stationId', 'formula', 'without', 'needs', 'note']
 const HOUR = /^([01]\d|2[0-3]):[0-5]\d$/
 
 /** A station asks for litres by an hour. */
@@ -31,35 +32,39 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
     litres: 10 as number | undefined,
     readyBy: localOf(now() + 86_400_000, zone).slice(0, 11) + '10:30',
     note: '',
-    noCelery: false,
+    without: [] as Allergen[],
+    needs: [] as Need[],
     often: 'once' as 'once' | 'weekly' | 'on-hand',
     days: [...DAYS],
     by: '10:30',
   }))
-  const { id, formula, station, litres, readyBy, note, noCelery, often, days, by } = typed
+  const { id, formula, station, litres, readyBy, note, without, needs, often, days, by } = typed
   const weekly = often !== 'once'
   const change = (next: Partial<typeof typed>) => setTyped({ ...typed, ...next })
   const chosen = menu.data?.formulas.find((f) => f.slug === formula) ?? menu.data?.formulas[0]
+  const stationId = person.stationId ?? station ?? menu.data?.stations[0]?.id
+  const asks = menu.data?.stations.find((s) => s.id === stationId)
   const ask = useChange(
     async () => {
       const what = {
         id,
         formula: chosen?.slug ?? '',
-        stationId: person.stationId ?? station ?? menu.data?.stations[0]?.id,
+        stationId,
         litres: litres ?? 0,
-        without: noCelery ? (['CELERY'] as const) : [],
+        without,
+        needs,
         note,
       }
       if (weekly)
         await data(
           api.POST('/api/standing-calls', {
-            body: { ...what, without: [...what.without], days, by, onHand: often === 'on-hand' },
+            body: { ...what, days, by, onHand: often === 'on-hand' },
           }),
         )
       else
         await data(
           api.POST('/api/calls', {
-            body: { ...what, without: [...what.without], readyBy: instantOf(readyBy, zone).toISOString() },
+            body: { ...what, readyBy: instantOf(readyBy, zone).toISOString() },
           }),
         )
     },
@@ -75,6 +80,7 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
     ask.mutate(undefined, { onSuccess: done })
   }
   const problem = ask.error
+  const refused = problem?.fields.without ?? problem?.fields.needs
   const rest = problem && !HANDLED.some((field) => problem.fields[field])
   return (
     <Sheet title={`Ask for ${units.litresWord}`} open onClose={onClose}>
@@ -142,16 +148,13 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
             problem={problem?.fields.readyBy}
           />
         )}
-        <label className="text-18 flex min-h-[48px] cursor-pointer items-center gap-3">
-          <input
-            type="checkbox"
-            className="accent-river size-6"
-            checked={noCelery}
-            onChange={(e) => change({ noCelery: e.target.checked })}
-          />
-          Without celery
-        </label>
-        {problem?.fields.without && <FieldNote problem={problem.fields.without} units={units.units} />}
+        <NeedsFields without={without} needs={needs} onValue={change} />
+        {asks && needsSaid(asks) && (
+          <p className="text-15 text-quiet m-0">
+            Whatever {asks.name} asks for: {needsSaid(asks)}.
+          </p>
+        )}
+        {refused && <FieldNote problem={refused} units={units.units} />}
         <TextField
           label="For what"
           value={note}

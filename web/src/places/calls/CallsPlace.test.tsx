@@ -74,6 +74,7 @@ describe('calls', () => {
       by: '15:00',
       skips: [],
       without: [],
+      needs: [],
       note: '',
       onHand: true,
     }
@@ -277,6 +278,7 @@ describe('calls', () => {
     by: '10:30',
     skips: ['2026-12-24'],
     without: [],
+    needs: [],
     note: '',
     next: '2026-12-25T09:30:00Z',
   }

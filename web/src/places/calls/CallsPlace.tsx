@@ -7,12 +7,12 @@ import { Empty, Failed, Heading, Loading, Note } from '../../kit/Note'
 import { OwnCalendar } from '../../kit/OwnCalendar'
 import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits, useVisit } from '../../kit/session'
-import { allergenName, containsWords, statusName } from '../../words/en'
+import { containsWords, needsSaid, statusName } from '../../words/en'
 import { fromNow } from '../../words/time'
 import { AskSheet } from './AskSheet'
 import { ChangeSheet } from './ChangeSheet'
 import { Standing } from './Standing'
-import { TableSheet } from './TableSheet'
+import { CallTableSheet } from './CallTableSheet'
 
 const ended: Call['status'][] = ['MET', 'CLOSED_SHORT', 'WITHDRAWN']
 
@@ -85,7 +85,7 @@ export function CallsPlace() {
         </section>
       )}
       {asking && <AskSheet onClose={() => setAsking(false)} />}
-      {reading && <TableSheet onClose={() => setReading(false)} />}
+      {reading && <CallTableSheet onClose={() => setReading(false)} />}
     </>
   )
 }
@@ -102,7 +102,7 @@ function CallRow({ call }: { call: Call }) {
         <b className="text-18 block font-semibold">{call.formulaName}</b>
         <span className="text-15 text-quiet">
           {call.stationName}
-          {call.without.length > 0 && `, without ${call.without.map(allergenName).join(', ')}`}
+          {needsSaid(call) && `, ${needsSaid(call)}`}
           {call.note && `, ${call.note}`}
         </span>
       </span>

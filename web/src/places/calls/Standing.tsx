@@ -4,7 +4,7 @@ import { Button } from '../../kit/Button'
 import { daysSaid } from '../../kit/Days'
 import { Heading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits, useVisit } from '../../kit/session'
-import { allergenName } from '../../words/en'
+import { needsSaid } from '../../words/en'
 import { dayOf, plainDay } from '../../words/time'
 
 type Pattern = Schemas['StandingView']
@@ -61,7 +61,7 @@ function Row({ pattern }: { pattern: Pattern }) {
         <b className="text-18 block font-semibold">{pattern.formulaName}</b>
         <span className="text-15 text-quiet">
           {pattern.stationName}
-          {pattern.without.length > 0 && `, without ${pattern.without.map(allergenName).join(', ')}`}
+          {needsSaid(pattern) && `, ${needsSaid(pattern)}`}
           {pattern.note && `, ${pattern.note}`}
         </span>
       </span>

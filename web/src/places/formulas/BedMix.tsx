@@ -1,5 +1,5 @@
 import type { Charge } from '../../api/queries'
-import { useLarder } from '../../api/queries'
+import { usePantry } from '../../api/queries'
 import { Scrubber } from '../../kit/Scrubber'
 import { useUnits } from '../../kit/session'
 import { Pick } from '../../kit/Pick'
@@ -17,7 +17,7 @@ export function BedMix({
   wish: Wish
   onWish: (wish: Wish) => void
 }) {
-  const larder = useLarder()
+  const larder = usePantry()
   const units = useUnits()
   if (charge.bed.length === 0) return null
   const shares = Object.fromEntries(charge.bed.map((b) => [b.kind, wish.bed[b.kind] ?? b.share]))

@@ -105,10 +105,10 @@ describe('a charge', () => {
       expect(rows.some((r) => r.includes(`${filled.count} × ${filled.container}`))).toBe(true)
   })
 
-  it('says what of it lies in the trim bank', async () => {
+  it('says what of it the larder has, the trim of its own first', async () => {
     open('charge-white')
     const table = (await screen.findByText('Weigh out')).closest('section')!
-    expect(said(table)).toMatch(/cut 13 mm; trim bank 650 g, from Sun,? 22 Nov, 2\d\d g fresh/)
+    expect(said(table)).toMatch(/cut 13 mm; trim 650 g, 2\d\d g in the larder/)
   })
 
   it('has what the drippings are deglazed with in its weigh-out, and none where nothing is', async () => {

@@ -1,4 +1,4 @@
-import { useLarder } from '../../api/queries'
+import { usePantry } from '../../api/queries'
 import { Heading } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
 import { SmallNumber } from '../../kit/SmallNumber'
@@ -92,7 +92,7 @@ export function FormulaForm(props: FormProps) {
 }
 
 function BedRows({ formula, onFormula, problem }: FormProps) {
-  const larder = useLarder()
+  const larder = usePantry()
   const units = useUnits()
   if (formula.bed.length === 0) return <p className="text-15 m-0">No bed: a finished stock is drawn.</p>
   const shares = Object.fromEntries(formula.bed.map((b) => [b.kind, b.share]))

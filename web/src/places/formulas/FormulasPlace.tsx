@@ -71,7 +71,6 @@ export default function FormulasPlace() {
       <div className="mb-4 flex flex-wrap items-center justify-between gap-4">
         <h1 className="text-24 m-0 font-bold">Formulas</h1>
         <span className="text-15 flex items-center gap-5">
-          <Link to="/trim">Trim bank</Link>
           {may('SET_UP') && <Button onClick={() => setReading(true)}>Read a file</Button>}
         </span>
       </div>

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { useLarder } from '../../api/queries'
+import { usePantry } from '../../api/queries'
 import { Heading } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
 import { SmallNumber } from '../../kit/SmallNumber'
@@ -21,7 +21,7 @@ const whens = [
 
 /** What goes in beside the bed: how much, when, how cut. */
 export function PartRows({ formula, onFormula, problem }: FormProps) {
-  const larder = useLarder()
+  const larder = usePantry()
   const units = useUnits()
   const set = (i: number, part: Part) =>
     onFormula({ ...formula, parts: formula.parts.map((p, at) => (at === i ? part : p)) })

@@ -1,4 +1,4 @@
-import { useLarder, type Charge } from '../../api/queries'
+import { usePantry, type Charge } from '../../api/queries'
 import { Heading } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
 import { Pick } from '../../kit/Pick'
@@ -26,6 +26,10 @@ export function WeighOut({ charge, wish, onWish }: Props) {
           <Row
             name={charge.bedName.charAt(0).toUpperCase() + charge.bedName.slice(1)}
             value={units.kg(charge.bedKg)}
+            notes={charge.bed
+              .map((share) => coverWords(charge, share.kind, units.kg))
+              .filter(Boolean)
+              .join('; ')}
           />
           {charge.deglazeL > 0 && (
             <Row name="For deglazing, water or wine" value={units.jug(charge.deglazeL)} />
@@ -57,12 +61,10 @@ export function WeighOut({ charge, wish, onWish }: Props) {
 /** A part with its weight, what of it lies in the trim bank, and what else could stand for it. */
 function PartRow({ part, charge, wish, onWish }: Props & { part: Part }) {
   const units = useUnits()
-  const larder = useLarder()
-  const bank = charge.trim.find((cover) => cover.part === part.id)
+  const larder = usePantry()
   const notes = [
     part.cutMm > 0 && `cut ${cutWords(part.cutMm, units.units)}`,
-    bank &&
-      `trim bank ${units.kg(bank.kg)}, from ${plainDay(bank.oldest)}, ${bank.freshKg > 0 ? `${units.kg(bank.freshKg)} fresh` : 'nothing fresh'}`,
+    coverWords(charge, part.id, units.kg),
   ].filter(Boolean)
   const there = new Set(charge.parts.map((p) => p.id))
   const others = (larder.data?.items ?? []).filter(
@@ -97,6 +99,19 @@ function PartRow({ part, charge, wish, onWish }: Props & { part: Part }) {
   )
 }
 
+/** What the larder has of it when it is begun; nothing where the larder knows nothing of it. */
+function coverWords(charge: Charge, goods: string, kg: (kg: number) => string): string | false {
+  const cover = charge.larder.find((one) => one.goods === goods)
+  if (!cover || cover.thereKg + cover.frozenKg === 0) return false
+  const there = [
+    cover.trimKg > 0 && `trim ${kg(cover.trimKg)}`,
+    cover.thereKg - cover.trimKg > 0 && `${kg(cover.thereKg - cover.trimKg)} in the larder`,
+    cover.frozenKg > 0 && `${kg(cover.frozenKg)} to thaw`,
+    cover.lacksKg > 0 && `${kg(cover.lacksKg)} to fetch`,
+  ]
+  return there.filter(Boolean).join(', ') + (cover.first ? `, by ${plainDay(cover.first)}` : '')
+}
+
 const cutWords = (mm: number, units: string) =>
   units === 'us' ? `${Math.round(mm / 2.54) / 10} in` : `${mm} mm`
 
@@ -129,13 +144,14 @@ function Group({ words }: { words: string }) {
   )
 }
 
-function Row({ name, value }: { name: string; value: string }) {
+function Row({ name, value, notes }: { name: string; value: string; notes?: string }) {
   return (
     <tr className="border-rule border-b">
       <th scope="row" className="py-1 pr-3 text-left font-normal">
         {name}
+        {notes && <span className="text-13 text-quiet block">{notes}</span>}
       </th>
-      <td className="py-1 text-right whitespace-nowrap">{value}</td>
+      <td className="py-1 text-right align-top whitespace-nowrap">{value}</td>
     </tr>
   )
 }

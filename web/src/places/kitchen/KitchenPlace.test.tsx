@@ -7,7 +7,12 @@ import KitchenPlace from './KitchenPlace'
 
 function open({ who = person(), more = {} as Answers, room = 'range' } = {}) {
   setServerTime(answer<{ now: string }>('range').now)
-  const sent = network({ '/api/kitchen': answer('kitchen'), '/api/tokens': answer('tokens'), ...more })
+  const sent = network({
+    '/api/kitchen': answer('kitchen'),
+    '/api/kitchen/stations': answer('stations'),
+    '/api/tokens': answer('tokens'),
+    ...more,
+  })
   visit(<KitchenPlace />, { at: `/kitchen?room=${room}`, path: '/kitchen', who })
   return sent
 }

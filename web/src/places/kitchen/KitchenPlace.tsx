@@ -16,6 +16,7 @@ import { Missing } from '../course/Missing'
 import { RotaSection } from './RotaSection'
 import { SettingsSheet } from './SettingsSheet'
 import { PeopleSection } from './PeopleSection'
+import { StationsSection } from './StationsSection'
 import { TokensSection } from './TokensSection'
 
 interface Editing {
@@ -112,8 +113,8 @@ export default function KitchenPlace() {
         </div>
       )}
       {room === 'stations' && (
-        <div className="grid gap-x-10 gap-y-8 md:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
-          <Things title="Stations" rows={it.stations.map((s) => ({ id: s.id, name: s.name, says: '' }))} />
+        <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1.4fr)]">
+          <StationsSection />
           <PeopleSection />
         </div>
       )}

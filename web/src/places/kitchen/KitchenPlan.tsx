@@ -1,12 +1,13 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
-import type { Kitchen } from '../../api/queries'
+import { useStations, type Kitchen } from '../../api/queries'
 
 export const rooms = ['range', 'cold', 'stations', 'rules', 'wires'] as const
 export type Room = (typeof rooms)[number]
 
 /** The kitchen as it lies, seen from above: each part of it leads to what can be changed there. */
 export function KitchenPlan({ it, room }: { it: Kitchen; room: Room }) {
+  const stations = useStations()
   const drawn: Record<Room, [string, string, ReactNode]> = {
     range: [
       'Pots, burners, ovens',
@@ -20,8 +21,8 @@ export function KitchenPlan({ it, room }: { it: Kitchen; room: Room }) {
     ],
     stations: [
       'Stations and people',
-      it.stations.map((station) => station.name).join(', ') || 'no station yet',
-      <Pass key="stations" stations={it.stations.length} />,
+      stations.data?.map((station) => station.name).join(', ') || 'no station yet',
+      <Pass key="stations" stations={stations.data?.length ?? 0} />,
     ],
     rules: ['Limits and beds', it.limits.name, <Rules key="rules" />],
     wires: ['Probes and programs', 'what reports and who asks', <Wires key="wires" />],

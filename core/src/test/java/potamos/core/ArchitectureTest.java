@@ -66,6 +66,7 @@ class ArchitectureTest {
             "formula",
             "flow",
             "charge",
+            "larder",
             "cooling",
             "batch",
             "schedule",

@@ -7,11 +7,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import potamos.core.charge.Needs;
 import potamos.core.course.Allocation;
 import potamos.core.course.Broken;
 import potamos.core.course.Call;
@@ -43,7 +43,7 @@ class SearchTest {
 
     private static Call call(String id, String stock, double litres, double hours, double weight) {
         Instant by = Weeks.MONDAY.plusSeconds((long) (hours * 3600));
-        return new Call(id, "Soup", stock(stock), Volume.ofLitres(litres), by, weight, Set.of());
+        return new Call(id, "Soup", stock(stock), Volume.ofLitres(litres), by, weight, Needs.NONE);
     }
 
     /** A kitchen with so many pots, in which somebody is there from six to eleven at night. */
@@ -146,7 +146,7 @@ class SearchTest {
                     call.litres(),
                     call.by().plus(week),
                     call.weight(),
-                    call.without()));
+                    call.needs()));
         }
         Course then = Course.open(now.equipment(), Weeks.MONDAY.plus(week), UNTIL.plus(week), later, List.of());
         Course first = new Search(now).run(LONG).laid().course();

@@ -282,7 +282,7 @@ class FirstPotTest extends OnADemo {
             stranger.page().close();
             Journey cook = as(kitchen, "ilse");
             for (String place : new String[] {
-                "/range", "/hand-over", "/calls", "/course", "/formulas", "/cold", "/trim", "/batches", "/kitchen"
+                "/range", "/hand-over", "/calls", "/course", "/formulas", "/cold", "/larder", "/batches", "/kitchen"
             }) {
                 cook.open(place).stumblesNobody();
                 assertThat(fitsAcross(cook.page())).as("%s at 1280", place).isTrue();

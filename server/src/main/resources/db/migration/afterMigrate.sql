@@ -6,10 +6,10 @@ GRANT SELECT, INSERT ON call_word           TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON formula             TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON hand_over           TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON hand_over_signature TO potamos@'127.0.0.1';
+GRANT SELECT, INSERT ON larder_box          TO potamos@'127.0.0.1';
+GRANT SELECT, INSERT ON larder_entry        TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON photo               TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON photo_withdrawn     TO potamos@'127.0.0.1';
-GRANT SELECT, INSERT ON trim_deposit        TO potamos@'127.0.0.1';
-GRANT SELECT, INSERT ON trim_taking         TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON first_run           TO potamos@'127.0.0.1';
 
 -- Changed in place, and kept: what is put away is marked as that.
@@ -32,6 +32,7 @@ GRANT SELECT, INSERT, UPDATE ON station_call TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE ON vessel       TO potamos@'127.0.0.1';
 
 -- Made anew from the facts, or of the moment.
+GRANT SELECT, INSERT, UPDATE, DELETE ON larder_taking   TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE, DELETE ON lot             TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE, DELETE ON course_step     TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE, DELETE ON course_held     TO potamos@'127.0.0.1';

@@ -52,7 +52,7 @@ class AuthorisationTest {
 
     /** What a station does: asks, takes back, and sees what it got. */
     private static final Pattern OF_A_STATION = Pattern.compile(
-            "(GET|POST) /api/(calls(/.*)?|standing-calls|deliveries)|GET /api/(lots/\\{id}|session.*)"
+            "(GET|POST) /api/(calls(/.*)?|standing-calls|deliveries)|GET /api/(lots/\\{id}|session.*|larder/goods)"
                     + "|DELETE /api/calls/\\{id}/withdrawal|PUT /api/calls/\\{id}|(PUT|DELETE) /api/standing-calls/\\{id}(/skips/\\{day})?");
 
     private static final String MARK = "Kestrel";
@@ -114,7 +114,10 @@ class AuthorisationTest {
                 Map.entry("containers", kitchen.at("/containers/0/id").asString()),
                 Map.entry("people", cook.get("/api/kitchen/people").at("/0/id").asString()),
                 Map.entry("tokens", cook.get("/api/tokens").at("/0/id").asString()),
-                Map.entry("trim", cook.get("/api/trim").at("/0/id").asString()));
+                Map.entry("boxes", cook.get("/api/larder").at("/0/id").asString()),
+                Map.entry(
+                        "stations",
+                        cook.get("/api/kitchen/stations").at("/0/id").asString()));
     }
 
     /** The address with what there is of the demo kitchen in the place of its parameters. */
@@ -282,7 +285,7 @@ class AuthorisationTest {
         Visitor trainee = Visitor.signedIn("wen");
         Pattern theirs = Pattern.compile("POST /api/batches/\\{id}/acts|PUT /api/batches/\\{id}/burner"
                 + "|PUT /api/batches/\\{batchId}/photos/\\{id}|PUT /api/devices/\\{id}/vessel"
-                + "|POST /api/(trim(/.*)?|hand-overs(/.*)?)");
+                + "|POST /api/(larder/.*|hand-overs(/.*)?)");
         operations()
                 .filter(operation -> !operation.reads())
                 .filter(operation -> !OWN.matcher(operation.toString()).matches())

@@ -268,7 +268,7 @@ class BatchesTest {
     }
 
     private String station(int index) {
-        return cook.get("/api/kitchen").at("/stations/" + index + "/id").asString();
+        return cook.get("/api/kitchen/stations").at("/" + index + "/id").asString();
     }
 
     private static double ledgerError(Visitor.Answer page) {

@@ -196,7 +196,7 @@ class CallsTest {
     }
 
     private String station(String name) {
-        for (JsonNode station : cook.get("/api/kitchen").at("/stations")) {
+        for (JsonNode station : cook.get("/api/kitchen/stations").body()) {
             if (station.path("name").asString().equals(name)) {
                 return station.path("id").asString();
             }

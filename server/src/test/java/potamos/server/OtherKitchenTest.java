@@ -7,7 +7,9 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import potamos.server.kitchen.Kitchens;
+import potamos.core.charge.Needs;
+import potamos.core.course.Importance;
+import potamos.server.stations.Stations;
 
 /** Two kitchens in one store: neither sees nor touches anything of the other, whatever ids it knows. */
 @ExtendWith(TestKitchen.class)
@@ -55,7 +57,8 @@ class OtherKitchenTest {
     @Test
     void itsDeliveriesStayAtHome() {
         TestBatch batch = TestBatch.accepted(cook, 12).stored(11);
-        String elsewhere = TestKitchen.bean(Kitchens.class).addStation(TestKitchen.kitchenOf(stranger), "Grill");
+        String elsewhere = TestKitchen.bean(Stations.class)
+                .add(TestKitchen.kitchenOf(stranger), "Grill", Importance.USUAL, Needs.NONE);
         Visitor.Answer answer = batch.tryLog(
                 UUID.randomUUID().toString(), "delivered", "\"litres\": 1, \"stationId\": \"%s\"".formatted(elsewhere));
         assertThat(answer.status()).isEqualTo(404);
@@ -69,7 +72,7 @@ class OtherKitchenTest {
                 """.formatted(
                         call,
                         TestBatch.now().plus(Duration.ofHours(20)),
-                        cook.get("/api/kitchen").at("/stations/0/id").asString()));
+                        cook.get("/api/kitchen/stations").at("/0/id").asString()));
         assertThat(stranger.get("/api/calls/" + call).status()).isEqualTo(404);
     }
 }

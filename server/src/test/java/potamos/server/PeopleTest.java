@@ -49,7 +49,7 @@ class PeopleTest {
 
     @Test
     void somebodyOfAStationHasOneAndNobodyElseDoes() {
-        String station = cook.get("/api/kitchen").at("/stations/0/id").asString();
+        String station = cook.get("/api/kitchen/stations").at("/0/id").asString();
         assertThat(add(cook, "STATION", "null").reason("stationId")).isNotEmpty();
         assertThat(add(cook, "COOK", "\"" + station + "\"").reason("stationId")).isNotEmpty();
         assertThat(add(cook, "STATION", "\"" + UUID.randomUUID() + "\"").status())

@@ -35,10 +35,10 @@ class TableRightsTest {
                 "formula",
                 "hand_over",
                 "hand_over_signature",
+                "larder_box",
+                "larder_entry",
                 "photo",
                 "photo_withdrawn",
-                "trim_deposit",
-                "trim_taking",
                 "first_run"
             })
     void whatHasHappenedIsAddedToAndNeverChangedOrTakenAway(String table) {

@@ -42,7 +42,7 @@ class TwiceTest {
     @Test
     void aCall() {
         String id = UUID.randomUUID().toString();
-        String station = cook.get("/api/kitchen").at("/stations/0/id").asString();
+        String station = cook.get("/api/kitchen/stations").at("/0/id").asString();
         String body = """
                 {"id": "%s", "stationId": "%s", "formula": "white-chicken", "litres": 4, "readyBy": "%s", "without": [], "note": ""}
                 """.formatted(id, station, TestBatch.now().plusSeconds(80_000));

@@ -14,7 +14,14 @@ public sealed interface ChoreEvent extends Fact {
     int MOST_TRAYS = 60;
 
     List<EventKind<? extends ChoreEvent>> KINDS = List.of(
-            WeighedIn.KIND, Began.KIND, Finished.KIND, Turned.KIND, WaterChanged.KIND, BurnerOff.KIND, Blanched.KIND);
+            WeighedIn.KIND,
+            Took.KIND,
+            Began.KIND,
+            Finished.KIND,
+            Turned.KIND,
+            WaterChanged.KIND,
+            BurnerOff.KIND,
+            Blanched.KIND);
 
     /** The bed or a part on the scale; {@code part} is {@link BatchEvent#BED} or the part's id. */
     record WeighedIn(Stamp stamp, String part, Mass mass, String lot) implements ChoreEvent {
@@ -43,6 +50,41 @@ public sealed interface ChoreEvent extends Fact {
 
         @Override
         public EventKind<WeighedIn> kind() {
+            return KIND;
+        }
+    }
+
+    /**
+     * So much of a box of the larder for the bed or a part. What is taken from several boxes adds up; what is weighed as a whole stands in the place of all of it.
+     *
+     * @param box its id in the larder
+     */
+    record Took(Stamp stamp, String part, Mass mass, String box) implements ChoreEvent {
+        static final Figure<String> PART = Figure.part();
+        static final Figure<Mass> MASS = Figure.kg(0.001, Figure.MOST_KG);
+        static final Figure<String> BOX = Figure.box();
+
+        public static final EventKind<Took> KIND = EventKind.named("took", Took.class)
+                .with(PART, Took::part)
+                .with(MASS, Took::mass)
+                .with(BOX, Took::box)
+                .made((stamp, f) -> new Took(stamp, f.get(PART), f.get(MASS), f.get(BOX)))
+                .when((is, e) -> {
+                    is.require(!is.strained(), "the pot is already strained");
+                    is.require(
+                            !e.part.equals(BED) || !is.full(),
+                            "the bed was weighed in and the pot filled; correct that entry instead");
+                    is.known(e.part);
+                })
+                .then(Replay::took);
+
+        public Took {
+            MASS.check(mass);
+            BOX.check(box);
+        }
+
+        @Override
+        public EventKind<Took> kind() {
             return KIND;
         }
     }

@@ -94,10 +94,18 @@ final class Replay {
     void remembered(Fact event) {}
 
     void weighedIn(ChoreEvent.WeighedIn e) {
-        weighed.put(e.part(), e.mass());
-        if (e.part().equals(BatchEvent.BED)) {
+        weighed(e.part(), e.mass());
+    }
+
+    void took(ChoreEvent.Took e) {
+        weighed(e.part(), weighed.getOrDefault(e.part(), Mass.ZERO).plus(e.mass()));
+    }
+
+    private void weighed(String part, Mass mass) {
+        weighed.put(part, mass);
+        if (part.equals(BatchEvent.BED)) {
             // Bones are weighed raw; what is roasted down loses water before it meets the pot.
-            pot.bed(e.mass().times(plan.charge().formula().keepsMass()));
+            pot.bed(mass.times(plan.charge().formula().keepsMass()));
         }
     }
 

@@ -105,6 +105,8 @@ public record Weighing(Mass planned, Mass weighed, Volume called, List<Way> ways
         for (Fact event : believed) {
             if (event instanceof ChoreEvent.WeighedIn in) {
                 weighed.put(in.part(), in.mass());
+            } else if (event instanceof ChoreEvent.Took took) {
+                weighed.merge(took.part(), took.mass(), Mass::plus);
             }
         }
         return weighed.isEmpty() || asPlanned(plan.charge(), weighed) ? plan : plan.with(solved(plan, weighed));

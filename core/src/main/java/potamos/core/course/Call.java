@@ -1,24 +1,21 @@
 package potamos.core.course;
 
 import java.time.Instant;
-import java.util.Set;
+import potamos.core.charge.Needs;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
-import potamos.core.safety.Allergen;
 import potamos.core.schedule.Owed;
 
 /**
  * Litres that a station wants.
  *
  * @param weight  how much its lateness counts beside that of others, 0.1 to 10
- * @param without what must not be in it
+ * @param needs   what must not be in it, and what it must be
  */
-public record Call(
-        String id, String station, Formula formula, Volume litres, Instant by, double weight, Set<Allergen> without) {
+public record Call(String id, String station, Formula formula, Volume litres, Instant by, double weight, Needs needs) {
 
     public Call {
-        without = Set.copyOf(without);
         Refusal.unlessWithin("litres", litres.litres(), 0.05, 500, "L");
         Refusal.unlessWithin("weight", weight, 0.1, 10, "");
     }

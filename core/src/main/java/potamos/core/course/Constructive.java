@@ -146,7 +146,7 @@ public final class Constructive {
                         call,
                         call.litres().litres() - got.getOrDefault(call.id(), 0.0),
                         lot -> !lot.from().isAfter(call.by()));
-                Optional<String> refused = call.formula().refusedWithout(call.without());
+                Optional<String> refused = call.needs().refused(call.formula());
                 if (missing > call.unmissedL() && refused.isPresent()) {
                     why.put(call.id(), refused.get());
                 } else if (missing > call.unmissedL()) {

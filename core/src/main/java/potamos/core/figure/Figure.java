@@ -50,6 +50,8 @@ public final class Figure<T> {
         STEP(Integer.class, ""),
         /** One of the {@link Figure#choices()}. */
         CHOICE(String.class, ""),
+        /** A box of the larder by its id. */
+        BOX(String.class, ""),
         STATION(String.class, ""),
         CALL(String.class, "");
 
@@ -180,6 +182,10 @@ public final class Figure<T> {
 
     public static Figure<String> part() {
         return text("part", Quantity.PART, LONGEST_NAME);
+    }
+
+    public static Figure<String> box() {
+        return text("boxId", Quantity.BOX, LONGEST_ID);
     }
 
     public static Figure<String> station() {

@@ -88,6 +88,23 @@ public final class Beds {
         return all().stream().filter(kind -> kind.id().equals(id)).findFirst();
     }
 
+    /** Whether it comes of land animals; of what the book does not know it is taken for granted. */
+    public static boolean ofMeat(BedKind kind) {
+        return !List.of(
+                        FISH_FRAMES,
+                        SHELLS,
+                        MIXED_VEGETABLES,
+                        ROASTED_VEGETABLES,
+                        KELP,
+                        FLAKES,
+                        SPENT_KELP_FLAKES,
+                        NONE)
+                .stream()
+                .map(BedKind::id)
+                .toList()
+                .contains(kind.id());
+    }
+
     /** What a kind of bed brings by itself. */
     static List<Allergen> allergens(String id) {
         return switch (id) {

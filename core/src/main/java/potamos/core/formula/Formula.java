@@ -3,12 +3,10 @@ package potamos.core.formula;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import potamos.core.figure.Figure;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.Allergen;
 import potamos.core.safety.Caution;
@@ -193,22 +191,6 @@ public record Formula(
     /** Whether what it is drawn with brings allergens of its own, which nobody has written down: a stock, or what spent bones once lay in. */
     public boolean allergensUnknown() {
         return fill().liquid().kind() != Liquid.Kind.WATER;
-    }
-
-    /**
-     * Why it may not go to whoever asked for a stock without some allergens. What is not known is refused.
-     *
-     * @return empty when it may
-     */
-    public Optional<String> refusedWithout(Collection<Allergen> without) {
-        Optional<Allergen> contained =
-                allergens().stream().filter(without::contains).findFirst();
-        if (contained.isPresent()) {
-            return contained.map(allergen -> name + " contains " + Figure.word(allergen));
-        }
-        return without.isEmpty() || !allergensUnknown()
-                ? Optional.empty()
-                : Optional.of("what the stock contained that " + name + " is drawn with is not known");
     }
 
     /** The same under another name, slug and version. */

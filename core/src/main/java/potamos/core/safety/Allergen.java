@@ -15,5 +15,10 @@ public enum Allergen {
     PEANUTS,
     SESAME,
     SOY,
-    SULPHITES
+    SULPHITES;
+
+    /** Whether it lives in water. */
+    public boolean swims() {
+        return this == FISH || this == CRUSTACEANS || this == MOLLUSCS;
+    }
 }

@@ -7,7 +7,15 @@ import java.time.ZoneId;
 /** How long a stock keeps. */
 public final class Keeping {
 
+    /** What was frozen keeps so long once it is thawed. */
+    private static final int THAWED_DAYS = 1;
+
     private Keeping() {}
+
+    /** The last day on which something may be used that is thawed on a day. */
+    public static LocalDate thawedUseBy(LocalDate thawed) {
+        return thawed.plusDays(THAWED_DAYS);
+    }
 
     /**
      * The last day on which a stock kept cold may be used: the earliest of what the formula and the limits allow.

@@ -204,6 +204,31 @@ class ConditionedTest {
         assertThat(Batch.standing(stands, worker.events)).isEqualTo(stands);
     }
 
+    /** Out of two boxes it is the same as at once on the scale; what is taken back is not in the pot. */
+    @Test
+    void whatIsTakenOutOfSeveralBoxesAddsUp() {
+        Worker worker = new Worker(Book.whiteChicken(), LITRES);
+        worker.log(new ChoreEvent.Took(worker.stamp(), BatchEvent.BED, Mass.ofKg(4), "A"));
+        ChoreEvent.Took second = new ChoreEvent.Took(worker.stamp(), BatchEvent.BED, Mass.ofKg(3), "B");
+        worker.log(second);
+        assertThat(worker.state().weighed().get(BatchEvent.BED).kg()).isEqualTo(7);
+        Plan boxes = Batch.standing(worker.plan, worker.events);
+        Worker scale = new Worker(Book.whiteChicken(), LITRES);
+        scale.log(new ChoreEvent.WeighedIn(scale.stamp(), BatchEvent.BED, Mass.ofKg(7), ""));
+        assertThat(boxes.charge())
+                .isEqualTo(Batch.standing(scale.plan, scale.events).charge());
+        worker.log(new Amendment.Withdrawn(worker.stamp(), second.stamp().id(), ""));
+        assertThat(Batch.standing(worker.plan, worker.events)
+                        .charge()
+                        .run()
+                        .raw()
+                        .kg())
+                .isEqualTo(4);
+        // What is weighed as a whole stands in the place of what was taken.
+        worker.log(new ChoreEvent.WeighedIn(worker.stamp(), BatchEvent.BED, Mass.ofKg(6), ""));
+        assertThat(worker.state().weighed().get(BatchEvent.BED).kg()).isEqualTo(6);
+    }
+
     private static double part(Plan plan, String id) {
         return plan.charge().measures().stream()
                 .filter(measure -> measure.part().id().equals(id))

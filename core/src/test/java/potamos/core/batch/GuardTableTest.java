@@ -56,6 +56,7 @@ class GuardTableTest {
 
     private static final Map<String, Map<String, Object>> USUAL = Map.ofEntries(
             Map.entry("weighed-in", Map.of("part", "onion", "kg", 0.5)),
+            Map.entry("took", Map.of("part", "onion", "kg", 0.5, "boxId", "box")),
             Map.entry("began", Map.of("step", 1)),
             Map.entry("finished", Map.of("step", 1)),
             Map.entry("filled", Map.of("litres", 1.0, "celsius", 12.0)),
@@ -88,6 +89,8 @@ class GuardTableTest {
     /** An x where the entry of a row makes sense at the stand of a column, else the letter of the reason why not. */
     private static final String TABLE = """
             weighed-in xxxxxxxxxxxxxxaaaaaaaaaa
+              a the pot is already strained
+            took xxxxxxxxxxxxxxaaaaaaaaaa
               a the pot is already strained
             began xxxxaaaaaaaaaabbbbbbbbbb
               a it is already under way

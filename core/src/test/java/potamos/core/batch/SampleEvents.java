@@ -31,7 +31,7 @@ public final class SampleEvents {
             case CHOICE -> figure.choices().get(share < 0.5 ? 1 : 2);
             case YES -> share < 0.5;
             case MINUTES, COUNT, STEP -> (int) number;
-            case WORDS, PART, STATION, CALL -> share < 0.5 ? "bed" : "another";
+            case WORDS, PART, BOX, STATION, CALL -> share < 0.5 ? "bed" : "another";
             default -> number;
         };
     }
@@ -41,7 +41,7 @@ public final class SampleEvents {
             case CHOICE -> "TAROT";
             case YES -> "perhaps";
             case MINUTES, COUNT, STEP -> (int) figure.most() + 1;
-            case WORDS, PART, STATION, CALL -> "x".repeat((int) figure.most() + 1);
+            case WORDS, PART, BOX, STATION, CALL -> "x".repeat((int) figure.most() + 1);
             default -> figure.most() + 1;
         };
     }

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import potamos.core.Samples;
@@ -12,7 +11,6 @@ import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
 import potamos.core.heat.SimmerBand;
 import potamos.core.liquor.Taint;
-import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 
@@ -42,21 +40,6 @@ class VesselSplitTest {
     void moreThanEverythingIsRefusedWithTheMost() {
         assertThatThrownBy(() -> VesselSplit.of(Book.whiteChicken(), POTS, Volume.ofLitres(400)))
                 .isInstanceOfSatisfying(Refusal.class, r -> assertThat(r.high()).isBetween(50.0, 150.0));
-    }
-
-    @Test
-    void theTrimBankGivesItsOldestFirst() {
-        Charge charge = Samples.charge(Samples.kettle(), Samples.bones(20));
-        double onion = charge.measures().get(0).mass().kg();
-        List<TrimBank.Deposit> bank = List.of(
-                new TrimBank.Deposit("onion", Mass.ofKg(1), LocalDate.of(2026, 3, 2)),
-                new TrimBank.Deposit("onion", Mass.ofKg(0.4), LocalDate.of(2026, 2, 20)),
-                new TrimBank.Deposit("leek", Mass.ofKg(2), LocalDate.of(2026, 2, 20)));
-        List<TrimBank.Cover> covers = TrimBank.cover(charge, bank);
-        assertThat(covers).hasSize(1);
-        assertThat(covers.get(0).taken().get(0).mass().kg()).isEqualTo(0.4);
-        assertThat(covers.get(0).fromBank().kg()).isCloseTo(Math.min(onion, 1.4), within(1e-9));
-        assertThat(covers.get(0).fresh().kg()).isCloseTo(Math.max(0, onion - 1.4), within(1e-9));
     }
 
     @Test

@@ -15,6 +15,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
+import potamos.core.charge.Contents;
+import potamos.core.charge.Needs;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Volume;
@@ -33,7 +35,7 @@ class ConstructiveTest {
     }
 
     private static Call call(String id, Formula formula, double litres, Duration ahead) {
-        return new Call(id, "Sauce", formula, Volume.ofLitres(litres), NOW.plus(ahead), 1, Set.of());
+        return new Call(id, "Sauce", formula, Volume.ofLitres(litres), NOW.plus(ahead), 1, Needs.NONE);
     }
 
     private static Constructive.Laid lay(Equipment equipment, List<Call> calls, Lot... lots) {
@@ -88,7 +90,13 @@ class ConstructiveTest {
     }
 
     private static Lot lot(String id, Formula formula, double litres, Duration good) {
-        return new Lot(id, formula.slug(), Volume.ofLitres(litres), NOW, NOW.plus(good), formula.allergens(), false);
+        return new Lot(
+                id,
+                formula.slug(),
+                Volume.ofLitres(litres),
+                NOW,
+                NOW.plus(good),
+                new Contents(formula.allergens(), Set.of(), 0, false));
     }
 
     @Test
@@ -101,7 +109,13 @@ class ConstructiveTest {
                 .extracting(Allocation::from)
                 .doesNotContain("past");
         Call without = new Call(
-                "w", "Soup", chicken, Volume.ofLitres(3), NOW.plus(Duration.ofHours(14)), 1, Set.of(Allergen.CELERY));
+                "w",
+                "Soup",
+                chicken,
+                Volume.ofLitres(3),
+                NOW.plus(Duration.ofHours(14)),
+                1,
+                Needs.without(Set.of(Allergen.CELERY)));
         Constructive.Laid laid = lay(kitchen(), List.of(without), lot("fresh", chicken, 9, Duration.ofDays(2)));
         assertThat(laid.course().allocations()).isEmpty();
         assertThat(laid.why().get("w")).contains("celery");
@@ -207,14 +221,25 @@ class ConstructiveTest {
     void whatNobodyKnowsTheContentOfIsForNoCallThatLeavesSomethingOut() {
         Formula vegetable = Book.formulas().stream()
                 .filter(formula ->
-                        formula.refusedWithout(Set.of(Allergen.CELERY)).isEmpty())
+                        Needs.without(Set.of(Allergen.CELERY)).refused(formula).isEmpty())
                 .findFirst()
                 .orElseThrow();
-        Lot unknown =
-                new Lot("lot", vegetable.slug(), Volume.ofLitres(9), NOW, NOW.plus(Duration.ofDays(3)), Set.of(), true);
+        Lot unknown = new Lot(
+                "lot",
+                vegetable.slug(),
+                Volume.ofLitres(9),
+                NOW,
+                NOW.plus(Duration.ofDays(3)),
+                new Contents(Set.of(), Set.of(), 0, true));
         Call plain = call("plain", vegetable, 3, Duration.ofHours(14));
         Call without = new Call(
-                "w", "Soup", vegetable, Volume.ofLitres(3), NOW.plus(Duration.ofHours(14)), 1, Set.of(Allergen.CELERY));
+                "w",
+                "Soup",
+                vegetable,
+                Volume.ofLitres(3),
+                NOW.plus(Duration.ofHours(14)),
+                1,
+                Needs.without(Set.of(Allergen.CELERY)));
         List<Allocation> given =
                 lay(kitchen(), List.of(plain, without), unknown).course().allocations();
         assertThat(given).anyMatch(a -> a.call().equals("plain") && a.from().equals("lot"));

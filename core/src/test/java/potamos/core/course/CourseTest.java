@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import potamos.core.charge.Contents;
+import potamos.core.charge.Needs;
 import potamos.core.cooling.IceBin;
 import potamos.core.formula.Book;
 import potamos.core.formula.Family;
@@ -24,12 +26,14 @@ class CourseTest {
     private static final Instant UNTIL = NOW.plus(Duration.ofDays(5));
     private static final Instant NOON = NOW.plus(Duration.ofHours(7));
 
+    private static final Contents NOTHING = new Contents(Set.of(), Set.of(), 0, false);
+
     private final Equipment kitchen = Weeks.equipment(4, Unattended.ALLOWED, Weeks.longDays(1));
     private final Formula chicken = Book.whiteChicken();
     private final Call call = call("call", Set.of(), Duration.ofHours(18));
 
     private Call call(String id, Set<Allergen> without, Duration ahead) {
-        return new Call(id, "Sauce", chicken, Volume.ofLitres(6), NOW.plus(ahead), 1, without);
+        return new Call(id, "Sauce", chicken, Volume.ofLitres(6), NOW.plus(ahead), 1, Needs.without(without));
     }
 
     private static Formula stock(String slug) {
@@ -163,7 +167,7 @@ class CourseTest {
                 .containsExactly(Broken.Rule.ENOUGH_OF_IT);
         assertThat(rules(course(kitchen, calls, List.of(), drafts, give("w", "six", 5))))
                 .containsExactly(Broken.Rule.FIT_FOR_ITS_CALL);
-        Lot past = new Lot("past", chicken.slug(), Volume.ofLitres(9), NOW, NOW.plusSeconds(60), Set.of(), false);
+        Lot past = new Lot("past", chicken.slug(), Volume.ofLitres(9), NOW, NOW.plusSeconds(60), NOTHING);
         assertThat(rules(course(kitchen, calls, List.of(past), List.of(), give("call", "past", 5))))
                 .containsExactly(Broken.Rule.FIT_FOR_ITS_CALL);
         assertThat(rules(course(kitchen, calls, List.of(), List.of(), give("call", "nowhere", 5))))
@@ -176,7 +180,7 @@ class CourseTest {
         List<Double> late = new ArrayList<>();
         for (Duration before : List.of(Duration.ZERO, Duration.ofHours(2), Duration.ofHours(6))) {
             Call sooner = new Call(
-                    "call", "Sauce", chicken, Volume.ofLitres(6), draft.ready().minus(before), 2, Set.of());
+                    "call", "Sauce", chicken, Volume.ofLitres(6), draft.ready().minus(before), 2, Needs.NONE);
             late.add(course(kitchen, List.of(sooner), List.of(), List.of(draft), give("call", "six", 6))
                     .values()
                     .lateL());
@@ -188,8 +192,7 @@ class CourseTest {
 
     @Test
     void whatNobodyCallsForByItsUseByIsWasted() {
-        Lot lot =
-                new Lot("lot", chicken.slug(), Volume.ofLitres(5), NOW, NOW.plus(Duration.ofDays(2)), Set.of(), false);
+        Lot lot = new Lot("lot", chicken.slug(), Volume.ofLitres(5), NOW, NOW.plus(Duration.ofDays(2)), NOTHING);
         assertThat(course(kitchen, List.of(), List.of(lot), List.of()).values().wastedL())
                 .isEqualTo(5);
         Course used = course(kitchen, List.of(call), List.of(lot), List.of(), give("call", "lot", 5));

@@ -11,11 +11,11 @@ import java.time.ZoneOffset;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
+import potamos.core.charge.Needs;
 import potamos.core.formula.Book;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Volume;
@@ -32,7 +32,7 @@ class DayTest {
                         Volume.ofLitres(6),
                         monday.plus(Duration.ofHours(14)),
                         1,
-                        Set.of()),
+                        Needs.NONE),
                 new Call(
                         "b",
                         "Sauce",
@@ -40,7 +40,7 @@ class DayTest {
                         Volume.ofLitres(3),
                         monday.plus(Duration.ofHours(11)),
                         1,
-                        Set.of()),
+                        Needs.NONE),
                 new Call(
                         "c",
                         "Soup",
@@ -48,7 +48,7 @@ class DayTest {
                         Volume.ofLitres(9),
                         monday.plus(Duration.ofHours(62)),
                         1,
-                        Set.of()));
+                        Needs.NONE));
         Equipment kitchen = Weeks.equipment(4, Unattended.ALLOWED, Weeks.longDays(2));
         return Constructive.lay(Course.open(kitchen, monday, monday.plus(Duration.ofDays(5)), calls, List.of()))
                 .course();

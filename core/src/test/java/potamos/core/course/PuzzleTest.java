@@ -13,6 +13,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import potamos.core.charge.Needs;
 import potamos.core.formula.Book;
 import potamos.core.quantity.Volume;
 
@@ -110,7 +111,7 @@ class PuzzleTest {
                 Volume.ofLitres(most * 1.5),
                 Weeks.MONDAY.plus(Duration.ofDays(2)),
                 2,
-                Set.of());
+                Needs.NONE);
         Puzzle puzzle = new Puzzle(Course.open(equipment, Weeks.MONDAY, UNTIL, List.of(much), List.of()), () -> false);
         assertThat(puzzle.parts()).extracting(Puzzle.Part::weighted).containsExactly(2 * most, most * 1.0);
         assertThat(puzzle.lateAnyway()).isZero();

@@ -15,6 +15,7 @@ import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import potamos.core.charge.Needs;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Volume;
@@ -29,7 +30,7 @@ class ReplanningTest {
     private final Equipment kitchen = Weeks.equipment(4, Unattended.ALLOWED, Weeks.longDays(2));
 
     private static Call call(String id, double litres, Duration ahead) {
-        return new Call(id, id, CHICKEN, Volume.ofLitres(litres), NOW.plus(ahead), 1, Set.of());
+        return new Call(id, id, CHICKEN, Volume.ofLitres(litres), NOW.plus(ahead), 1, Needs.NONE);
     }
 
     private Course laid(Call... calls) {
@@ -258,7 +259,7 @@ class ReplanningTest {
                 call.litres().times(1.5),
                 call.by().minus(Duration.ofHours(1)),
                 call.weight(),
-                call.without());
+                call.needs());
     }
 
     private static Set<String> places(Replanning.WayOut way) {

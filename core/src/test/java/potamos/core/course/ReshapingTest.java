@@ -7,8 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
+import potamos.core.charge.Needs;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
@@ -21,7 +21,7 @@ class ReshapingTest {
     private final Equipment kitchen = Weeks.equipment(4, Unattended.ALLOWED, Weeks.longDays(2));
 
     private static Call call(String id, Formula formula, double litres, Duration ahead) {
-        return new Call(id, id, formula, Volume.ofLitres(litres), NOW.plus(ahead), 1, Set.of());
+        return new Call(id, id, formula, Volume.ofLitres(litres), NOW.plus(ahead), 1, Needs.NONE);
     }
 
     private Course laid(Call... calls) {

@@ -12,6 +12,8 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import potamos.core.Samples;
+import potamos.core.charge.Contents;
+import potamos.core.charge.Needs;
 import potamos.core.charge.Pot;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
@@ -88,7 +90,7 @@ public final class Weeks {
                     Volume.ofLitres(2 + random.nextInt(16) / 2.0),
                     by,
                     1 + random.nextInt(3),
-                    Set.of()));
+                    Needs.NONE));
         }
         List<Lot> lots = new ArrayList<>();
         for (int i = 0; i < 3; i++) {
@@ -99,8 +101,7 @@ public final class Weeks {
                     Volume.ofLitres(1 + random.nextInt(6)),
                     MONDAY.minus(Duration.ofDays(1)),
                     MONDAY.plus(Duration.ofDays(1 + random.nextInt(4))),
-                    formula.allergens(),
-                    false));
+                    new Contents(formula.allergens(), Set.of(), 0, false)));
         }
         Unattended policy = Unattended.values()[random.nextInt(3)];
         return new Week(equipment(vessels, policy, longDays(1 + random.nextInt(2))), wanted, lots);

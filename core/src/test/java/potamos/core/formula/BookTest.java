@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -201,19 +200,5 @@ class BookTest {
         assertThatThrownBy(call)
                 .isInstanceOfSatisfying(
                         Refusal.class, refusal -> assertThat(refusal.field()).isEqualTo(field));
-    }
-
-    /** What a reduction is drawn with had allergens of its own: it is not offered to whoever asked for a stock without them. */
-    @Test
-    void whatIsNotKnownIsRefusedToWhoeverAskedForWithout() {
-        Formula chicken = Book.whiteChicken();
-        assertThat(chicken.refusedWithout(Set.of())).isEmpty();
-        assertThat(chicken.refusedWithout(Set.of(Allergen.CELERY)).orElseThrow())
-                .contains("contains celery");
-        assertThat(chicken.refusedWithout(Set.of(Allergen.MILK))).isEmpty();
-        Formula half = Book.of("half-reduction");
-        assertThat(half.allergens()).doesNotContain(Allergen.CELERY);
-        assertThat(half.refusedWithout(Set.of(Allergen.CELERY)).orElseThrow()).contains("not known");
-        assertThat(half.refusedWithout(Set.of())).isEmpty();
     }
 }

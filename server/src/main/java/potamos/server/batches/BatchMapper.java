@@ -81,6 +81,12 @@ interface BatchMapper {
             """)
     List<BatchRow> latest(String kitchenId, int before, String words, int number, int most);
 
+    /** A batch and its kitchen. */
+    record Known(String id, String kitchenId) {}
+
+    @Select("SELECT DISTINCT batch_id AS id, kitchen_id FROM lot WHERE contents IS NULL")
+    List<Known> madeByAnEarlierVersion();
+
     @Update("UPDATE batch SET burner_id = #{burnerId} WHERE id = #{id} AND kitchen_id = #{kitchenId}")
     int moveTo(String id, String kitchenId, String burnerId);
 

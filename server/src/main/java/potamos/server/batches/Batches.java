@@ -7,7 +7,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.Batch;
@@ -20,7 +19,7 @@ import potamos.core.batch.Plan;
 import potamos.core.batch.PotEvent;
 import potamos.core.batch.ShelfEvent;
 import potamos.core.batch.Stage;
-import potamos.core.figure.Figure;
+import potamos.core.charge.Contents;
 import potamos.core.quantity.Refusal;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
@@ -29,11 +28,13 @@ import potamos.server.accounts.Role.Right;
 import potamos.server.coldside.Shelf;
 import potamos.server.devices.Devices;
 import potamos.server.kitchen.Kitchens;
+import potamos.server.larder.Larder;
 import potamos.server.live.Changes;
 import potamos.server.problems.Conflict;
 import potamos.server.problems.Forbidden;
 import potamos.server.problems.NotFound;
 import potamos.server.stations.Calls;
+import potamos.server.stations.Stations;
 
 /** Logs acts, and says how batches stand. Each act is one transaction: the event, what it changes in the tables made from events, and the note to the screens. */
 @Service
@@ -45,9 +46,11 @@ public class Batches {
     private final BatchMapper mapper;
     private final Promises promises;
     private final Calls calls;
+    private final Stations stations;
     private final Kitchens kitchens;
     private final Devices devices;
     private final Shelf shelf;
+    private final Larder larder;
     private final Changes changes;
     private final KitchenClock clock;
     private final Json json;
@@ -57,9 +60,11 @@ public class Batches {
             BatchMapper mapper,
             Promises promises,
             Calls calls,
+            Stations stations,
             Kitchens kitchens,
             Devices devices,
             Shelf shelf,
+            Larder larder,
             Changes changes,
             KitchenClock clock,
             Json json,
@@ -67,9 +72,11 @@ public class Batches {
         this.mapper = mapper;
         this.promises = promises;
         this.calls = calls;
+        this.stations = stations;
         this.kitchens = kitchens;
         this.devices = devices;
         this.shelf = shelf;
+        this.larder = larder;
         this.changes = changes;
         this.clock = clock;
         this.json = json;
@@ -151,6 +158,9 @@ public class Batches {
         ActRights.require(person, event, logged, now);
         checkDelivery(person, plan, event);
         checkVessel(row, plan, event);
+        if (event instanceof ChoreEvent.Took took) {
+            larder.mayTake(row.kitchenId(), plan.charge().formula(), took);
+        }
         Instant told = at.isAfter(now) ? at : now;
         List<BatchEvent> events = new ArrayList<>(Logged.events(logged));
         Batch.Accepted accepted = Batch.accept(plan, events, event, told);
@@ -178,7 +188,9 @@ public class Batches {
 
     /** Whether a call may have become short, or whole again, by it: whoever waits is told at once. */
     private static boolean tellsOfLitres(BatchEvent event) {
-        return !(event instanceof LookEvent || event instanceof ChoreEvent) || event instanceof ChoreEvent.WeighedIn;
+        return !(event instanceof LookEvent || event instanceof ChoreEvent)
+                || event instanceof ChoreEvent.WeighedIn
+                || event instanceof ChoreEvent.Took;
     }
 
     /** Nothing is filled into a vessel that another stock is still in: two plans of one vessel follow each other, and the first may run late. */
@@ -204,7 +216,7 @@ public class Batches {
         if (!(event instanceof ShelfEvent.Delivered delivered)) {
             return;
         }
-        kitchens.station(person.kitchenId(), delivered.station());
+        stations.one(person.kitchenId(), delivered.station());
         if (delivered.call().isEmpty()) {
             return;
         }
@@ -212,9 +224,9 @@ public class Batches {
         if (!call.stationId().equals(delivered.station())) {
             throw Refusal.of("callId", "that call is another station's");
         }
-        plan.charge().formula().refusedWithout(call.without()).ifPresent(reason -> {
-            String asked = call.without().stream().map(Figure::word).sorted().collect(Collectors.joining(", "));
-            throw Refusal.of("callId", "asked for without " + asked + "; " + reason);
+        String name = plan.charge().formula().name();
+        call.needs().refused(name, Contents.of(plan.charge())).ifPresent(reason -> {
+            throw Refusal.of("callId", "not what " + call.stationName() + " asked for: " + reason);
         });
     }
 
@@ -223,8 +235,15 @@ public class Batches {
         List<Fact> believed = Batch.believed(events);
         mapper.stands(row.id(), state.stage().name());
         promises.renew(row.id(), plan, state, believed);
+        larder.rebuild(row.kitchenId(), row.id(), believed);
         shelf.rebuild(
-                row.kitchenId(), kitchens.of(row.kitchenId()).zone(), row.id(), row.number(), plan, believed, state);
+                row.kitchenId(),
+                kitchens.of(row.kitchenId()).zone(),
+                row.id(),
+                row.number(),
+                Batch.standing(plan, events),
+                believed,
+                state);
     }
 
     /** Makes everything that can be rebuilt from the events anew. */
@@ -232,7 +251,7 @@ public class Batches {
     public void rebuild(String kitchenId, String batchId) {
         BatchMapper.BatchRow row = mapper.hold(batchId, kitchenId).orElseThrow(() -> new NotFound("batch"));
         Loaded loaded = loaded(row, Map.of());
-        project(row, loaded.plan(), Logged.events(loaded.events()), loaded.state());
+        project(row, loaded.accepted(), Logged.events(loaded.events()), loaded.state());
     }
 
     /** How a batch stands now. */

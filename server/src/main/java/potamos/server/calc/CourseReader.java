@@ -18,6 +18,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import potamos.core.charge.Contents;
+import potamos.core.charge.Needs;
 import potamos.core.charge.Pot;
 import potamos.core.cooling.Chiller;
 import potamos.core.cooling.Container;
@@ -126,7 +128,7 @@ class CourseReader {
                 litres(in.litres()),
                 in.by(),
                 in.weight() == null ? 1 : in.weight(),
-                allergens("without", in.without()));
+                Needs.without(allergens("without", in.without())));
     }
 
     private static Set<Allergen> allergens(String field, List<String> words) {
@@ -144,8 +146,7 @@ class CourseReader {
                 litres(in.litres()),
                 from,
                 in.useBy(),
-                allergens("allergens", in.allergens()),
-                in.allergens() == null);
+                new Contents(allergens("allergens", in.allergens()), Set.of(), 0, in.allergens() == null));
     }
 
     private static Stream<Use> taken(CourseJson.RunningIn in, Instant now) {

@@ -145,6 +145,6 @@ class ChargeEndpoint {
     ChargeView solve(@AuthenticationPrincipal Person person, @Valid @RequestBody ChargeRequest request) {
         person.require(Role.Right.READ);
         Planning.Proposed proposed = planning.glance(person.kitchenId(), request);
-        return ChargeView.of(proposed, request.readyBy());
+        return ChargeView.of(proposed, request.readyBy(), clock.instant());
     }
 }

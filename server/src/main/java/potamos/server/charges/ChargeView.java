@@ -12,7 +12,6 @@ import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Roasting;
-import potamos.core.charge.TrimBank;
 import potamos.core.course.Use;
 import potamos.core.flow.Forecaster;
 import potamos.core.flow.Ledger;
@@ -21,6 +20,8 @@ import potamos.core.flow.Why;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Usual;
+import potamos.core.larder.Goods;
+import potamos.core.larder.Larder;
 import potamos.core.quantity.Temperature;
 import potamos.core.safety.Caution;
 import potamos.server.exchange.SchoolsJson;
@@ -44,7 +45,7 @@ public record ChargeView(
         double waterL,
         double waterLPerKg,
         @NotNull List<PartView> parts,
-        @NotNull List<TrimCoverView> trim,
+        @NotNull List<CoverView> larder,
         @NotNull LevelsView levels,
         @NotNull ForecastView forecast,
         @NotNull LedgerView ledger,
@@ -93,18 +94,39 @@ public record ChargeView(
             long intoTheSimmerMin,
             double cutMm) {}
 
-    /** What of a part lies in the trim bank. */
-    public record TrimCoverView(
-            @NotNull String part,
-            double kg,
-            double freshKg,
-            @NotNull LocalDate oldest) {
-        static TrimCoverView of(TrimBank.Cover cover) {
-            return new TrimCoverView(
-                    cover.wanted().part().id(),
-                    cover.fromBank().kg(),
-                    cover.fresh().kg(),
-                    cover.taken().get(0).day());
+    /**
+     * What the larder has of the bed or a part when it is begun.
+     *
+     * @param goods    a kind of bed, or the id of a part
+     * @param thereKg  ready to be used, of it {@code trimKg} the kitchen's own trim
+     * @param frozenKg still to be thawed
+     * @param lacksKg  neither
+     * @param first    until when the first of it may be used; nothing where it keeps
+     */
+    public record CoverView(
+            @NotNull String goods,
+            @NotNull String name,
+            double wantedKg,
+            double thereKg,
+            double trimKg,
+            double frozenKg,
+            double lacksKg,
+            Optional<LocalDate> first) {
+        static CoverView of(Larder.Cover cover) {
+            return new CoverView(
+                    cover.goods(),
+                    Goods.nameOf(cover.goods()),
+                    cover.wanted().kg(),
+                    cover.there().kg(),
+                    cover.draws().stream()
+                            .filter(draw -> draw.box().trim())
+                            .mapToDouble(draw -> draw.mass().kg())
+                            .sum(),
+                    cover.toThaw().kg(),
+                    cover.missing().kg(),
+                    cover.draws().stream()
+                            .findFirst()
+                            .flatMap(draw -> draw.box().useBy()));
         }
     }
 
@@ -212,7 +234,7 @@ public record ChargeView(
 
     public record FitView(@NotNull String id, @NotNull String name, double brimfulL, boolean fits, boolean free) {}
 
-    static ChargeView of(Planning.Proposed proposed, Instant readyBy) {
+    static ChargeView of(Planning.Proposed proposed, Instant readyBy, Instant now) {
         Charge charge = proposed.charge();
         Formula formula = charge.formula();
         Charge.Levels levels = charge.levels();
@@ -233,9 +255,17 @@ public record ChargeView(
                                 ? charge.water().litres() / charge.run().raw().kg()
                                 : 0)
                 .parts(parts(charge))
-                .trim(TrimBank.cover(charge, proposed.trim()).stream()
-                        .map(TrimCoverView::of)
-                        .toList())
+                .larder(
+                        proposed
+                                .larder()
+                                .covers(
+                                        charge,
+                                        proposed.times()
+                                                .map(t -> t.timeline().start())
+                                                .orElse(now))
+                                .stream()
+                                .map(CoverView::of)
+                                .toList())
                 .levels(new LevelsView(
                         levels.filled().cm(),
                         levels.highest().cm(),

@@ -11,7 +11,6 @@ import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Goal;
 import potamos.core.charge.Pot;
-import potamos.core.charge.TrimBank;
 import potamos.core.charge.VesselSplit;
 import potamos.core.course.Course;
 import potamos.core.course.Opening;
@@ -20,6 +19,7 @@ import potamos.core.flow.Run;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Schools;
 import potamos.core.heat.Burner;
+import potamos.core.larder.Larder;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
@@ -69,7 +69,7 @@ public class Planning {
             List<BurnerFit> burners,
             Charge charge,
             Site.Cooling cooling,
-            List<TrimBank.Deposit> trim,
+            Larder larder,
             Optional<Opening.Proposal> times,
             List<Fit> fits,
             double mostOutL) {}
@@ -123,7 +123,7 @@ public class Planning {
                 burners,
                 charge,
                 withIce,
-                site.trim(),
+                site.larder(),
                 choice.times(),
                 fits,
                 mostOut);

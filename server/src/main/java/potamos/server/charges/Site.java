@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import potamos.core.charge.Charge;
 import potamos.core.charge.Pot;
-import potamos.core.charge.TrimBank;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingPlan;
@@ -18,6 +17,7 @@ import potamos.core.course.Equipment;
 import potamos.core.course.Use;
 import potamos.core.heat.Burner;
 import potamos.core.heat.Oven;
+import potamos.core.larder.Larder;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
@@ -39,7 +39,7 @@ record Site(
         Optional<IceBin> bin,
         List<IceBin.Use> iceUses,
         List<Oven> ovens,
-        List<TrimBank.Deposit> trim,
+        Larder larder,
         Map<String, BedKind> beds,
         List<Use> taken) {
 

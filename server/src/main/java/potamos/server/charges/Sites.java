@@ -17,9 +17,9 @@ import potamos.core.vessel.BedKind;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
 import potamos.server.kitchen.Outages;
+import potamos.server.larder.Larder;
 import potamos.server.live.BetweenChanges;
 import potamos.server.live.Changes;
-import potamos.server.trim.TrimBox;
 
 /** Looks at what stands in a kitchen. */
 @Component
@@ -28,7 +28,7 @@ class Sites {
     private static final double SMALLEST_BAIN_L = 5;
 
     private final Kitchens kitchens;
-    private final TrimBox trim;
+    private final Larder larder;
     private final UnderWay underWay;
     private final ColdPromised cold;
     private final Outages outages;
@@ -36,9 +36,9 @@ class Sites {
     /** A finger that drags asks many times a second. */
     private final BetweenChanges<Site> seen;
 
-    Sites(Kitchens kitchens, TrimBox trim, UnderWay underWay, ColdPromised cold, Outages outages, Changes changes) {
+    Sites(Kitchens kitchens, Larder larder, UnderWay underWay, ColdPromised cold, Outages outages, Changes changes) {
         this.kitchens = kitchens;
-        this.trim = trim;
+        this.larder = larder;
         this.underWay = underWay;
         this.cold = cold;
         this.outages = outages;
@@ -81,7 +81,7 @@ class Sites {
                 bin(kitchenId),
                 promised.ice(),
                 kitchens.ovens(kitchenId).stream().map(Thing::figures).toList(),
-                trim.deposits(kitchenId),
+                larder.boxes(kitchenId),
                 beds,
                 taken);
     }

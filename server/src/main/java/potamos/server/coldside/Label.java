@@ -1,21 +1,15 @@
 package potamos.server.coldside;
 
-import com.google.zxing.BarcodeFormat;
-import com.google.zxing.EncodeHintType;
-import com.google.zxing.WriterException;
-import com.google.zxing.common.BitMatrix;
-import com.google.zxing.qrcode.QRCodeWriter;
-import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
 import potamos.server.paper.Ink;
 import potamos.server.paper.PaperWords;
+import potamos.server.paper.QrCode;
 import potamos.server.paper.Words;
 
 /** A label of 100 × 62 mm: what it is, until when, what to look out for, and a code that opens the lot. */
@@ -61,7 +55,7 @@ final class Label {
             float room = WIDTH - 3 * MARGIN - CODE;
             ink.text(true, ink.fitting(contains, 13, room), MARGIN, top - 123, contains);
             ink.text(false, 9, MARGIN, MARGIN, "Initials ____________");
-            code(ink, address, WIDTH - MARGIN - CODE, MARGIN);
+            QrCode.draw(ink, address, WIDTH - MARGIN - CODE, MARGIN, CODE);
             return ink.pdf();
         }
     }
@@ -70,25 +64,5 @@ final class Label {
         return units.equals("us")
                 ? String.format(Locale.ROOT, "%.1f gal", Volume.ofLitres(litres).usGallons())
                 : String.format(Locale.ROOT, "%.1f L", litres);
-    }
-
-    private static void code(Ink ink, String address, float left, float bottom) {
-        BitMatrix matrix;
-        try {
-            // A label in a kitchen gets wet: an eighth of the code may be lost, and it is still read.
-            Map<EncodeHintType, Object> hints =
-                    Map.of(EncodeHintType.MARGIN, 0, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M);
-            matrix = new QRCodeWriter().encode(address, BarcodeFormat.QR_CODE, 0, 0, hints);
-        } catch (WriterException tooLong) {
-            throw new IllegalArgumentException("the lot's address is too long for a code", tooLong);
-        }
-        float module = CODE / matrix.getWidth();
-        for (int x = 0; x < matrix.getWidth(); x++) {
-            for (int y = 0; y < matrix.getHeight(); y++) {
-                if (matrix.get(x, y)) {
-                    ink.box(left + x * module, bottom + CODE - (y + 1) * module, module, module, 0);
-                }
-            }
-        }
     }
 }

@@ -17,10 +17,11 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.charge.Contents;
 import potamos.core.cooling.CoolingVerdict;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.Allergen;
-import potamos.server.Joined;
+import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
@@ -71,6 +72,7 @@ class LotEndpoint {
     private final LotMapper mapper;
     private final Kitchens kitchens;
     private final KitchenClock clock;
+    private final Json json;
     /** Where people reach this kitchen, as it was told; what a request says of itself could send a scanned label anywhere. */
     private final String publicAddress;
 
@@ -78,11 +80,13 @@ class LotEndpoint {
             LotMapper mapper,
             Kitchens kitchens,
             KitchenClock clock,
+            Json json,
             @Value("${potamos.address}") String publicAddress) {
         this.publicAddress = publicAddress;
         this.mapper = mapper;
         this.kitchens = kitchens;
         this.clock = clock;
+        this.json = json;
     }
 
     /** Up to a hundred lots with something left, from the given place on: first what has to go first, at the end what is past its day. */
@@ -128,10 +132,8 @@ class LotEndpoint {
                 row.litres(),
                 row.madeAt().atZone(kitchen.zone()).toLocalDate(),
                 row.useBy(),
-                Joined.read(row.allergens(), Allergen::valueOf).stream()
-                        .sorted()
-                        .toList(),
-                row.allergensUnknown(),
+                allergens(contents(row.contents())),
+                contents(row.contents()).unknown(),
                 publicAddress + "/lots/" + id,
                 person.units());
         return ResponseEntity.ok()
@@ -145,15 +147,23 @@ class LotEndpoint {
         person.requireALook();
         Instant since = clock.instant().minus(LOOK_BACK);
         return mapper.deliveries(person.kitchenId(), person.stationId(), since).stream()
-                .map(LotEndpoint::view)
+                .map(this::view)
                 .toList();
+    }
+
+    private Contents contents(String written) {
+        return json.read(written, Contents.class);
+    }
+
+    private static List<Allergen> allergens(Contents contents) {
+        return contents.allergens().stream().sorted().toList();
     }
 
     private LocalDate today(Person person) {
         return clock.instant().atZone(kitchens.of(person.kitchenId()).zone()).toLocalDate();
     }
 
-    private static LotView view(LotMapper.LotRow row, LocalDate today, List<LotMapper.DeliveryRow> deliveries) {
+    private LotView view(LotMapper.LotRow row, LocalDate today, List<LotMapper.DeliveryRow> deliveries) {
         return new LotView(
                 row.id(),
                 row.batchId(),
@@ -165,16 +175,14 @@ class LotEndpoint {
                 row.madeAt(),
                 row.useBy(),
                 today.isAfter(row.useBy()),
-                Joined.read(row.allergens(), Allergen::valueOf).stream()
-                        .sorted()
-                        .toList(),
-                row.allergensUnknown(),
+                allergens(contents(row.contents())),
+                contents(row.contents()).unknown(),
                 row.place(),
                 row.verdict(),
-                deliveries.stream().map(LotEndpoint::view).toList());
+                deliveries.stream().map(this::view).toList());
     }
 
-    private static DeliveryView view(LotMapper.DeliveryRow row) {
+    private DeliveryView view(LotMapper.DeliveryRow row) {
         return new DeliveryView(
                 row.id(),
                 row.lotId(),
@@ -186,10 +194,8 @@ class LotEndpoint {
                 row.litres(),
                 row.deliveredAt(),
                 row.useBy(),
-                Joined.read(row.allergens(), Allergen::valueOf).stream()
-                        .sorted()
-                        .toList(),
-                row.allergensUnknown(),
+                allergens(contents(row.contents())),
+                contents(row.contents()).unknown(),
                 row.deliveredBy());
     }
 }

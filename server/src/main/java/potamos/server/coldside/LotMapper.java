@@ -25,8 +25,7 @@ interface LotMapper {
             double leftLitres,
             Instant madeAt,
             LocalDate useBy,
-            String allergens,
-            boolean allergensUnknown,
+            String contents,
             String place,
             CoolingVerdict.Outcome verdict) {}
 
@@ -43,23 +42,22 @@ interface LotMapper {
             double litres,
             Instant deliveredAt,
             LocalDate useBy,
-            String allergens,
-            boolean allergensUnknown,
+            String contents,
             String deliveredBy) {}
 
     String LOTS = """
             SELECT l.id, l.kitchen_id, l.batch_id, b.number AS batch_number, l.code,
                    JSON_VALUE(b.plan, '$.charge.formula.name') AS formula_name,
-                   l.litres, l.left_litres, l.made_at, l.use_by, l.allergens,
-                   JSON_VALUE(b.plan, '$.charge.run.liquid.kind') <> 'WATER' AS allergens_unknown, l.place, l.verdict
+                   l.litres, l.left_litres, l.made_at, l.use_by,
+                   COALESCE(l.contents, '{"allergens":[],"traces":[],"gelatinGPerL":0,"unknown":true}') AS contents, l.place, l.verdict
             FROM lot l JOIN batch b ON b.id = l.batch_id
             """;
 
     String DELIVERIES = """
             SELECT d.id, d.kitchen_id, d.batch_id, d.lot_id, l.code AS lot_code,
                    JSON_VALUE(b.plan, '$.charge.formula.name') AS formula_name,
-                   d.station_id, s.name AS station_name, d.call_id, d.litres, d.delivered_at, l.use_by, l.allergens,
-                   JSON_VALUE(b.plan, '$.charge.run.liquid.kind') <> 'WATER' AS allergens_unknown,
+                   d.station_id, s.name AS station_name, d.call_id, d.litres, d.delivered_at, l.use_by,
+                   COALESCE(l.contents, '{"allergens":[],"traces":[],"gelatinGPerL":0,"unknown":true}') AS contents,
                    a.name AS delivered_by
             FROM delivery d
             JOIN lot l ON l.id = d.lot_id
@@ -70,8 +68,8 @@ interface LotMapper {
             """;
 
     @Insert("""
-            INSERT INTO lot (id, kitchen_id, batch_id, code, litres, left_litres, made_at, use_by, allergens, place, verdict)
-            VALUES (#{id}, #{kitchenId}, #{batchId}, #{code}, #{litres}, #{leftLitres}, #{madeAt}, #{useBy}, #{allergens},
+            INSERT INTO lot (id, kitchen_id, batch_id, code, litres, left_litres, made_at, use_by, contents, place, verdict)
+            VALUES (#{id}, #{kitchenId}, #{batchId}, #{code}, #{litres}, #{leftLitres}, #{madeAt}, #{useBy}, #{contents},
                     #{place}, #{verdict})
             """)
     void insertLot(
@@ -83,7 +81,7 @@ interface LotMapper {
             double leftLitres,
             Instant madeAt,
             LocalDate useBy,
-            String allergens,
+            String contents,
             String place,
             String verdict);
 

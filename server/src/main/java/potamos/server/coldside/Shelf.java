@@ -11,8 +11,9 @@ import potamos.core.batch.BatchState;
 import potamos.core.batch.Fact;
 import potamos.core.batch.Plan;
 import potamos.core.batch.ShelfEvent;
+import potamos.core.charge.Contents;
 import potamos.core.safety.Keeping;
-import potamos.server.Joined;
+import potamos.server.Json;
 
 /** Keeps the rows of lots and deliveries in step with the events of a batch, always by making them anew. */
 @Service
@@ -21,8 +22,10 @@ public class Shelf {
     private static final DateTimeFormatter CODE_DAY = DateTimeFormatter.ofPattern("yyMMdd");
 
     private final LotMapper mapper;
+    private final Json json;
 
-    Shelf(LotMapper mapper) {
+    Shelf(LotMapper mapper, Json json) {
+        this.json = json;
         this.mapper = mapper;
     }
 
@@ -59,7 +62,7 @@ public class Shelf {
                 state.shelf().left().litres(),
                 lot.stamp().at(),
                 Keeping.coldUseBy(made, plan.charge().formula().coldDays(), plan.limits()),
-                Joined.written(plan.charge().formula().allergens()),
+                json.write(Contents.of(plan.charge())),
                 lot.place(),
                 state.cooling().verdict().map(v -> v.overall().name()).orElse("NOT_SHOWN"));
         for (BatchEvent event : believed) {

@@ -1,10 +1,13 @@
 package potamos.server.courses;
 
 import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.constraints.NotNull;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -14,12 +17,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.course.Course;
 import potamos.core.course.Day;
-import potamos.core.course.Rota;
+import potamos.core.course.Provision;
 import potamos.core.quantity.Refusal;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
 import potamos.server.kitchen.Kitchens;
+import potamos.server.larder.Larder;
 
 /** What a course is printed and taken elsewhere as. */
 @RestController
@@ -29,13 +33,15 @@ class CoursePapersEndpoint {
 
     private final Laying laying;
     private final Kitchens kitchens;
+    private final Larder larder;
     private final KitchenClock clock;
     private final CourseSchema schema;
 
-    CoursePapersEndpoint(Laying laying, Kitchens kitchens, KitchenClock clock, CourseSchema schema) {
+    CoursePapersEndpoint(Laying laying, Kitchens kitchens, Larder larder, KitchenClock clock, CourseSchema schema) {
         this.schema = schema;
         this.laying = laying;
         this.kitchens = kitchens;
+        this.larder = larder;
         this.clock = clock;
     }
 
@@ -98,16 +104,59 @@ class CoursePapersEndpoint {
     @GetMapping(path = "/api/course/needs.csv", produces = TABLE)
     ResponseEntity<String> needs(@AuthenticationPrincipal Person person, @RequestParam(defaultValue = "7") int days) {
         person.require(Right.READ);
-        Rota rota = kitchens.of(person.kitchenId()).rota();
-        LocalDate today = clock.instant().atZone(rota.zone()).toLocalDate();
-        Courses.Laid laid = laying.laid(person, days);
         return table(
                 "needs",
                 CourseTables.needs(
-                        laid.pots(),
-                        laid.laid().course().calls(),
-                        today.datesUntil(today.plusDays(days + 1)).toList(),
-                        rota));
+                        provisions(person, days),
+                        kitchens.of(person.kitchenId()).zone()));
+    }
+
+    /**
+     * Something that the course is made of, with what the larder has of it.
+     *
+     * @param at       when the batch begins that it is for
+     * @param thawFrom when what lies frozen has to come out of the freezer
+     */
+    record ProvisionView(
+            @NotNull Instant at,
+            @NotNull String vessel,
+            @NotNull String formulaName,
+            @NotNull String goods,
+            @NotNull String name,
+            double wantedKg,
+            double thereKg,
+            double frozenKg,
+            double lacksKg,
+            Optional<Instant> thawFrom) {
+        static ProvisionView of(Provision one) {
+            return new ProvisionView(
+                    one.at(),
+                    one.vessel(),
+                    one.stock(),
+                    one.cover().goods(),
+                    one.name(),
+                    one.cover().wanted().kg(),
+                    one.cover().there().kg(),
+                    one.cover().toThaw().kg(),
+                    one.cover().missing().kg(),
+                    one.thawFrom());
+        }
+    }
+
+    @Operation(summary = "What the course is made of, and what the larder has of it")
+    @GetMapping("/api/course/provisions")
+    List<ProvisionView> provisionsAhead(
+            @AuthenticationPrincipal Person person, @RequestParam(defaultValue = "3") int days) {
+        person.require(Right.READ);
+        return provisions(person, days).stream().map(ProvisionView::of).toList();
+    }
+
+    private List<Provision> provisions(Person person, int days) {
+        Courses.Laid laid = laying.laid(person, days);
+        return Provision.of(
+                laid.pots(),
+                larder.boxes(person.kitchenId()),
+                kitchens.of(person.kitchenId()).limits().coldStore());
     }
 
     private static ResponseEntity<String> table(String name, String rows) {

@@ -4,15 +4,14 @@ import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
-import java.time.LocalDate;
+import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
-import potamos.core.course.Call;
 import potamos.core.course.Course;
-import potamos.core.course.Day;
-import potamos.core.course.Rota;
+import potamos.core.course.Provision;
 
 /** The course as tables: its batches with their hours and calls, and what has to be thawed, ordered and weighed day by day. */
 final class CourseTables {
@@ -41,22 +40,31 @@ final class CourseTables {
         });
     }
 
-    /** One row for each item of each batch, by the day on which it is weighed: bones are thawed a day or more ahead of it. */
-    static String needs(List<Day.Pot> pots, List<Call> calls, List<LocalDate> days, Rota rota) {
+    /** One row for each item of each batch, with what the larder has of it by then, and from when on what lies frozen has to thaw. */
+    static String needs(List<Provision> provisions, ZoneId zone) {
         return table(csv -> {
-            csv.writeRecord("day", "item", "kg", "vessel", "formula", "start");
-            for (LocalDate day : days) {
-                Day.of(pots, calls, day, rota)
-                        .weighs()
-                        .forEach(weigh -> weigh.shares()
-                                .forEach(share -> csv.writeRecord(
-                                        day.toString(),
-                                        weigh.item(),
-                                        figure(share.mass().kg()),
-                                        share.vessel(),
-                                        share.stock(),
-                                        share.at().toString())));
-            }
+            csv.writeRecord(
+                    "day",
+                    "item",
+                    "kg",
+                    "vessel",
+                    "formula",
+                    "start",
+                    "in the larder kg",
+                    "to thaw kg",
+                    "thaw from",
+                    "lacks kg");
+            provisions.forEach(one -> csv.writeRecord(
+                    one.at().atZone(zone).toLocalDate().toString(),
+                    one.name(),
+                    figure(one.cover().wanted().kg()),
+                    one.vessel(),
+                    one.stock(),
+                    one.at().toString(),
+                    figure(one.cover().there().kg()),
+                    figure(one.cover().toThaw().kg()),
+                    one.thawFrom().map(Instant::toString).orElse(""),
+                    figure(one.cover().missing().kg())));
         });
     }
 

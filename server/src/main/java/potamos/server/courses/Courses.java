@@ -15,6 +15,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import potamos.core.charge.Contents;
 import potamos.core.course.Call;
 import potamos.core.course.Constructive;
 import potamos.core.course.Course;
@@ -26,10 +27,9 @@ import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Rounding;
 import potamos.core.quantity.Volume;
-import potamos.core.safety.Allergen;
 import potamos.core.safety.Keeping;
 import potamos.core.schedule.Planner;
-import potamos.server.Joined;
+import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.charges.Planning;
@@ -58,6 +58,7 @@ class Courses {
     private final ShelfMapper shelf;
     private final HeldCourse heldCourse;
     private final KitchenClock clock;
+    private final Json json;
 
     Courses(
             Planning planning,
@@ -67,7 +68,9 @@ class Courses {
             Running running,
             ShelfMapper shelf,
             HeldCourse heldCourse,
-            KitchenClock clock) {
+            KitchenClock clock,
+            Json json) {
+        this.json = json;
         this.planning = planning;
         this.calls = calls;
         this.formulas = formulas;
@@ -221,8 +224,8 @@ class Courses {
                 written.computeIfAbsent(call.formulaSlug(), slug -> formulas.of(kitchenId, slug)),
                 litres,
                 call.readyBy(),
-                1,
-                call.without());
+                call.importance().weight(),
+                call.needs());
     }
 
     /** A call as a course has it, with so many litres that are to be planned. */
@@ -295,7 +298,7 @@ class Courses {
         return things.stream().collect(Collectors.toMap(Thing::name, Thing::id));
     }
 
-    private static Stock stock(ShelfMapper.OnShelf on, Instant now, ZoneId zone) {
+    private Stock stock(ShelfMapper.OnShelf on, Instant now, ZoneId zone) {
         Instant good = Keeping.endOf(on.useBy(), zone);
         return new Stock(
                 new Lot(
@@ -304,8 +307,7 @@ class Courses {
                         Volume.ofLitres(on.spareL()),
                         now,
                         good,
-                        Joined.read(on.allergens(), Allergen::valueOf),
-                        on.allergensUnknown()),
+                        json.read(on.contents(), Contents.class)),
                 on.name(),
                 on.family());
     }

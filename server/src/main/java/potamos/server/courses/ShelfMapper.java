@@ -18,8 +18,7 @@ interface ShelfMapper {
             Family family,
             double spareL,
             LocalDate useBy,
-            String allergens,
-            boolean allergensUnknown,
+            String contents,
             CoolingVerdict.Outcome verdict) {}
 
     @Select("""
@@ -27,8 +26,8 @@ interface ShelfMapper {
                    JSON_VALUE(b.plan, '$.charge.formula.slug') AS slug,
                    JSON_VALUE(b.plan, '$.charge.formula.name') AS name,
                    JSON_VALUE(b.plan, '$.charge.formula.family') AS family,
-                   l.left_litres - COALESCE(p.litres, 0) AS spare_l, l.use_by, l.allergens,
-                   JSON_VALUE(b.plan, '$.charge.run.liquid.kind') <> 'WATER' AS allergens_unknown, l.verdict
+                   l.left_litres - COALESCE(p.litres, 0) AS spare_l, l.use_by,
+                   COALESCE(l.contents, '{"allergens":[],"traces":[],"gelatinGPerL":0,"unknown":true}') AS contents, l.verdict
             FROM lot l JOIN batch b ON b.id = l.batch_id
             LEFT JOIN (
               SELECT q.batch_id, SUM(q.promised_l) AS litres FROM batch_call q JOIN station_call c ON c.id = q.call_id

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.Set;
+import potamos.core.charge.Needs;
 import potamos.core.safety.Allergen;
 import potamos.server.kitchen.Outages;
 import potamos.server.stations.Calls;
@@ -53,10 +54,17 @@ record Trouble(
             double litres,
             @NotNull Instant readyBy,
             Set<@NotNull Allergen> without,
+            Set<Needs.@NotNull Need> needs,
             @Size(max = 300) String note) {
         /** As it is asked for anew. */
         Calls.Wish wish() {
-            return new Calls.Wish(stationId, formula, litres, readyBy, without, note);
+            return new Calls.Wish(
+                    stationId,
+                    formula,
+                    litres,
+                    readyBy,
+                    new Needs(without == null ? Set.of() : without, needs == null ? Set.of() : needs),
+                    note);
         }
     }
 }

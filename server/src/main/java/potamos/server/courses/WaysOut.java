@@ -169,14 +169,7 @@ class WaysOut {
     private static Lot later(Lot lot, Lot supposed) {
         return supposed == null
                 ? lot
-                : new Lot(
-                        lot.id(),
-                        lot.formula(),
-                        lot.litres(),
-                        supposed.from(),
-                        supposed.useBy(),
-                        lot.allergens(),
-                        lot.unknown());
+                : new Lot(lot.id(), lot.formula(), lot.litres(), supposed.from(), supposed.useBy(), lot.contents());
     }
 
     private static Course without(Course before, Outages.Outage outage) {
@@ -233,7 +226,7 @@ class WaysOut {
                                 changed.litres(),
                                 asked.readyBy(),
                                 changed.weight(),
-                                changed.without())))
+                                changed.needs())))
                 .toList();
     }
 

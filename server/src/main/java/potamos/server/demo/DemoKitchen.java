@@ -21,8 +21,10 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import potamos.core.batch.DueAct;
+import potamos.core.charge.Needs;
 import potamos.core.cooling.Chiller;
 import potamos.core.cooling.Container;
+import potamos.core.course.Importance;
 import potamos.core.course.Rota;
 import potamos.core.course.Unattended;
 import potamos.core.heat.Burner;
@@ -45,7 +47,7 @@ import potamos.server.devices.Devices;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.stations.Calls;
-import potamos.server.trim.TrimBox;
+import potamos.server.stations.Stations;
 
 /** Loads the demo kitchen through the same doors that people use, with the clock moved to when each thing happened. */
 @Component
@@ -63,13 +65,14 @@ class DemoKitchen implements ApplicationRunner {
     private final Accounts accounts;
     private final Pins pins;
     private final Formulas formulas;
+    private final Stations stationsOf;
     private final DemoWeek week;
     private final Calls calls;
     private final DemoCook cook;
     private final Batches batches;
     private final KitchenClock clock;
     private final Tokens tokens;
-    private final TrimBox trim;
+    private final DemoLarder larder;
     private final DemoProbes probes;
     private final Devices devices;
     private final String moment;
@@ -82,6 +85,7 @@ class DemoKitchen implements ApplicationRunner {
 
     DemoKitchen(
             Kitchens kitchens,
+            Stations stationsOf,
             Accounts accounts,
             Pins pins,
             Formulas formulas,
@@ -91,11 +95,12 @@ class DemoKitchen implements ApplicationRunner {
             Batches batches,
             KitchenClock clock,
             Tokens tokens,
-            TrimBox trim,
+            DemoLarder larder,
             DemoProbes probes,
             Devices devices,
             @Value("${potamos.demo-moment:}") String moment) {
         this.kitchens = kitchens;
+        this.stationsOf = stationsOf;
         this.accounts = accounts;
         this.pins = pins;
         this.formulas = formulas;
@@ -105,7 +110,7 @@ class DemoKitchen implements ApplicationRunner {
         this.batches = batches;
         this.clock = clock;
         this.tokens = tokens;
-        this.trim = trim;
+        this.larder = larder;
         this.probes = probes;
         this.devices = devices;
         this.moment = moment;
@@ -152,9 +157,10 @@ class DemoKitchen implements ApplicationRunner {
                 List.of(LocalTime.of(1, 30)),
                 clock.instant());
         formulas.stock(id);
-        for (String station : List.of("Sauce", "Soup", "Banquets", "Café")) {
-            stations.put(station, kitchens.addStation(id, station));
-        }
+        station(id, "Sauce", Importance.MORE, Needs.NONE);
+        station(id, "Soup", Importance.USUAL, Needs.NONE);
+        station(id, "Banquets", Importance.MOST, Needs.NONE);
+        station(id, "Café", Importance.LESS, new Needs(Set.of(), Set.of(Needs.Need.NO_TOMATO)));
         for (DemoPeople.DemoPerson p : DemoPeople.PEOPLE) {
             String station = p.station() == null ? null : stations.get(p.station());
             String account = accounts.add(id, station, p.signIn(), p.name(), p.role(), p.password());
@@ -282,7 +288,7 @@ class DemoKitchen implements ApplicationRunner {
         probe(ilse, "Probe 2", "Tall 40");
 
         clock.show(now.minus(Duration.ofMinutes(12)));
-        trimmings(wen, LocalDate.ofInstant(now, ZONE));
+        larder.fill(ilse, wen, LocalDate.ofInstant(now, ZONE));
         LocalDate tomorrow = LocalDate.ofInstant(now, ZONE).plusDays(1);
         week.begin(ilse, stations, tomorrow.minusDays(1));
         ask(
@@ -302,17 +308,8 @@ class DemoKitchen implements ApplicationRunner {
     }
 
     /** What the vegetable prep of the last weeks left. */
-    private void trimmings(Person person, LocalDate today) {
-        put(person, "onion", 0.65, today.minusDays(3));
-        put(person, "carrot", 0.4, today.minusDays(3));
-        put(person, "leek", 0.9, today.minusDays(8));
-        put(person, "celery", 0.35, today.minusDays(15));
-        put(person, "mushroom-trim", 1.2, today.minusDays(21));
-        put(person, "parsley-stems", 0.12, today.minusDays(96));
-    }
-
-    private void put(Person person, String item, double kg, LocalDate day) {
-        trim.put(person, UUID.randomUUID().toString(), item, kg, day);
+    private void station(String kitchenId, String name, Importance importance, Needs needs) {
+        stations.put(name, stationsOf.add(kitchenId, name, importance, needs));
     }
 
     private String start(
@@ -322,7 +319,7 @@ class DemoKitchen implements ApplicationRunner {
 
     private String ask(Person person, String station, String formula, double litres, Instant readyBy, String note) {
         String id = UUID.randomUUID().toString();
-        calls.ask(person, id, new Calls.Wish(stations.get(station), formula, litres, readyBy, Set.of(), note));
+        calls.ask(person, id, new Calls.Wish(stations.get(station), formula, litres, readyBy, Needs.NONE, note));
         return id;
     }
 }

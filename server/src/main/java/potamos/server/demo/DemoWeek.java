@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import potamos.core.charge.Needs;
 import potamos.core.schedule.Standing;
 import potamos.server.accounts.Person;
 import potamos.server.courses.Laying;
@@ -59,7 +60,7 @@ class DemoWeek {
                     wish.formula(),
                     wish.litres(),
                     new Standing(wish.days(), wish.by(), Set.of(today)),
-                    Set.of(),
+                    Needs.NONE,
                     wish.note(),
                     false);
         }

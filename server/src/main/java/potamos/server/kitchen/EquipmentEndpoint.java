@@ -56,8 +56,6 @@ class EquipmentEndpoint {
             double uptakePressedLPerKg,
             double settlesTo) {}
 
-    record StationBody(@NotBlank @Size(max = 40) String name) {}
-
     record SettingsBody(
             @NotBlank @Size(max = 80) String name,
             double altitudeM,
@@ -202,15 +200,6 @@ class EquipmentEndpoint {
             default -> throw Refusal.of("kind", "one of vessels, burners, ovens, containers, chillers");
         };
         kitchens.retire(person.kitchenId(), equipment, id, clock.instant());
-        changes.note(person.kitchenId(), "kitchen", id);
-    }
-
-    @Operation(summary = "Adds a station")
-    @PostMapping("/stations")
-    @ResponseStatus(HttpStatus.CREATED)
-    public void addStation(@AuthenticationPrincipal Person person, @Valid @RequestBody StationBody body) {
-        person.require(Right.SET_UP);
-        String id = kitchens.addStation(person.kitchenId(), body.name());
         changes.note(person.kitchenId(), "kitchen", id);
     }
 

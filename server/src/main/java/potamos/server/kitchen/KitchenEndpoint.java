@@ -143,8 +143,6 @@ class KitchenEndpoint {
         }
     }
 
-    record StationView(@NotNull String id, @NotNull String name) {}
-
     /** Hours of some weekdays, in their order; {@code to} is on the next day where it is not after {@code from}. */
     record HoursView(
             @NotNull List<DayOfWeek> days,
@@ -183,7 +181,6 @@ class KitchenEndpoint {
             @NotNull List<ContainerView> containers,
             @NotNull List<ChillerView> chillers,
             @NotNull List<BedView> beds,
-            @NotNull List<StationView> stations,
             @NotNull Bodies.Usual usual) {}
 
     private final Kitchens kitchens;
@@ -247,9 +244,6 @@ class KitchenEndpoint {
                                 c.figures().iceKgPerH()))
                         .toList(),
                 kitchens.beds(id).stream().map(BedView::of).toList(),
-                kitchens.stations(id).stream()
-                        .map(s -> new StationView(s.id(), s.name()))
-                        .toList(),
                 Bodies.Usual.OF_THE_BOOK);
     }
 }

@@ -28,8 +28,6 @@ interface KitchenMapper {
             String checks,
             String limits) {}
 
-    record StationRow(String id, String kitchenId, String name) {}
-
     /** A vessel, burner or container: its figures are the core's own value, written down. */
     record ThingRow(String id, String kitchenId, String name, int position, String figures) {}
 
@@ -53,12 +51,6 @@ interface KitchenMapper {
             FROM kitchen WHERE id = #{id}
             """)
     Optional<KitchenRow> byId(String id);
-
-    @Insert("INSERT INTO station (id, kitchen_id, name) VALUES (#{id}, #{kitchenId}, #{name})")
-    void insertStation(StationRow station);
-
-    @Select("SELECT id, kitchen_id, name FROM station WHERE kitchen_id = #{kitchenId} ORDER BY name")
-    List<StationRow> stations(String kitchenId);
 
     /** The table of a kind of equipment; its name comes from {@link Kitchens.Equipment} alone. */
     @Insert("""

@@ -58,9 +58,6 @@ public class Kitchens {
             LimitProfile limits)
             implements KitchensKitchenBuilder.With {}
 
-    /** A station that asks for litres. */
-    public record Station(String id, String name) {}
-
     /** A piece of equipment with its id. */
     public record Thing<T>(String id, String name, T figures) {}
 
@@ -148,30 +145,6 @@ public class Kitchens {
                                 .toList()),
                 Unattended.valueOf(row.unattended()),
                 named(json.read(row.limits(), LimitProfile.class), row.name()));
-    }
-
-    @Transactional
-    public String addStation(String kitchenId, String name) {
-        name("station", name, 40);
-        if (stations(kitchenId).stream().anyMatch(s -> s.name().equalsIgnoreCase(name.trim()))) {
-            throw Refusal.of("station", "there is a station of that name already");
-        }
-        String id = UUID.randomUUID().toString();
-        mapper.insertStation(new KitchenMapper.StationRow(id, kitchenId, name.trim()));
-        return id;
-    }
-
-    public List<Station> stations(String kitchenId) {
-        return mapper.stations(kitchenId).stream()
-                .map(row -> new Station(row.id(), row.name()))
-                .toList();
-    }
-
-    public Station station(String kitchenId, String id) {
-        return stations(kitchenId).stream()
-                .filter(station -> station.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new NotFound("station"));
     }
 
     /** Kinds of equipment, each with its table. */

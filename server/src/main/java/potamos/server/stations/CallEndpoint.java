@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -21,11 +22,12 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.charge.Needs;
 import potamos.core.formula.Family;
+import potamos.core.formula.Formula;
 import potamos.core.safety.Allergen;
 import potamos.server.accounts.Person;
 import potamos.server.formulas.Formulas;
-import potamos.server.kitchen.Kitchens;
 
 /** Calls over HTTP. */
 @RestController
@@ -52,6 +54,7 @@ class CallEndpoint {
             double litres,
             @NotNull Instant readyBy,
             @NotNull List<Allergen> without,
+            @NotNull List<Needs.Need> needs,
             @NotNull String note,
             @NotNull String askedBy,
             @NotNull Instant askedAt,
@@ -79,13 +82,20 @@ class CallEndpoint {
     /** What may be asked for, and by whom. */
     record Menu(@NotNull List<MenuItem> formulas, @NotNull List<MenuStation> stations) {}
 
+    /** A stock; {@code fails} is what it can never be. */
     record MenuItem(
             @NotNull String slug,
             @NotNull String name,
             @NotNull Family family,
-            @NotNull List<Allergen> allergens) {}
+            @NotNull List<Allergen> allergens,
+            @NotNull List<Needs.Need> fails) {}
 
-    record MenuStation(@NotNull String id, @NotNull String name) {}
+    /** A station with what it needs of every stock. */
+    record MenuStation(
+            @NotNull String id,
+            @NotNull String name,
+            @NotNull List<Allergen> without,
+            @NotNull List<Needs.Need> needs) {}
 
     record Ask(
             @NotNull @Pattern(regexp = "[0-9a-f-]{36}") String id,
@@ -93,8 +103,13 @@ class CallEndpoint {
             @NotBlank @Size(max = 60) String formula,
             double litres,
             @NotNull Instant readyBy,
-            Set<Allergen> without,
-            @Size(max = 300) String note) {}
+            Set<@NotNull Allergen> without,
+            Set<Needs.@NotNull Need> needs,
+            @Size(max = 300) String note) {
+        Needs asked() {
+            return new Needs(without == null ? Set.of() : without, needs == null ? Set.of() : needs);
+        }
+    }
 
     record Change(double litres, @NotNull Instant readyBy) {}
 
@@ -102,14 +117,14 @@ class CallEndpoint {
 
     private final Calls calls;
     private final Formulas formulas;
-    private final Kitchens kitchens;
+    private final Stations stations;
     private final CallTable table;
 
-    CallEndpoint(Calls calls, Formulas formulas, Kitchens kitchens, CallTable table) {
+    CallEndpoint(Calls calls, Formulas formulas, Stations stations, CallTable table) {
         this.table = table;
         this.calls = calls;
         this.formulas = formulas;
-        this.kitchens = kitchens;
+        this.stations = stations;
     }
 
     @Operation(summary = "Calls of the stations")
@@ -124,12 +139,16 @@ class CallEndpoint {
         person.requireALook();
         return new Menu(
                 formulas.all(person.kitchenId()).stream()
-                        .map(f -> new MenuItem(f.slug(), f.name(), f.family(), List.copyOf(f.allergens())))
+                        .map(f -> new MenuItem(f.slug(), f.name(), f.family(), List.copyOf(f.allergens()), fails(f)))
                         .toList(),
-                kitchens.stations(person.kitchenId()).stream()
+                stations.of(person.kitchenId()).stream()
                         .filter(s ->
                                 person.stationId() == null || person.stationId().equals(s.id()))
-                        .map(s -> new MenuStation(s.id(), s.name()))
+                        .map(s -> new MenuStation(
+                                s.id(),
+                                s.name(),
+                                s.needs().without().stream().sorted().toList(),
+                                s.needs().needs().stream().sorted().toList()))
                         .toList());
     }
 
@@ -146,7 +165,7 @@ class CallEndpoint {
                 person,
                 body.id(),
                 new Calls.Wish(
-                        body.stationId(), body.formula(), body.litres(), body.readyBy(), body.without(), body.note()));
+                        body.stationId(), body.formula(), body.litres(), body.readyBy(), body.asked(), body.note()));
         return view(calls.of(person, body.id()));
     }
 
@@ -193,6 +212,13 @@ class CallEndpoint {
         return view(calls.of(person, id));
     }
 
+    private static List<Needs.Need> fails(Formula formula) {
+        return Stream.of(Needs.Need.values())
+                .filter(need ->
+                        new Needs(Set.of(), Set.of(need)).refused(formula).isPresent())
+                .toList();
+    }
+
     private static CallView view(Calls.Call call) {
         return new CallView(
                 call.id(),
@@ -202,7 +228,8 @@ class CallEndpoint {
                 call.formulaName(),
                 call.litres(),
                 call.readyBy(),
-                call.without().stream().sorted().toList(),
+                call.needs().without().stream().sorted().toList(),
+                call.needs().needs().stream().sorted().toList(),
                 call.note(),
                 call.askedBy(),
                 call.askedAt(),

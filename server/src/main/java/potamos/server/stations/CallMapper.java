@@ -7,6 +7,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import potamos.core.course.Importance;
 
 /** Rows of calls, with what has become of them. */
 @Mapper
@@ -17,11 +18,13 @@ interface CallMapper {
             String kitchenId,
             String stationId,
             String stationName,
+            Importance importance,
             String formulaSlug,
             String formulaName,
             double litres,
             Instant readyBy,
             String without,
+            String needs,
             String note,
             String askedBy,
             Instant askedAt,
@@ -39,10 +42,10 @@ interface CallMapper {
 
     /** The latest batch for a call that was not given up stands for it. */
     String CALLS = """
-            SELECT c.id, c.kitchen_id, c.station_id, s.name AS station_name, c.formula_slug,
+            SELECT c.id, c.kitchen_id, c.station_id, s.name AS station_name, s.importance, c.formula_slug,
                    (SELECT f.name FROM formula f WHERE f.kitchen_id = c.kitchen_id AND f.slug = c.formula_slug
                     ORDER BY f.version DESC LIMIT 1) AS formula_name,
-                   c.litres, c.ready_by, c.without, c.note, a.name AS asked_by, c.asked_at, c.withdrawn_at,
+                   c.litres, c.ready_by, c.without, c.needs, c.note, a.name AS asked_by, c.asked_at, c.withdrawn_at,
                    c.closed_at, c.closed_short, c.closed_reason,
                    COALESCE((SELECT SUM(d.litres) FROM delivery d WHERE d.call_id = c.id), 0) AS delivered_l,
                    COALESCE((SELECT SUM(COALESCE(p.promised_l, c.litres)) FROM batch_call p JOIN batch m ON m.id = p.batch_id
@@ -60,8 +63,8 @@ interface CallMapper {
             """;
 
     @Insert("""
-            INSERT INTO station_call (id, kitchen_id, station_id, formula_slug, litres, ready_by, without, note, asked_by, asked_at)
-            VALUES (#{id}, #{kitchenId}, #{stationId}, #{formulaSlug}, #{litres}, #{readyBy}, #{without}, #{note}, #{askedBy},
+            INSERT INTO station_call (id, kitchen_id, station_id, formula_slug, litres, ready_by, without, needs, note, asked_by, asked_at)
+            VALUES (#{id}, #{kitchenId}, #{stationId}, #{formulaSlug}, #{litres}, #{readyBy}, #{without}, #{needs}, #{note}, #{askedBy},
                     #{askedAt})
             ON DUPLICATE KEY UPDATE id = station_call.id
             """)
@@ -73,6 +76,7 @@ interface CallMapper {
             double litres,
             Instant readyBy,
             String without,
+            String needs,
             String note,
             String askedBy,
             Instant askedAt);

@@ -4,14 +4,16 @@ import jakarta.validation.constraints.NotNull;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import potamos.core.charge.Needs;
+import potamos.core.course.Importance;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Item;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
-import potamos.core.safety.Allergen;
 import potamos.core.schedule.Owed;
 import potamos.core.schedule.Planner;
 import potamos.server.Joined;
@@ -20,7 +22,6 @@ import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
 import potamos.server.formulas.Formulas;
-import potamos.server.kitchen.Kitchens;
 import potamos.server.live.Changes;
 import potamos.server.problems.Conflict;
 import potamos.server.problems.NotFound;
@@ -39,15 +40,15 @@ public class Calls {
 
     private final CallMapper mapper;
     private final Formulas formulas;
-    private final Kitchens kitchens;
+    private final Stations stations;
     private final Changes changes;
     private final KitchenClock clock;
     private final Json json;
 
-    Calls(CallMapper mapper, Formulas formulas, Kitchens kitchens, Changes changes, KitchenClock clock, Json json) {
+    Calls(CallMapper mapper, Formulas formulas, Stations stations, Changes changes, KitchenClock clock, Json json) {
         this.mapper = mapper;
         this.formulas = formulas;
-        this.kitchens = kitchens;
+        this.stations = stations;
         this.changes = changes;
         this.clock = clock;
         this.json = json;
@@ -73,6 +74,8 @@ public class Calls {
     /**
      * A call.
      *
+     * @param importance how much it counts that it is late
+     * @param needs    what must not be in it, and what it must be
      * @param owed     litres asked for, handed over and promised
      * @param batchId  the latest batch for it
      * @param closedAs why it was closed, if it was closed short
@@ -83,11 +86,12 @@ public class Calls {
             String id,
             String stationId,
             String stationName,
+            Importance importance,
             String formulaSlug,
             String formulaName,
             double litres,
             Instant readyBy,
-            Set<Allergen> without,
+            Needs needs,
             String note,
             String askedBy,
             Instant askedAt,
@@ -116,13 +120,11 @@ public class Calls {
      * What a station would have.
      *
      * @param stationId for a person of a station always their own
-     * @param without   what must not be in it; nothing is anything may
+     * @param needs     what must not be in it, and what it must be, beside what the station needs of every stock
      * @param note      nothing is none
      */
-    public record Wish(
-            String stationId, String formulaSlug, double litres, Instant readyBy, Set<Allergen> without, String note) {
+    public record Wish(String stationId, String formulaSlug, double litres, Instant readyBy, Needs needs, String note) {
         public Wish {
-            without = without == null ? Set.of() : without;
             note = note == null ? "" : note;
         }
     }
@@ -135,7 +137,8 @@ public class Calls {
     @Transactional
     public void ask(Person person, String id, Wish wish) {
         Instant now = clock.instant();
-        String station = mayAsk(person, wish, now);
+        Asker asker = mayAsk(person, wish, now);
+        String station = asker.station().id();
         // Sent twice, also at once, it is asked once; the second finds the first.
         mapper.insert(
                 id,
@@ -144,7 +147,8 @@ public class Calls {
                 wish.formulaSlug(),
                 wish.litres(),
                 wish.readyBy(),
-                Joined.written(wish.without()),
+                Joined.written(asker.needs().without()),
+                Joined.written(asker.needs().needs()),
                 wish.note().trim(),
                 person.id(),
                 now);
@@ -161,16 +165,17 @@ public class Calls {
      */
     public Call asked(Person person, String id, Wish wish) {
         Instant now = clock.instant();
-        String station = mayAsk(person, wish, now);
+        Asker asker = mayAsk(person, wish, now);
         return new Call(
                 id == null ? "" : id,
-                station,
-                kitchens.station(person.kitchenId(), station).name(),
+                asker.station().id(),
+                asker.station().name(),
+                asker.station().importance(),
                 wish.formulaSlug(),
                 formulas.of(person.kitchenId(), wish.formulaSlug()).name(),
                 wish.litres(),
                 wish.readyBy(),
-                wish.without(),
+                asker.needs(),
                 wish.note(),
                 person.name(),
                 now,
@@ -183,11 +188,10 @@ public class Calls {
     }
 
     /** Whether somebody may ask for this, by then. */
-    private String mayAsk(Person person, Wish wish, Instant now) {
-        String station =
-                mayAsk(person, wish.stationId(), wish.formulaSlug(), wish.litres(), wish.without(), wish.note());
+    private Asker mayAsk(Person person, Wish wish, Instant now) {
+        Asker asker = mayAsk(person, wish.stationId(), wish.formulaSlug(), wish.litres(), wish.needs(), wish.note());
         mayBeWanted(wish.readyBy(), now);
-        return station;
+        return asker;
     }
 
     private static void mayBeWanted(Instant readyBy, Instant now) {
@@ -198,32 +202,45 @@ public class Calls {
     }
 
     /**
-     * Whether somebody may ask for this.
+     * A station that asks.
      *
-     * @return the station that it is for
+     * @param needs of what it asks for now, with what it needs of every stock
      */
-    String mayAsk(
-            Person person, String stationId, String formulaSlug, double litres, Set<Allergen> without, String note) {
+    record Asker(Stations.Station station, Needs needs) {}
+
+    /** Whether somebody may ask for this, and for whom. */
+    Asker mayAsk(Person person, String stationId, String formulaSlug, double litres, Needs asked, String note) {
         person.require(Role.Right.ASK);
         if (person.stationId() != null
                 && stationId != null
                 && !person.stationId().equals(stationId)) {
             throw new NotFound("station");
         }
-        String station = person.stationId() != null ? person.stationId() : stationId;
-        if (station == null) {
+        String id = person.stationId() != null ? person.stationId() : stationId;
+        if (id == null) {
             throw Refusal.of("stationId", "which station is it for");
         }
-        kitchens.station(person.kitchenId(), station);
+        Stations.Station station = stations.one(person.kitchenId(), id);
+        Needs needs = asked.and(station.needs());
         Formula formula = formulas.of(person.kitchenId(), formulaSlug);
         Refusal.unlessWithin("litres", litres, LEAST_L, MOST_L, "L");
         if (note.length() > 300) {
             throw Refusal.outside("note", "too long", 0, 300, "characters");
         }
-        formula.refusedWithout(without).ifPresent(reason -> {
-            throw Refusal.of("without", reason);
+        needs.refused(formula).ifPresent(reason -> {
+            String field = Needs.without(needs.without()).refused(formula).isPresent() ? "without" : "needs";
+            throw Refusal.of(
+                    field, reason + needs.swapped(formula).map(Calls::swap).orElse(""));
         });
-        return station;
+        return new Asker(station, needs);
+    }
+
+    private static String swap(Needs.Swap swap) {
+        return "; with " + lower(swap.by()) + " in the place of " + lower(swap.item()) + " it would do";
+    }
+
+    private static String lower(Item item) {
+        return item.name().toLowerCase(Locale.ROOT);
     }
 
     /** Calls from two days ago on; a station sees only its own. */
@@ -340,7 +357,6 @@ public class Calls {
     }
 
     private Call call(CallMapper.CallRow row) {
-        Set<Allergen> without = Joined.read(row.without(), Allergen::valueOf);
         Owed owed = new Owed(
                 Volume.ofLitres(row.litres()),
                 Volume.ofLitres(row.deliveredL()),
@@ -350,11 +366,12 @@ public class Calls {
                 row.id(),
                 row.stationId(),
                 row.stationName(),
+                row.importance(),
                 row.formulaSlug(),
                 row.formulaName(),
                 row.litres(),
                 row.readyBy(),
-                without,
+                Stations.needs(row.without(), row.needs()),
                 row.note(),
                 row.askedBy(),
                 row.askedAt(),

@@ -11,10 +11,10 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import potamos.core.charge.Needs;
 import potamos.core.course.Course;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
-import potamos.core.safety.Allergen;
 import potamos.core.schedule.Minimum;
 import potamos.core.schedule.Standing;
 import potamos.server.Joined;
@@ -58,12 +58,13 @@ public class StandingCalls {
      */
     public record Pattern(
             String id,
+            String stationId,
             String stationName,
             String formulaName,
             double litres,
             Standing standing,
             List<LocalDate> leftOut,
-            Set<Allergen> without,
+            Needs needs,
             String note,
             boolean onHand,
             Optional<Instant> next) {}
@@ -78,12 +79,13 @@ public class StandingCalls {
                     Standing standing = standing(row);
                     return new Pattern(
                             row.id(),
+                            row.stationId(),
                             row.stationName(),
                             row.formulaName(),
                             row.litres(),
                             standing,
                             standing.leftOut(now, lastDay(now, zone).plusDays(MOST_SKIPS), zone),
-                            Joined.read(row.without(), Allergen::valueOf),
+                            Stations.needs(row.without(), row.needs()),
                             row.note(),
                             row.onHand(),
                             standing.from(now, lastDay(now, zone), zone).stream()
@@ -107,10 +109,11 @@ public class StandingCalls {
             String formulaSlug,
             double litres,
             Standing standing,
-            Set<Allergen> without,
+            Needs needs,
             String note,
             boolean onHand) {
-        String station = calls.mayAsk(person, stationId, formulaSlug, litres, without, note);
+        Calls.Asker asker = calls.mayAsk(person, stationId, formulaSlug, litres, needs, note);
+        String station = asker.station().id();
         mapper.insert(
                 new StandingMapper.Row(
                         id,
@@ -123,7 +126,8 @@ public class StandingCalls {
                         Joined.written(standing.days()),
                         standing.by().toString(),
                         Joined.written(standing.skips()),
-                        Joined.written(without),
+                        Joined.written(asker.needs().without()),
+                        Joined.written(asker.needs().needs()),
                         note.trim(),
                         person.id(),
                         onHand),

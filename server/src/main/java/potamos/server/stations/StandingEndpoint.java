@@ -22,6 +22,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.charge.Needs;
 import potamos.core.safety.Allergen;
 import potamos.core.schedule.Standing;
 import potamos.server.accounts.Person;
@@ -47,6 +48,7 @@ class StandingEndpoint {
             @NotNull String by,
             @NotNull List<LocalDate> skips,
             @NotNull List<Allergen> without,
+            @NotNull List<Needs.Need> needs,
             @NotNull String note,
             boolean onHand,
             Optional<Instant> next) {
@@ -59,7 +61,8 @@ class StandingEndpoint {
                     pattern.standing().days().stream().sorted().toList(),
                     pattern.standing().by().toString(),
                     pattern.leftOut(),
-                    pattern.without().stream().sorted().toList(),
+                    pattern.needs().without().stream().sorted().toList(),
+                    pattern.needs().needs().stream().sorted().toList(),
                     pattern.note(),
                     pattern.onHand(),
                     pattern.next());
@@ -73,7 +76,8 @@ class StandingEndpoint {
             double litres,
             @NotNull @Size(min = 1, max = 7) Set<DayOfWeek> days,
             @NotNull LocalTime by,
-            Set<Allergen> without,
+            Set<@NotNull Allergen> without,
+            Set<Needs.@NotNull Need> needs,
             @Size(max = 300) String note,
             Boolean onHand) {}
 
@@ -99,7 +103,9 @@ class StandingEndpoint {
                 body.formula(),
                 body.litres(),
                 new Standing(body.days(), body.by(), Set.of()),
-                body.without() == null ? Set.of() : body.without(),
+                new Needs(
+                        body.without() == null ? Set.of() : body.without(),
+                        body.needs() == null ? Set.of() : body.needs()),
                 body.note() == null ? "" : body.note(),
                 Boolean.TRUE.equals(body.onHand()));
         return all(person);

@@ -26,6 +26,7 @@ interface StandingMapper {
             String byTime,
             String skips,
             String without,
+            String needs,
             String note,
             String madeBy,
             boolean onHand) {}
@@ -34,7 +35,7 @@ interface StandingMapper {
             SELECT t.id, t.kitchen_id, t.station_id, s.name AS station_name, t.formula_slug,
                    COALESCE((SELECT f.name FROM formula f WHERE f.kitchen_id = t.kitchen_id AND f.slug = t.formula_slug
                     ORDER BY f.version DESC LIMIT 1), t.formula_slug) AS formula_name,
-                   t.litres, t.days, t.by_time, t.skips, t.without, t.note, t.made_by, t.on_hand
+                   t.litres, t.days, t.by_time, t.skips, t.without, t.needs, t.note, t.made_by, t.on_hand
             FROM standing_call t JOIN station s ON s.id = t.station_id
             """;
 
@@ -51,10 +52,10 @@ interface StandingMapper {
     List<String> kitchens();
 
     @Insert("""
-            INSERT INTO standing_call (id, kitchen_id, station_id, formula_slug, litres, days, by_time, skips, without, note, made_by,
+            INSERT INTO standing_call (id, kitchen_id, station_id, formula_slug, litres, days, by_time, skips, without, needs, note, made_by,
                     on_hand, made_at)
             VALUES (#{row.id}, #{row.kitchenId}, #{row.stationId}, #{row.formulaSlug}, #{row.litres}, #{row.days}, #{row.byTime},
-                    #{row.skips}, #{row.without}, #{row.note}, #{row.madeBy}, #{row.onHand},
+                    #{row.skips}, #{row.without}, #{row.needs}, #{row.note}, #{row.madeBy}, #{row.onHand},
                     #{at})
             ON DUPLICATE KEY UPDATE id = standing_call.id
             """)
@@ -72,9 +73,9 @@ interface StandingMapper {
 
     /** Becomes a call of so many litres for a day; made twice at once, it is made once. */
     @Insert("""
-            INSERT INTO station_call (id, kitchen_id, station_id, formula_slug, litres, ready_by, without, note, asked_by, asked_at,
+            INSERT INTO station_call (id, kitchen_id, station_id, formula_slug, litres, ready_by, without, needs, note, asked_by, asked_at,
                     standing_id, standing_day)
-            VALUES (#{id}, #{row.kitchenId}, #{row.stationId}, #{row.formulaSlug}, #{litres}, #{readyBy}, #{row.without},
+            VALUES (#{id}, #{row.kitchenId}, #{row.stationId}, #{row.formulaSlug}, #{litres}, #{readyBy}, #{row.without}, #{row.needs},
                     #{row.note}, #{row.madeBy}, #{at}, #{row.id}, #{day})
             ON DUPLICATE KEY UPDATE id = station_call.id
             """)

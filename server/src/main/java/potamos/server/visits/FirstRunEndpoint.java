@@ -13,7 +13,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.core.charge.Needs;
 import potamos.core.cooling.Container;
+import potamos.core.course.Importance;
 import potamos.core.heat.Burner;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Power;
@@ -25,6 +27,7 @@ import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Bodies;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.problems.Conflict;
+import potamos.server.stations.Stations;
 
 /** The first visit: makes the kitchen, its first account and its first pot. Possible once. */
 @RestController
@@ -48,11 +51,13 @@ class FirstRunEndpoint {
             double burnerKw) {}
 
     private final Kitchens kitchens;
+    private final Stations stations;
     private final Accounts accounts;
     private final Formulas formulas;
 
-    FirstRunEndpoint(Kitchens kitchens, Accounts accounts, Formulas formulas) {
+    FirstRunEndpoint(Kitchens kitchens, Stations stations, Accounts accounts, Formulas formulas) {
         this.kitchens = kitchens;
+        this.stations = stations;
         this.accounts = accounts;
         this.formulas = formulas;
     }
@@ -88,7 +93,7 @@ class FirstRunEndpoint {
                         Volume.ofLitres(10)),
                 CONTAINERS);
         for (String station : List.of("Sauce", "Soup")) {
-            kitchens.addStation(id, station);
+            stations.add(id, station, Importance.USUAL, Needs.NONE);
         }
     }
 }

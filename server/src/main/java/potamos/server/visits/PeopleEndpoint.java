@@ -21,7 +21,7 @@ import org.springframework.web.bind.annotation.RestController;
 import potamos.server.accounts.People;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
-import potamos.server.kitchen.Kitchens;
+import potamos.server.stations.Stations;
 
 /** The people of a kitchen over HTTP. */
 @RestController
@@ -46,12 +46,12 @@ class PeopleEndpoint {
     record NewPassword(@NotBlank @Size(max = 72) String password) {}
 
     private final People people;
-    private final Kitchens kitchens;
+    private final Stations stations;
     private final Visits visits;
 
-    PeopleEndpoint(People people, Kitchens kitchens, Visits visits) {
+    PeopleEndpoint(People people, Stations stations, Visits visits) {
         this.people = people;
-        this.kitchens = kitchens;
+        this.stations = stations;
         this.visits = visits;
     }
 
@@ -68,7 +68,7 @@ class PeopleEndpoint {
     @ResponseStatus(HttpStatus.CREATED)
     List<MemberView> add(@AuthenticationPrincipal Person person, @Valid @RequestBody NewMember body) {
         if (body.stationId() != null) {
-            kitchens.station(person.kitchenId(), body.stationId());
+            stations.one(person.kitchenId(), body.stationId());
         }
         people.add(person, body.signIn(), body.name(), body.role(), body.stationId(), body.password());
         return all(person);

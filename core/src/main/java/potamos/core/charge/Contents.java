@@ -1,0 +1,76 @@
+package potamos.core.charge;
+
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.Set;
+import potamos.core.formula.Beds;
+import potamos.core.formula.Family;
+import potamos.core.formula.Formula;
+import potamos.core.formula.Part;
+import potamos.core.formula.PrepPhase;
+import potamos.core.quantity.Refusal;
+import potamos.core.safety.Allergen;
+
+/**
+ * What is in a stock, for whoever must not have it, or wants it: all of it goes on into whatever is made of that stock.
+ *
+ * @param allergens    that must be declared
+ * @param traces       what else people ask about
+ * @param gelatinGPerL in it, 0 to 400 g/L
+ * @param unknown      whether it was drawn with something whose content nobody has written down
+ */
+public record Contents(Set<Allergen> allergens, Set<Trace> traces, double gelatinGPerL, boolean unknown) {
+
+    private static final double MOST_GELATIN_G_PER_L = 400;
+
+    public Contents {
+        allergens = inOrder(Allergen.class, allergens);
+        traces = inOrder(Trace.class, traces);
+        Refusal.unlessWithin("gelatinGPerL", gelatinGPerL, 0, MOST_GELATIN_G_PER_L, "g/L");
+    }
+
+    /** In one order, so that what is the same is written the same. */
+    private static <E extends Enum<E>> Set<E> inOrder(Class<E> type, Set<E> some) {
+        Set<E> all = EnumSet.noneOf(type);
+        all.addAll(some);
+        return Collections.unmodifiableSet(all);
+    }
+
+    /** What no law wants declared, and a station asks about all the same. */
+    public enum Trace {
+        /** Of land animals: their meat, bones or fat. */
+        MEAT,
+        /** Of anything that swims, with or without a shell. */
+        FISH,
+        TOMATO,
+        /** Roasted or browned before the water, and so dark. */
+        BROWNED
+    }
+
+    /** What is in the stock of a charge, run as planned. */
+    public static Contents of(Charge charge) {
+        return of(charge.formula(), charge.forecast().gelatinGPerL());
+    }
+
+    /** The same of a formula that comes out so strong. */
+    static Contents of(Formula formula, double gelatinGPerL) {
+        Set<Allergen> allergens = formula.allergens();
+        Set<Trace> traces = EnumSet.noneOf(Trace.class);
+        if (formula.bed().stream().anyMatch(share -> Beds.ofMeat(share.kind()))) {
+            traces.add(Trace.MEAT);
+        }
+        if (allergens.stream().anyMatch(Allergen::swims)) {
+            traces.add(Trace.FISH);
+        }
+        if (formula.parts().stream().anyMatch(part -> part.kind() == Part.Kind.TOMATO)) {
+            traces.add(Trace.TOMATO);
+        }
+        boolean browned = formula.phase(PrepPhase.Roast.class).isPresent()
+                || formula.phase(PrepPhase.Brown.class).isPresent()
+                || formula.family() == Family.BROWN;
+        if (browned) {
+            traces.add(Trace.BROWNED);
+        }
+        return new Contents(allergens, traces, gelatinGPerL, formula.allergensUnknown());
+    }
+}

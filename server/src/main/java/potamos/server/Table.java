@@ -1,0 +1,107 @@
+package potamos.server;
+
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.NamedCsvRecord;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.BiConsumer;
+import potamos.core.quantity.Refusal;
+
+/** A table that somebody sends, with a heading over its lines; fields stand between commas or semicolons. */
+public final class Table {
+
+    private static final int MOST_LINES = 500;
+
+    private final List<NamedCsvRecord> lines;
+    private final String whole;
+
+    private Table(List<NamedCsvRecord> lines, String whole) {
+        this.lines = lines;
+        this.whole = whole;
+    }
+
+    /**
+     * Reads a table.
+     *
+     * @param heading what it wants, told where there is nothing under it
+     * @throws Refusal on {@code table} when it is none, is empty, or has more than 500 lines
+     */
+    public static Table read(String text, String heading) {
+        List<NamedCsvRecord> lines;
+        try (CsvReader<NamedCsvRecord> csv = CsvReader.builder()
+                .fieldSeparator(text.lines().findFirst().orElse("").contains(";") ? ';' : ',')
+                .ofNamedCsvRecord(text)) {
+            lines = csv.stream().limit(MOST_LINES + 1L).toList();
+        } catch (CsvParseException | IOException | UncheckedIOException cannot) {
+            throw Refusal.of("table", "is no table: " + cannot.getMessage());
+        }
+        if (lines.isEmpty()) {
+            throw Refusal.of("table", "has no line under its heading: " + heading);
+        }
+        if (lines.size() > MOST_LINES) {
+            throw Refusal.outside("table", "has too many lines", 1, MOST_LINES, "lines");
+        }
+        return new Table(lines, text);
+    }
+
+    /**
+     * Does something with every line, in one transaction of the caller's.
+     *
+     * @param owner whose lines they are, so that the same table of somebody else has other ids
+     * @param each  takes a line and an id that the same line of the same table always has, so that one that is sent again does nothing more
+     * @return the ids
+     * @throws Refusal with the number of the first line that will not do
+     */
+    public List<String> each(String owner, BiConsumer<Line, String> each) {
+        List<String> ids = new ArrayList<>();
+        for (NamedCsvRecord line : lines) {
+            String id = UUID.nameUUIDFromBytes((owner + "\n" + line.getStartingLineNumber() + "\n" + whole)
+                            .getBytes(StandardCharsets.UTF_8))
+                    .toString();
+            try {
+                each.accept(new Line(line), id);
+            } catch (Refusal refusal) {
+                throw refusal.in("line " + line.getStartingLineNumber() + ": ");
+            }
+            ids.add(id);
+        }
+        return ids;
+    }
+
+    /** A line by the names of its fields. */
+    public record Line(NamedCsvRecord fields) {
+
+        /** What stands in a field; nothing where it is empty or not there. */
+        public Optional<String> maybe(String field) {
+            return fields.findField(field).map(String::trim).filter(word -> !word.isEmpty());
+        }
+
+        /** @throws Refusal where it is empty or not there */
+        public String told(String field) {
+            return maybe(field).orElseThrow(() -> Refusal.of(field, "is needed here"));
+        }
+
+        /** A number, with a point or a comma. */
+        public Optional<Double> number(String field) {
+            return maybe(field).map(word -> {
+                try {
+                    return Double.parseDouble(word.replace(',', '.'));
+                } catch (NumberFormatException cannot) {
+                    throw Refusal.of(field, "is no number");
+                }
+            });
+        }
+
+        /** Small letters throughout, as names are compared. */
+        public static String lower(String word) {
+            return word.trim().toLowerCase(Locale.ROOT);
+        }
+    }
+}

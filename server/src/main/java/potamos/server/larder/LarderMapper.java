@@ -1,0 +1,120 @@
+package potamos.server.larder;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+/** Rows of the larder. */
+@Mapper
+interface LarderMapper {
+
+    record BoxRow(
+            String id,
+            String kitchenId,
+            String goods,
+            double kg,
+            LocalDate cameOn,
+            LocalDate useBy,
+            boolean frozen,
+            Double thickCm,
+            Double doorC,
+            String supplier,
+            String supplierLot,
+            Double pricePerKg,
+            String note,
+            boolean trim,
+            String takenInBy,
+            Instant takenInAt,
+            double leftKg,
+            Instant thawsSince,
+            String stopped) {}
+
+    /** What became of a box: an entry of somebody's, or what a batch took. */
+    record StoryRow(
+            String id,
+            Instant at,
+            String by,
+            String kind,
+            double kg,
+            String reason,
+            String batchId,
+            Integer batchNumber,
+            String formulaName) {}
+
+    /** What is left is what came in, with every entry, less what batches took. */
+    String BOXES = """
+            SELECT b.id, b.kitchen_id, b.goods, b.kg, b.came_on, b.use_by, b.frozen, b.thick_cm, b.door_c, b.supplier, b.supplier_lot,
+                   b.price_per_kg, b.note, b.trim, a.name AS taken_in_by, b.taken_in_at,
+                   b.kg + COALESCE((SELECT SUM(e.kg) FROM larder_entry e WHERE e.box_id = b.id), 0)
+                        - COALESCE((SELECT SUM(t.kg) FROM larder_taking t WHERE t.box_id = b.id), 0) AS left_kg,
+                   (SELECT MIN(e.made_at) FROM larder_entry e WHERE e.box_id = b.id AND e.kind = 'THAWING') AS thaws_since,
+                   (SELECT IF(e.kind = 'STOPPED', e.reason, NULL) FROM larder_entry e
+                    WHERE e.box_id = b.id AND e.kind IN ('STOPPED', 'RELEASED') ORDER BY e.made_at DESC, e.id LIMIT 1) AS stopped
+            FROM larder_box b JOIN account a ON a.id = b.taken_in_by
+            """;
+
+    @Insert("""
+            INSERT IGNORE INTO larder_box (id, kitchen_id, goods, kg, came_on, use_by, frozen, thick_cm, door_c, supplier, supplier_lot,
+                                    price_per_kg, note, trim, taken_in_by, taken_in_at)
+            VALUES (#{id}, #{kitchenId}, #{in.goods}, #{in.kg}, #{in.cameOn}, #{in.useBy}, #{in.frozen}, #{in.thickCm}, #{in.doorC},
+                    #{in.supplier}, #{in.supplierLot}, #{in.pricePerKg}, #{in.note}, #{in.trim}, #{by}, #{at})
+            """)
+    int insert(String id, String kitchenId, Larder.Intake in, String by, Instant at);
+
+    /** What is not used up: first what has to go first, last what keeps. */
+    @Select(BOXES + """
+            WHERE b.kitchen_id = #{kitchenId}
+            HAVING left_kg > 0.0005
+            ORDER BY b.use_by IS NULL, b.use_by, b.came_on, b.id
+            LIMIT #{most} OFFSET #{from}
+            """)
+    List<BoxRow> left(String kitchenId, int from, int most);
+
+    @Select(BOXES + " WHERE b.id = #{id} AND b.kitchen_id = #{kitchenId}")
+    Optional<BoxRow> byId(String id, String kitchenId);
+
+    /** Held until the transaction ends, so that two people do not take the same kilogram. */
+    @Select("SELECT id FROM larder_box WHERE id = #{id} AND kitchen_id = #{kitchenId} FOR UPDATE")
+    Optional<String> hold(String id, String kitchenId);
+
+    @Select("SELECT COUNT(*) FROM larder_entry WHERE id = #{id} AND box_id = #{boxId}")
+    int entries(String id, String boxId);
+
+    @Insert("""
+            INSERT INTO larder_entry (id, box_id, kind, kg, reason, made_by, made_at)
+            VALUES (#{id}, #{boxId}, #{kind}, #{kg}, #{reason}, #{by}, #{at})
+            """)
+    void enter(String id, String boxId, String kind, double kg, String reason, String by, Instant at);
+
+    @Select("""
+            SELECT e.id, e.made_at AS at, a.name AS `by`, e.kind, e.kg, e.reason, NULL AS batch_id, NULL AS batch_number, NULL AS formula_name
+            FROM larder_entry e JOIN account a ON a.id = e.made_by WHERE e.box_id = #{boxId}
+            UNION ALL
+            SELECT t.event_id, t.taken_at, a.name, 'TAKEN', -t.kg, t.part, t.batch_id, m.number, m.formula_name
+            FROM larder_taking t JOIN batch m ON m.id = t.batch_id
+            JOIN batch_event v ON v.id = t.event_id JOIN account a ON a.id = v.account_id
+            WHERE t.box_id = #{boxId}
+            ORDER BY at LIMIT 1000
+            """)
+    List<StoryRow> story(String boxId);
+
+    /** What a batch took of a box. */
+    record Taking(String eventId, String boxId, double kg) {}
+
+    @Select("SELECT event_id, box_id, kg FROM larder_taking WHERE batch_id = #{batchId}")
+    List<Taking> takings(String batchId);
+
+    @Delete("DELETE FROM larder_taking WHERE batch_id = #{batchId}")
+    void forget(String batchId);
+
+    @Insert("""
+            INSERT INTO larder_taking (event_id, batch_id, box_id, part, kg, taken_at)
+            VALUES (#{eventId}, #{batchId}, #{boxId}, #{part}, #{kg}, #{at})
+            """)
+    void take(String eventId, String batchId, String boxId, String part, double kg, Instant at);
+}
