@@ -24,6 +24,7 @@ const NEIGHBOURS = {
   visit: ['kitchen'],
   calls: ['course'],
   larder: [],
+  trace: [],
 }
 
 const zones = [

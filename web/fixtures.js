@@ -65,6 +65,7 @@ const pages = {
   'batch-prepare-vegetable': batch('PREPARE', 'vegetable'),
 }
 for (const [name, id] of Object.entries(pages)) keep(name, await ask(`/api/batches/${id}`))
+keep('trace', await ask(`/api/trace?what=${answers.lots[0].code}`))
 keep('box', await ask(`/api/larder/boxes/${answers.boxes[0].id}`))
 keep('weighable', await ask(`/api/batches/${pages['batch-prepare-fish']}/larder`))
 keep('course-simmer', await ask(`/api/batches/${pages['batch-simmer']}/course`))

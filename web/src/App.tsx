@@ -25,6 +25,7 @@ const LotPlace = lazy(() => import('./places/coldside/LotPlace'))
 const HandOverPlace = lazy(() => import('./places/range/HandOverPlace'))
 const LarderPlace = lazy(() => import('./places/larder/LarderPlace'))
 const BoxPlace = lazy(() => import('./places/larder/BoxPlace'))
+const TracePlace = lazy(() => import('./places/trace/TracePlace'))
 const KitchenPlace = lazy(() => import('./places/kitchen/KitchenPlace'))
 
 export function App() {
@@ -72,6 +73,7 @@ export function App() {
                 <Route path="/hand-over" element={<HandOverPlace />} />
                 <Route path="/larder" element={<LarderPlace />} />
                 <Route path="/larder/:id" element={<BoxPlace />} />
+                <Route path="/trace" element={<TracePlace />} />
                 <Route path="/kitchen" element={<KitchenPlace />} />
               </>
             )}

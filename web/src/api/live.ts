@@ -7,12 +7,23 @@ type Page = Schemas['Page']
 
 /** Which queries a topic of the live feed makes stale. */
 const TOUCHES: Record<string, string[]> = {
-  batches: ['the-course', 'range', 'batch', 'course', 'batches', 'lots', 'lot', 'deliveries', 'calls'],
+  batches: [
+    'the-course',
+    'range',
+    'batch',
+    'course',
+    'batches',
+    'lots',
+    'lot',
+    'deliveries',
+    'calls',
+    'trace',
+  ],
   calls: ['calls', 'the-course', 'standing'],
   course: ['the-course', 'provisions'],
   kitchen: ['kitchen', 'stations', 'menu', 'outages', 'hob', 'range', 'charge', 'the-course'],
   formulas: ['formulas', 'menu', 'charge'],
-  larder: ['larder', 'provisions', 'charge'],
+  larder: ['larder', 'provisions', 'charge', 'trace'],
   photos: ['photos'],
   'hand-overs': ['hand-overs'],
   clock: ['session', 'range', 'batch', 'calls', 'charge', 'the-course'],

@@ -5,7 +5,7 @@ export const SEEN = 'seen'
 export const SEEN_AT = 'x-seen-at'
 
 const KEPT =
-  /^\/api\/(session|session\/hands|range|kitchen|kitchen\/hob|calls|calls\/menu|standing-calls|course|batches|batches\/[^/]+|batches\/[^/]+\/course|lots|lots\/[^/]+|deliveries|formulas|formulas\/[^/]+|larder|larder\/boxes\/[^/]+|course\/provisions)$/
+  /^\/api\/(session|session\/hands|range|kitchen|kitchen\/hob|calls|calls\/menu|standing-calls|course|batches|batches\/[^/]+|batches\/[^/]+\/course|lots|lots\/[^/]+|deliveries|formulas|formulas\/[^/]+|larder|larder\/boxes\/[^/]+|course\/provisions|trace)$/
 
 /** Whether an answer is worth showing when it is old. A calculation is not, nor is a paper. */
 export const worthKeeping = (path: string) => KEPT.test(path)

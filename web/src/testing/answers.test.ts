@@ -65,6 +65,7 @@ describe('the answers that the pages are tested with', () => {
     ['goods', list('GoodsView')],
     ['provisions', list('ProvisionView')],
     ['box', one('BoxPage')],
+    ['trace', one('TraceView')],
     ['weighable', list('WantedView')],
     ['stations', list('StationView')],
     ['deliveries', list('DeliveryView')],

@@ -68,6 +68,8 @@ export const everyAllergen = Object.keys(allergens) as Allergen[]
 /** What a stock must be. */
 export type Need = NonNullable<Schemas['Ask']['needs']>[number]
 export const needName: Record<Need, string> = words.need
+/** How something is kept. */
+export const keptName: Record<Schemas['LotView']['kept'], string> = words.kept
 /** Why a box of the larder may not be used now. */
 export const boxRefusedWords: Record<NonNullable<Schemas['BoxView']['refused']>, string> = words.boxRefused
 /** What became of a box. */

@@ -3,6 +3,7 @@ import { isCard, type Due, type SheetName } from './acts'
 import { CardSheet, TasteSheet } from './CardSheet'
 import { FigureSheet } from './FigureSheet'
 import { JudgeSheet } from './JudgeSheet'
+import { PutAwaySheet } from './PutAwaySheet'
 import { WeighInSheet } from './WeighInSheet'
 
 interface Props {
@@ -20,5 +21,6 @@ export function ActSheet({ page, kind, due, onClose }: Props) {
   if (kind === 'tasted') return <TasteSheet page={page} onClose={onClose} />
   if (isCard(kind)) return <CardSheet page={page} due={due} card={cards[kind]} onClose={onClose} />
   if (kind === 'weighed-in') return <WeighInSheet page={page} due={due} onClose={onClose} />
+  if (kind === 'stored') return <PutAwaySheet page={page} onClose={onClose} />
   return <FigureSheet page={page} kind={kind} due={due} onClose={onClose} />
 }

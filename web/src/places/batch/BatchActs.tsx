@@ -32,7 +32,7 @@ export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: SheetName
   const { now } = useTimes()
   const { card } = page
   const [next, ...later] = card.due
-  const onShelf = card.stage === 'ON_SHELF' || (card.stage === 'DONE' && page.storedL > 0)
+  const onShelf = page.storedL > 0
   return (
     <section aria-label="Acts">
       <Heading aside={next && new Date(next.lateAt).getTime() < now ? costName[next.cost] : undefined}>

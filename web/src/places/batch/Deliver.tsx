@@ -7,10 +7,11 @@ import { Button } from '../../kit/Button'
 import { FieldNote, NumberField } from '../../kit/NumberField'
 import { Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
+import { keptName } from '../../words/en'
 import { logAll } from './acts'
 
 /** Handing litres of a lot to a station: a slip at a time, against the station's call where there is one. */
-export function Deliver({ page }: { page: Page }) {
+export function Deliver({ page, lot }: { page: Page; lot?: string }) {
   const may = useMay()
   const units = useUnits()
   const { day } = useTimes()
@@ -19,7 +20,11 @@ export function Deliver({ page }: { page: Page }) {
   const [chosen, setChosen] = useState<string>()
   const [litres, setLitres] = useState<number>()
   const [problem, setProblem] = useState<Problem>()
-  const left = page.card.shelfL
+  const lots = page.lots.filter((one) => one.leftL > DROP)
+  const [lotId, setLotId] = useState(lot)
+  const from = lots.find((one) => one.id === lotId) ?? lots.find((one) => one.kept === 'COLD') ?? lots[0]
+  const frozen = from?.kept === 'FROZEN'
+  const left = from?.leftL ?? 0
   const stations = menu.data?.stations ?? []
   const open = (calls.data ?? []).filter((c) => ['OPEN', 'PLANNED', 'PARTLY_MET'].includes(c.status))
   const own = open.find((c) => c.id === page.call?.id)
@@ -35,7 +40,12 @@ export function Deliver({ page }: { page: Page }) {
     event.preventDefault()
     setProblem(undefined)
     const outcome = await logAll(page.card.id, [
-      act('delivered', { litres: amount, stationId: station, callId: call?.id }),
+      act('delivered', {
+        litres: amount,
+        stationId: station,
+        callId: call?.id,
+        ...(page.lots.length > 1 && { lotId: from?.id }),
+      }),
     ])
     if (outcome.kind === 'refused') setProblem(outcome.problem)
     else {
@@ -46,11 +56,20 @@ export function Deliver({ page }: { page: Page }) {
   return (
     <div className="grid gap-4">
       <p className="text-18 m-0">
-        <b className="text-36 font-semibold">{units.litres(left)}</b> on the shelf of{' '}
+        <b className="text-36 font-semibold">{units.litres(page.card.shelfL)}</b> left of{' '}
         {units.litres(page.storedL)} put away.{' '}
-        {page.lotId && <Link to={`/lots/${page.lotId}`}>Lot and label</Link>}
+        {page.lots.length === 1 && page.lotId && <Link to={`/lots/${page.lotId}`}>Lot and label</Link>}
+        {page.lots.length > 1 && (
+          <a href={`/api/batches/${page.card.id}/labels.pdf`} target="_blank" rel="noreferrer">
+            All labels (PDF)
+          </a>
+        )}
       </p>
-      {left > 0.01 && may('DELIVER') && (
+      {page.lots.length > 1 && <Lots page={page} chosen={from?.id} onChoose={setLotId} />}
+      {frozen && (
+        <p className="text-15 m-0">It lies frozen: it is taken out to thaw before it goes anywhere.</p>
+      )}
+      {left > DROP && !frozen && may('DELIVER') && (
         <form onSubmit={(event) => void submit(event)} className="grid gap-4">
           <fieldset className="m-0 flex flex-wrap gap-2 border-0 p-0">
             <legend className="text-15 mb-1 p-0 font-semibold">To</legend>
@@ -94,5 +113,40 @@ export function Deliver({ page }: { page: Page }) {
         </form>
       )}
     </div>
+  )
+}
+
+/** What nobody pours. */
+const DROP = 0.01
+
+/** The lots of a batch, and which one is handed out of. */
+function Lots({ page, chosen, onChoose }: { page: Page; chosen?: string; onChoose: (id: string) => void }) {
+  const units = useUnits()
+  return (
+    <fieldset className="m-0 grid gap-2 border-0 p-0">
+      <legend className="text-15 mb-1 p-0 font-semibold">Out of</legend>
+      {page.lots.map((one) => (
+        <label
+          key={one.id}
+          className="border-ink bg-raised has-checked:bg-ink has-checked:text-surface has-focus-visible:outline-river flex min-h-[48px] cursor-pointer items-center justify-between gap-3 rounded-md border-2 px-4 has-focus-visible:outline-3"
+        >
+          <input
+            type="radio"
+            name="lot"
+            className="sr-only"
+            checked={one.id === chosen}
+            onChange={() => onChoose(one.id)}
+          />
+          <span>
+            {one.containers > 1 ? `${one.containers} × ` : ''}
+            {one.container || 'lot'}, {keptName[one.kept]}
+          </span>
+          <b className="font-semibold">{units.litres(one.leftL)}</b>
+          <Link to={`/lots/${one.id}`} className="text-inherit">
+            Open
+          </Link>
+        </label>
+      ))}
+    </fieldset>
   )
 }

@@ -32,7 +32,6 @@ const titles: Record<string, string> = {
   degreased: 'Lift the fat',
   'cooling-read': 'Read the cooling',
   reheated: 'Rescue the cooling',
-  stored: 'Put away',
 }
 
 const dimensions: Record<string, Dimension> = {
@@ -63,7 +62,7 @@ export function FigureSheet({ page, kind, due, onClose, before }: Props) {
   const [byProbe, setByProbe] = useState(false)
   const [ago, setAgo] = useState(0)
   const { now } = useTimes()
-  const [words, setWords] = useState(kind === 'stored' ? 'Cold store' : '')
+  const [words, setWords] = useState('')
   const [doubted, setDoubted] = useState<number>()
   const [problem, setProblem] = useState<Problem>()
   const [skips, setSkips] = useState<'done' | 'left' | ''>('')
@@ -162,7 +161,6 @@ export function FigureSheet({ page, kind, due, onClose, before }: Props) {
             hint="As on the delivery; may stay empty"
           />
         )}
-        {kind === 'stored' && <TextField label="Where" value={words} onValue={setWords} />}
         {skipped.length > 0 && (
           <div className="border-amber bg-amber-ground grid gap-2 border-l-4 px-3 py-2">
             <p className="text-18 m-0">

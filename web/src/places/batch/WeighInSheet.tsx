@@ -32,7 +32,7 @@ export function WeighInSheet({
       onValue={setFrom}
       options={[
         { value: 'larder', name: 'Out of the larder' },
-        { value: 'scale', name: 'On the scale' },
+        { value: 'scale', name: 'As a whole' },
       ]}
     />
   )

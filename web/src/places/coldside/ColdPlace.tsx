@@ -1,10 +1,13 @@
 import { Link } from 'react-router'
-import { useDeliveries, useLots, useRange } from '../../api/queries'
+import { useDeliveries, useLots, useRange, type Lot } from '../../api/queries'
+import { liquorColour } from '../../graphics/liquor'
+import { Tubs } from '../../graphics/Tubs'
 import { Button } from '../../kit/Button'
 import { Empty, Failed, Heading, Loading } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
 import { containsWords, outcomeName } from '../../words/en'
-import { plainDay } from '../../words/time'
+import { dayOf, plainDay } from '../../words/time'
+import { standing } from './boards'
 import { CoolingNow } from './CoolingNow'
 
 /** Is it cold in time, what is there, who gets it? */
@@ -13,7 +16,7 @@ export default function ColdPlace() {
   const lots = useLots()
   const deliveries = useDeliveries()
   const units = useUnits()
-  const { day } = useTimes()
+  const { day, now, zone } = useTimes()
   if (lots.isPending || range.isPending) return <Loading what="the cold side" />
   if (!lots.data || !range.data)
     return (
@@ -21,11 +24,10 @@ export default function ColdPlace() {
     )
   const cooling = range.data.batches.filter((b) => b.stage === 'COOL' || b.stage === 'STORE')
   const shelf = lots.data.pages.flat()
-  const most = Math.max(1, ...shelf.map((lot) => lot.litres))
   return (
     <>
       <h1 className="sr-only">Cold side</h1>
-      <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section>
           <Heading>Cooling now</Heading>
           {cooling.length === 0 ? (
@@ -37,46 +39,22 @@ export default function ColdPlace() {
           )}
         </section>
         <section>
-          <Heading aside="oldest first">On the shelf</Heading>
+          <Heading aside="first what goes first">On the shelf</Heading>
           {shelf.length === 0 ? (
             <Empty title="The shelf is empty">
               A lot appears when a cold batch is put away, with its use-by day and allergens.
             </Empty>
           ) : (
-            <ul className="m-0 grid list-none gap-4 p-0">
-              {shelf.map((lot) => (
-                <li key={lot.id} className="border-frost border-t-4 pt-2">
-                  <Link to={`/lots/${lot.id}`} className="text-ink grid gap-2 no-underline">
-                    <span className="flex items-baseline justify-between gap-4">
-                      <b className="text-18 font-semibold">{lot.formulaName}</b>
-                      <span className="text-24 font-semibold">{units.litres(lot.leftL)}</span>
-                    </span>
-                    <svg
-                      viewBox="0 0 100 6"
-                      preserveAspectRatio="none"
-                      className="h-[10px] w-full"
-                      aria-hidden
-                    >
-                      <rect width={(lot.litres / most) * 100} height="6" fill="var(--sunken)" />
-                      <rect width={(lot.leftL / most) * 100} height="6" fill="var(--straw-deep)" />
-                    </svg>
-                    <span className="text-15 text-quiet flex flex-wrap justify-between gap-x-4">
-                      <span
-                        className={lot.pastUseBy ? 'text-hazard font-semibold' : 'text-ink font-semibold'}
-                      >
-                        use by {plainDay(lot.useBy)}
-                        {lot.pastUseBy ? ', past' : ''}
-                      </span>
-                      <span>
-                        lot {lot.code}, {lot.place || 'cold store'}
-                      </span>
-                      <span>{containsWords(lot)}</span>
-                      <span>cooling {outcomeName[lot.verdict].toLowerCase()}</span>
-                    </span>
-                  </Link>
-                </li>
-              ))}
-            </ul>
+            standing(shelf, dayOf(now, zone)).map((board) => (
+              <section key={board.name} aria-label={board.name} className="mb-6">
+                <h3 className={`text-15 m-0 mb-1 font-bold ${board.tone}`}>{board.name}</h3>
+                <ul className="border-ink m-0 flex list-none flex-wrap items-end gap-x-5 gap-y-4 border-b-4 p-0">
+                  {board.lots.map((lot) => (
+                    <OnBoard key={lot.id} lot={lot} />
+                  ))}
+                </ul>
+              </section>
+            ))
           )}
           {lots.hasNextPage && (
             <Button className="mt-4" disabled={lots.isFetching} onClick={() => void lots.fetchNextPage()}>
@@ -104,5 +82,36 @@ export default function ColdPlace() {
         </section>
       </div>
     </>
+  )
+}
+
+function OnBoard({ lot }: { lot: Lot }) {
+  const units = useUnits()
+  return (
+    <li>
+      <Link
+        to={`/lots/${lot.id}`}
+        className="text-ink grid max-w-[170px] justify-items-center gap-y-0.5 text-center no-underline"
+      >
+        <b className="text-15 leading-tight font-semibold">{lot.formulaName}</b>
+        <span className="text-13 text-quiet leading-tight">
+          {lot.code}
+          {lot.container && `, ${lot.containers > 1 ? `${lot.containers} × ` : ''}${lot.container}`}
+          <span className="block whitespace-nowrap">by {plainDay(lot.useBy)}</span>
+          {lot.verdict !== 'PASSED' && (
+            <b className="text-ember block font-semibold">cooling {outcomeName[lot.verdict].toLowerCase()}</b>
+          )}
+        </span>
+        <span className="text-24 font-semibold">{units.litres(lot.leftL)}</span>
+        <Tubs
+          count={lot.containers}
+          share={lot.leftL / lot.litres}
+          colour={liquorColour(lot.family, lot.gelatinGPerL)}
+          frozen={lot.kept === 'FROZEN'}
+          struck={lot.pastUseBy}
+        />
+        <span className="sr-only">{containsWords(lot)}</span>
+      </Link>
+    </li>
   )
 }

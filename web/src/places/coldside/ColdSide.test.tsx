@@ -13,7 +13,11 @@ const lot = () => answer<Lot>('lot')
 function shelved(): Page {
   const page = answer<Page>('batch-cool')
   const card: Card = { ...page.card, id: lot().batchId, stage: 'ON_SHELF', due: [], shelfL: lot().leftL }
-  return { ...page, card, storedL: lot().litres, lotId: lot().id, call: undefined }
+  const { id, litres, leftL } = lot()
+  const lots: Page['lots'] = [
+    { id, litres, leftL, place: '', kept: 'COLD', container: '5 L tub', containers: 2 },
+  ]
+  return { ...page, card, storedL: litres, restL: 0, lots, lotId: id, call: undefined }
 }
 
 function answers(more: Answers = {}): Answers {
@@ -38,8 +42,10 @@ describe('the cold side', () => {
     visit(<ColdPlace />, { at: '/cold', path: '/cold' })
     expect(await screen.findByText('Cooling now')).toBeTruthy()
     const shelf = screen.getByText('On the shelf').closest('section')!
-    const link = within(shelf).getByRole('link', { name: new RegExp(lot().formulaName) })
-    expect(link.getAttribute('href')).toBe(`/lots/${lot().id}`)
+    const link = within(shelf)
+      .getAllByRole('link')
+      .find((one) => one.getAttribute('href') === `/lots/${lot().id}`)!
+    expect(said(link)).toContain(lot().formulaName)
     expect(said(link)).toContain(`${lot().leftL.toFixed(1)} L`)
   })
 
@@ -112,5 +118,41 @@ describe('a lot', () => {
     await screen.findByRole('heading', { level: 1 })
     expect(screen.queryByRole('button', { name: /^Deliver/ })).toBeNull()
     expect(screen.queryByRole('link', { name: 'Label (PDF)' })).toBeNull()
+  })
+
+  it('is handed out of by name where its batch has several lots, and never out of the freezer', async () => {
+    const page = shelved()
+    const frozen = { ...page.lots[0]!, id: 'bags', kept: 'FROZEN' as const, container: '1 L bag' }
+    const both = { ...page, lots: [...page.lots, frozen] }
+    const sent = open({
+      [`/api/batches/${lot().batchId}`]: both,
+      [`POST /api/batches/${lot().batchId}/acts`]: both,
+    })
+    fireEvent.click(await screen.findByRole('radio', { name: /1 L bag, frozen/ }))
+    expect(screen.queryByRole('button', { name: /^Deliver/ })).toBeNull()
+    fireEvent.click(screen.getByRole('radio', { name: /5 L tub, cold/ }))
+    fireEvent.click(await screen.findByRole('button', { name: /^Deliver/ }))
+    await expect.poll(() => sent.filter((s) => s.method === 'POST').length).toBe(1)
+    expect(sent.find((s) => s.method === 'POST')!.body).toMatchObject({ kind: 'delivered', lotId: lot().id })
+  })
+
+  it('goes into the freezer and is poured away with a reason, each as an act of its batch', async () => {
+    const sent = open({ [`POST /api/batches/${lot().batchId}/acts`]: shelved() })
+    const acts = () => sent.filter((s) => s.method === 'POST').map((s) => s.body)
+    fireEvent.click(await screen.findByRole('button', { name: 'Into the freezer' }))
+    await expect.poll(() => acts().length).toBe(1)
+    expect(acts()[0]).toMatchObject({ kind: 'moved', lotId: lot().id, kept: 'frozen' })
+    fireEvent.click(screen.getByRole('button', { name: 'Pour it away' }))
+    fireEvent.change(screen.getByRole('textbox', { name: 'Why it is poured away' }), {
+      target: { value: 'smells' },
+    })
+    fireEvent.click(screen.getByRole('button', { name: /^Pour [0-9.]+.* away$/ }))
+    await expect.poll(() => acts().length).toBe(2)
+    expect(acts()[1]).toMatchObject({
+      kind: 'discarded',
+      lotId: lot().id,
+      words: 'smells',
+      litres: lot().leftL,
+    })
   })
 })

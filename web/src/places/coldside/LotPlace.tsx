@@ -2,10 +2,11 @@ import { Link, useParams } from 'react-router'
 import { useBatch, useLot } from '../../api/queries'
 import { Failed, Heading, Loading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
-import { containsWords, outcomeName } from '../../words/en'
+import { containsWords, keptName, outcomeName } from '../../words/en'
 import { plainDay } from '../../words/time'
 import { Figure } from '../batch/BatchPot'
 import { Deliver } from '../batch/Deliver'
+import { MoveLot } from './MoveLot'
 
 /** A lot, as its label's code opens it. */
 export default function LotPlace() {
@@ -30,16 +31,27 @@ export default function LotPlace() {
           </>
         )}
       </p>
+      {it.stopped && <Note tone="hazard">Stopped: {it.stopped}. Nobody may hand it out.</Note>}
       {it.pastUseBy && (
         <Note tone="hazard">Past its use-by day. Do not hand it out; discard it with initials.</Note>
       )}
       <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section>
           <dl className="m-0 grid grid-cols-2 gap-5">
-            <Figure name="Use by" value={plainDay(it.useBy)} large />
+            <Figure name={it.kept === 'FROZEN' ? 'Best before' : 'Use by'} value={plainDay(it.useBy)} large />
             <Figure name="Left" value={units.litres(it.leftL)} large />
             <Figure name="Put away" value={`${units.litres(it.litres)}, ${day(it.madeAt)}`} />
             <Figure name="Cooling" value={outcomeName[it.verdict]} />
+            <Figure
+              name="Kept"
+              value={[
+                keptName[it.kept],
+                it.thawed && 'thawed',
+                it.container && `${it.containers} × ${it.container}`,
+              ]
+                .filter(Boolean)
+                .join(', ')}
+            />
             <Figure name="Contains" value={containsWords(it).replace(/^contains /, '')} />
           </dl>
           {may('READ') && (
@@ -52,6 +64,12 @@ export default function LotPlace() {
               >
                 Label (PDF)
               </a>
+              <Link
+                to={`/trace?what=${it.code}`}
+                className="ml-2 inline-flex min-h-[48px] items-center px-2 font-semibold"
+              >
+                Where it came from
+              </Link>
             </p>
           )}
           <div className="mt-8">
@@ -76,7 +94,8 @@ export default function LotPlace() {
         {may('READ') && (
           <section>
             <Heading>Deliver</Heading>
-            <DeliverFor batchId={it.batchId} />
+            <DeliverFor batchId={it.batchId} lot={it.id} />
+            {may('ACT') && it.leftL > 0 && <MoveLot lot={it} />}
           </section>
         )}
       </div>
@@ -84,7 +103,7 @@ export default function LotPlace() {
   )
 }
 
-function DeliverFor({ batchId }: { batchId: string }) {
+function DeliverFor({ batchId, lot }: { batchId: string; lot: string }) {
   const batch = useBatch(batchId)
-  return batch.data ? <Deliver page={batch.data} /> : null
+  return batch.data ? <Deliver page={batch.data} lot={lot} /> : null
 }

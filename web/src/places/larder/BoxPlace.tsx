@@ -84,6 +84,12 @@ export default function BoxPlace() {
             >
               Label (PDF)
             </a>
+            <Link
+              to={`/trace?what=${box.id}`}
+              className="inline-flex min-h-[48px] items-center px-2 font-semibold"
+            >
+              Where it went
+            </Link>
           </p>
         </section>
         <section className="grid content-start gap-8">

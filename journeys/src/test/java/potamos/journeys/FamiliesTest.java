@@ -84,7 +84,7 @@ class FamiliesTest extends OnADemo {
             Worked worked = work(cook, id);
             assertThat(worked.stage).isEqualTo("ON_SHELF");
             assertThat(worked.kinds).containsSubsequence(acts);
-            cook.see("On the shelf").tap("All");
+            cook.see("put away.").tap("All");
             for (String words : record) {
                 assertThat(Journey.plain(
                                 cook.page().getByLabel("Entries, latest first").innerText()))
@@ -136,9 +136,10 @@ class FamiliesTest extends OnADemo {
             case "READ_COOLING" ->
                 cook.type("In the stock", COOLING[Math.min(readings, COOLING.length) - 1])
                         .tap("Log");
-            case "WEIGH", "READ_LEVEL", "READ_TEMPERATURE", "STRAIN", "REDUCE" ->
+            case "WEIGH" -> cook.asAWhole().readAsExpected().tap("Log");
+            case "READ_LEVEL", "READ_TEMPERATURE", "STRAIN", "REDUCE" ->
                 cook.readAsExpected().tap("Log");
-            case "STORE" -> cook.tap("Log");
+            case "STORE" -> cook.tap("Put it away");
             default -> cook.confirmLitres();
         }
     }

@@ -57,7 +57,7 @@ class FirstPotTest extends OnADemo {
             String batch = cook.page().url();
 
             // Run: weigh in, fill, bring up, skim, read, add, top up, judge.
-            cook.read("Weigh in", "On the scale", "14.5").tap("Rinsed");
+            cook.tap("Weigh in").asAWhole().type("On the scale", "14.5").log().tap("Rinsed");
             cook.see("Done rinse").pour("Fill to the line").tap("Switch the heat on");
             cook.see("Heat on").wait(50);
             cook.pour("First foam").tap("Turn down to the simmer").see("Simmer reached");
@@ -100,7 +100,10 @@ class FirstPotTest extends OnADemo {
             cook.see("Passed").stumblesNobody();
 
             // Store and deliver: a lot, two slips, the call met, the rest on the shelf.
-            cook.read("Put away", "Where", "Cold store, shelf 1").see("on the shelf of");
+            cook.tap("Put away")
+                    .type("Where", "Cold store, shelf 1")
+                    .tap("Put it away")
+                    .see("put away.");
             cook.choose("Soup");
             cook.type("Litres on this slip", "15").tap("Deliver 15.0 L to Soup").see("3.4 L");
             soup.open("/calls").see("Delivered: 15.0 L");

@@ -132,10 +132,18 @@ final class Journey {
         return reload().stands();
     }
 
-    /** Opens the sheet of an act, types what was read, and logs it; asked whether it was read right, says that it stands. */
-    Journey read(String act, String label, String value) {
-        tap(act);
-        type(label, value);
+    /** A bed is weighed as a whole, also where the larder has boxes of it. */
+    Journey asAWhole() {
+        Locator whole = page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("As a whole"));
+        whole.or(page.getByLabel("On the scale")).first().waitFor();
+        if (whole.isVisible()) {
+            whole.click();
+        }
+        return this;
+    }
+
+    /** Logs what stands in a sheet; asked whether it was read right, says that it stands. */
+    Journey log() {
         tap("Log");
         Locator stands = button("It stands: log it");
         if (stands.isVisible()) {
@@ -143,6 +151,11 @@ final class Journey {
         }
         page.getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
         return this;
+    }
+
+    /** Opens the sheet of an act, types what was read, and logs it; asked whether it was read right, says that it stands. */
+    Journey read(String act, String label, String value) {
+        return tap(act).type(label, value).log();
     }
 
     /** Judges that it is not yet; where something else that is planned is hit by that, it is moved another time. */

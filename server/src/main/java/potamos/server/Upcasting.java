@@ -11,6 +11,7 @@ import potamos.core.formula.Liquid;
 import potamos.core.formula.PotPhase.TopUp.Keeps;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Temperature;
+import potamos.core.safety.Kept;
 import potamos.core.vessel.Vessel;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
@@ -79,6 +80,12 @@ final class Upcasting {
                                 .contains(old.path("kind").asString("")),
                         "byProbe",
                         old -> mapper.valueToTree(false)),
+                // A batch was put away as one lot, cold, and whatever left it left that.
+                new Step(kind("stored"), "kept", old -> mapper.valueToTree(Kept.COLD)),
+                new Step(kind("stored"), "container", old -> mapper.valueToTree("")),
+                new Step(kind("stored"), "count", old -> mapper.valueToTree(1)),
+                new Step(kind("delivered"), "lot", old -> mapper.valueToTree("")),
+                new Step(kind("discarded"), "lot", old -> mapper.valueToTree("")),
                 // A level was held or left before it could be refilled in rounds.
                 new Step(
                         has("hold", "drop", "water"),
@@ -101,6 +108,10 @@ final class Upcasting {
         if (stored instanceof ObjectNode object) {
             steps.forEach(step -> step.apply(object));
         }
+    }
+
+    private static Predicate<ObjectNode> kind(String name) {
+        return old -> old.path("kind").asString("").equals(name);
     }
 
     private static Predicate<ObjectNode> has(String... fields) {

@@ -123,11 +123,11 @@ class StandingCallsTest {
             TestBatch.wait(15);
             batch.log("cooling-read", "\"celsius\": " + celsius);
         }
-        batch.log("stored", "\"litres\": 8, \"words\": \"Cold store\"");
+        batch.log("stored", "\"litres\": 11, \"words\": \"Cold store\"");
         round();
         assertThat(chef.get("/api/calls/" + call).at("/status").asString()).isEqualTo("MET");
         assertThat(calls("OPEN")).as("it stands there").isEmpty();
-        batch.log("delivered", "\"litres\": 5, \"stationId\": \"%s\"".formatted(station));
+        batch.log("delivered", "\"litres\": 8, \"stationId\": \"%s\"".formatted(station));
         round();
         assertThat(calls("OPEN"))
                 .singleElement()

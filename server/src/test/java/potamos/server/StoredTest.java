@@ -18,8 +18,10 @@ import potamos.core.batch.BatchEvent;
 import potamos.core.batch.EventKind;
 import potamos.core.batch.Fact;
 import potamos.core.batch.Plan;
+import potamos.core.batch.ShelfEvent;
 import potamos.core.batch.Stage;
 import potamos.core.figure.Figure;
+import potamos.core.safety.Kept;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -75,6 +77,20 @@ class StoredTest {
         Fact fact = (Fact) json.event(Files.readString(golden), ENTERED);
         assertThat(fact.kind().name()).isEqualTo(kind);
         assertThat(fact.figures().byName()).containsEntry("byProbe", false).containsKey("celsius");
+    }
+
+    /** What was put away before there were several lots was one, cold; whatever left it left that. */
+    @ParameterizedTest
+    @ValueSource(strings = {"stored", "delivered", "discarded"})
+    void whatWasPutAwayBeforeThereWereLotsIsOne(String kind) throws IOException {
+        Path golden = GOLDEN.resolve("earlier").resolve(kind + "-before-lots.json");
+        Fact fact = (Fact) json.event(Files.readString(golden), ENTERED);
+        if (fact instanceof ShelfEvent.Stored stored) {
+            assertThat(stored.kept()).isEqualTo(Kept.COLD);
+            assertThat(stored.count()).isEqualTo(1);
+        } else {
+            assertThat(fact.figures().byName()).doesNotContainKey("lotId");
+        }
     }
 
     @Test

@@ -37,6 +37,7 @@ class TableRightsTest {
                 "hand_over_signature",
                 "larder_box",
                 "larder_entry",
+                "lot_stop",
                 "photo",
                 "photo_withdrawn",
                 "first_run"

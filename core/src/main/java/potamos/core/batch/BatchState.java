@@ -14,6 +14,7 @@ import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
+import potamos.core.safety.Kept;
 
 /**
  * A batch at one moment, as far as its events and the models tell.
@@ -230,16 +231,92 @@ public record BatchState(
     /**
      * Litres of the finished stock by where they are.
      *
-     * @param stored    put away as a lot
+     * @param lots      put away, in the order in which they were
      * @param delivered handed to stations
-     * @param discarded thrown away from the lot
-     * @param spoiled   thrown away before anything was put away
+     * @param discarded thrown away from lots
+     * @param spoiled   thrown away before they were put away
      */
-    public record Shelf(Volume stored, Volume delivered, Volume discarded, Volume spoiled) {
+    public record Shelf(List<Lot> lots, Volume delivered, Volume discarded, Volume spoiled) {
 
-        /** Still there to be delivered. */
+        public Shelf {
+            lots = List.copyOf(lots);
+        }
+
+        /** Put away. */
+        public Volume stored() {
+            return lots.stream().map(Lot::litres).reduce(Volume.ZERO, Volume::plus);
+        }
+
+        /** Of it still there to be delivered. */
         public Volume left() {
-            return stored.minus(delivered).minus(discarded);
+            return stored().minus(delivered).minus(discarded);
+        }
+
+        public Optional<Lot> lot(String id) {
+            return lots.stream().filter(lot -> lot.id().equals(id)).findFirst();
+        }
+    }
+
+    /**
+     * Litres put away together.
+     *
+     * @param id        of the entry that put them away
+     * @param left      of them; below nothing where an entry was taken back that others went by
+     * @param kept      cold or frozen now
+     * @param since     when it came to be so
+     * @param thawed    whether it was frozen before
+     * @param container what it stands in; empty where nobody said so
+     * @param count     how many of them
+     */
+    public record Lot(
+            String id,
+            Instant at,
+            Volume litres,
+            Volume left,
+            String place,
+            Kept kept,
+            Instant since,
+            boolean thawed,
+            String container,
+            int count) {
+
+        static Lot of(ShelfEvent.Stored e) {
+            Instant at = e.stamp().at();
+            return new Lot(
+                    e.stamp().id(),
+                    at,
+                    e.litres(),
+                    e.litres(),
+                    e.place(),
+                    e.kept(),
+                    at,
+                    false,
+                    e.container(),
+                    e.count());
+        }
+
+        static Lot gone(String id) {
+            return new Lot(id, Instant.EPOCH, Volume.ZERO, Volume.ZERO, "", Kept.COLD, Instant.EPOCH, false, "", 1);
+        }
+
+        Lot less(double leaves) {
+            return new Lot(
+                    id,
+                    at,
+                    litres,
+                    Volume.ofLitres(left.litres() - leaves),
+                    place,
+                    kept,
+                    since,
+                    thawed,
+                    container,
+                    count);
+        }
+
+        Lot moved(ShelfEvent.Moved e) {
+            boolean thaws = thawed || kept == Kept.FROZEN && e.kept() == Kept.COLD;
+            Instant from = e.kept() == kept ? since : e.stamp().at();
+            return new Lot(id, at, litres, left, e.place(), e.kept(), from, thaws, container, count);
         }
     }
 

@@ -8,6 +8,7 @@ import potamos.core.formula.Phase;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
+import potamos.core.safety.Kept;
 
 /**
  * How a batch stands before an entry, as the entry's kind asks about it. What makes no sense is refused with a reason that tells what to do instead.
@@ -103,7 +104,36 @@ record Before(Plan plan, BatchState state) {
     }
 
     void notPutAway() {
-        require(state.shelf().stored().litres() == 0, "it is put away already; throw litres of the lot away instead");
+        require(
+                !strained() || notYetStored() > Stage.A_DROP_L,
+                "it is put away already; throw litres of the lot away instead");
+    }
+
+    /** A lot of this batch. */
+    BatchState.Lot lot(String id) {
+        return state.shelf().lot(id).orElseThrow(() -> Refusal.of("lotId", "this batch has no such lot"));
+    }
+
+    /** A lot has so much left; where the batch is put away as one, it need not be named. */
+    void outOf(String named, Volume litres) {
+        if (named.isEmpty() && state.shelf().lots().size() > 1) {
+            throw Refusal.of("lotId", "which lot: this batch is put away in several");
+        }
+        double left = named.isEmpty()
+                ? state.shelf().left().litres()
+                : lot(named).left().litres();
+        atMost("litres", litres, left, "more than is left of this lot");
+    }
+
+    /** What lies in the freezer is thawed before it goes anywhere. */
+    void thawedFirst(String named) {
+        require(
+                named.isEmpty() || lot(named).kept() != Kept.FROZEN,
+                "it lies frozen; take it out of the freezer first, and log that");
+    }
+
+    void freezes(Kept kept) {
+        require(kept != Kept.FROZEN || formula().frozenMonths() > 0, "this stock is not one that is frozen");
     }
 
     /** Litres of strained stock that are lost, and were there to be lost. */

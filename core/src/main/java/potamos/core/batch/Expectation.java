@@ -42,11 +42,10 @@ public final class Expectation {
     public static List<Volume> promised(Plan plan, BatchState state, List<Promise> calls) {
         double there = state.stage() == Stage.ABANDONED
                 ? 0
-                : state.shelf().stored().litres() > 0
-                        ? state.shelf().left().litres()
-                        : state.out()
-                                .map(out -> out.minus(state.shelf().spoiled()).litres())
-                                .orElseGet(() -> ready(plan, state));
+                : state.out()
+                        .map(out -> notPutAway(state).litres()
+                                + state.shelf().left().litres())
+                        .orElseGet(() -> ready(plan, state));
         List<Volume> promised = new ArrayList<>();
         for (Promise call : calls) {
             double wanted = call.litres().litres() - call.delivered().litres();
@@ -55,6 +54,16 @@ public final class Expectation {
             there -= gets;
         }
         return promised;
+    }
+
+    /** Strained, and neither lost nor put away; what a jug is read to is nothing once all the rest is. */
+    public static Volume notPutAway(BatchState state) {
+        boolean putAway = state.stage().compareTo(Stage.ON_SHELF) >= 0;
+        return state.out()
+                .filter(out -> !putAway)
+                .map(out ->
+                        out.minus(state.shelf().spoiled()).minus(state.shelf().stored()))
+                .orElse(Volume.ZERO);
     }
 
     /** Litres that will be ready: after a reduction that follows the straining, too. */

@@ -80,7 +80,9 @@ final class Guards {
 
     /** What must hold after any event, corrections included. */
     static void checkAfter(BatchState after) {
-        if (after.shelf().left().litres() < -1e-6) {
+        boolean shortLot =
+                after.shelf().lots().stream().anyMatch(lot -> lot.left().litres() < -1e-6);
+        if (shortLot || after.shelf().left().litres() < -1e-6) {
             throw Refusal.outside(
                     "litres",
                     "then more would have gone out than was put away",

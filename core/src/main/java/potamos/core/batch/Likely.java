@@ -116,7 +116,8 @@ public final class Likely {
                                 plan.limits().coldest().celsius(),
                                 plan.charge().run().air().boilingPoint().celsius() + 1)));
         double out = state.out().or(state::strained).orElseThrow().litres()
-                - state.shelf().spoiled().litres();
+                - state.shelf().spoiled().litres()
+                - state.shelf().stored().litres();
         ranges.put(ShelfEvent.Stored.KIND, new Range(out * (1 - STORED), out));
     }
 

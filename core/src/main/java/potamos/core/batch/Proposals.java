@@ -165,6 +165,9 @@ public final class Proposals {
     }
 
     Volume litresLeft() {
-        return state.out().orElse(Volume.ZERO).minus(state.shelf().spoiled());
+        return state.out()
+                .orElse(Volume.ZERO)
+                .minus(state.shelf().spoiled())
+                .minus(state.shelf().stored());
     }
 }

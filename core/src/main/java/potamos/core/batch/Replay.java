@@ -52,12 +52,14 @@ final class Replay {
     private Instant ended;
     private int skims;
     private FinishEvent.Strained strained;
-    private Volume stored = Volume.ZERO;
-    private Volume delivered = Volume.ZERO;
-    private Volume discarded = Volume.ZERO;
-    private Volume spoiled = Volume.ZERO;
     private Mass salted = Mass.ofKg(0);
     private boolean abandoned;
+    private final ShelfLog shelf = new ShelfLog();
+
+    /** What a jug is read to: so much that nobody has put away is none. */
+    private static final double LEAST_REST_L = 0.2;
+
+    private static final double REST_SHARE = 0.03;
 
     private Replay(Plan plan, Luck luck) {
         this.plan = plan;
@@ -169,7 +171,7 @@ final class Replay {
     }
 
     void lostBeforeTheShelf(Volume litres) {
-        spoiled = spoiled.plus(litres);
+        shelf.spoiled(litres);
     }
 
     void skimmed(PotEvent.Skimmed e) {
@@ -269,19 +271,19 @@ final class Replay {
     }
 
     void stored(ShelfEvent.Stored e) {
-        stored = stored.plus(e.litres());
+        shelf.stored(e);
     }
 
     void delivered(ShelfEvent.Delivered e) {
-        delivered = delivered.plus(e.litres());
+        shelf.delivered(e);
+    }
+
+    void moved(ShelfEvent.Moved e) {
+        shelf.moved(e);
     }
 
     void discarded(ShelfEvent.Discarded e) {
-        if (stored.litres() > 0) {
-            discarded = discarded.plus(e.litres());
-        } else {
-            lostBeforeTheShelf(e.litres());
-        }
+        shelf.discarded(e);
     }
 
     void abandoned(ShelfEvent.Abandoned e) {
@@ -305,13 +307,19 @@ final class Replay {
         if (abandoned) {
             return Stage.ABANDONED;
         }
-        if (stored.litres() > 0) {
-            return stored.minus(delivered).minus(discarded).litres() > 0.01 ? Stage.ON_SHELF : Stage.DONE;
-        }
         if (strained != null) {
             Volume out = reduced != null && !reducedInThePot ? reduced : strained.out();
-            if (spoiled.litres() >= out.litres() - 0.01) {
+            BatchState.Shelf kept = shelf.state();
+            double rest = out.minus(kept.spoiled()).minus(kept.stored()).litres();
+            boolean stored = kept.stored().litres() > 0;
+            if (stored && rest <= Math.max(LEAST_REST_L, REST_SHARE * out.litres())) {
+                return kept.left().litres() > Stage.A_DROP_L ? Stage.ON_SHELF : Stage.DONE;
+            }
+            if (rest <= Stage.A_DROP_L) {
                 return Stage.DONE;
+            }
+            if (stored) {
+                return Stage.STORE;
             }
             if (toReduce()) {
                 return Stage.REDUCE;
@@ -407,7 +415,7 @@ final class Replay {
                 strained == null
                         ? BatchState.Cooling.AHEAD
                         : cooling.since(strained.stamp().at(), now),
-                new BatchState.Shelf(stored, delivered, discarded, spoiled),
+                shelf.state(),
                 added,
                 takenOut,
                 salted,

@@ -3,33 +3,56 @@ package potamos.core.batch;
 import java.util.List;
 import potamos.core.figure.Figure;
 import potamos.core.quantity.Volume;
+import potamos.core.safety.Kept;
 
 /** What becomes of the litres: put away, handed out, thrown away, or given up before there were any. */
 public sealed interface ShelfEvent extends Fact {
 
-    List<EventKind<? extends ShelfEvent>> KINDS = List.of(Stored.KIND, Delivered.KIND, Discarded.KIND, Abandoned.KIND);
+    List<EventKind<? extends ShelfEvent>> KINDS =
+            List.of(Stored.KIND, Delivered.KIND, Moved.KIND, Discarded.KIND, Abandoned.KIND);
 
-    /** Put away as a lot. */
-    record Stored(Stamp stamp, Volume litres, String place) implements ShelfEvent {
+    /** In the place of a lot: what is strained and not put away yet. */
+    String REST = "rest";
+
+    int MOST_CONTAINERS = 200;
+
+    /**
+     * Put away as a lot; a batch may be put away as several.
+     *
+     * @param container what it stands in; empty where nobody said so
+     * @param count     of them
+     */
+    record Stored(Stamp stamp, Volume litres, String place, Kept kept, String container, int count)
+            implements ShelfEvent {
         static final Figure<Volume> LITRES = Figure.litres(0.05, Figure.MOST_LITRES);
         static final Figure<String> PLACE = Figure.words();
+        static final Figure<Kept> KEPT = Figure.choice("kept", Kept.class);
+        static final Figure<String> CONTAINER = Figure.words("container");
+        static final Figure<Integer> COUNT = Figure.count("containers", 1, MOST_CONTAINERS, "");
 
         public static final EventKind<Stored> KIND = EventKind.named("stored", Stored.class)
                 .trusts(EventKind.Trust.HANDING_OUT)
                 .withdrawnOnly()
                 .with(LITRES, Stored::litres)
                 .with(PLACE, Stored::place)
-                .made((stamp, f) -> new Stored(stamp, f.get(LITRES), f.or(PLACE, "")))
+                .with(KEPT, Stored::kept)
+                .with(CONTAINER, Stored::container)
+                .with(COUNT, Stored::count)
+                .made((stamp, f) -> new Stored(
+                        stamp,
+                        f.get(LITRES),
+                        f.or(PLACE, ""),
+                        f.or(KEPT, Kept.COLD),
+                        f.or(CONTAINER, ""),
+                        f.or(COUNT, 1)))
                 .when((is, e) -> {
                     is.strainedFirst();
-                    is.require(
-                            is.state().shelf().stored().litres() == 0,
-                            "it is put away already; withdraw that entry and log it anew if the litres are wrong");
                     is.require(!is.coolingFailed(), "cooling failed: reheat it once and start again, or discard it");
                     is.outKnown();
                     is.require(
                             is.state().stage().compareTo(Stage.STORE) >= 0,
                             "the last reading is not down to the cold limit yet");
+                    is.freezes(e.kept);
                     is.atMost(LITRES.name(), e.litres, is.notYetStored(), "more than is left of this batch");
                 })
                 .then(Replay::stored);
@@ -37,6 +60,8 @@ public sealed interface ShelfEvent extends Fact {
         public Stored {
             LITRES.check(litres);
             PLACE.check(place);
+            CONTAINER.check(container);
+            COUNT.check(count);
         }
 
         @Override
@@ -45,11 +70,12 @@ public sealed interface ShelfEvent extends Fact {
         }
     }
 
-    /** Handed to a station. */
-    record Delivered(Stamp stamp, String station, String call, Volume litres) implements ShelfEvent {
+    /** Handed to a station; out of a lot, or, where none is named, out of the first that has so much. */
+    record Delivered(Stamp stamp, String station, String call, Volume litres, String lot) implements ShelfEvent {
         static final Figure<String> STATION = Figure.station();
         static final Figure<String> CALL = Figure.call();
         static final Figure<Volume> LITRES = Figure.litres(0.05, Figure.MOST_LITRES);
+        static final Figure<String> LOT = Figure.lot();
 
         public static final EventKind<Delivered> KIND = EventKind.named("delivered", Delivered.class)
                 .trusts(EventKind.Trust.HANDING_OUT)
@@ -57,19 +83,18 @@ public sealed interface ShelfEvent extends Fact {
                 .with(STATION, Delivered::station)
                 .with(CALL, Delivered::call)
                 .with(LITRES, Delivered::litres)
-                .made((stamp, f) -> new Delivered(stamp, f.get(STATION), f.or(CALL, ""), f.get(LITRES)))
+                .with(LOT, Delivered::lot)
+                .made((stamp, f) -> new Delivered(stamp, f.get(STATION), f.or(CALL, ""), f.get(LITRES), f.or(LOT, "")))
                 .when((is, e) -> {
                     is.require(is.state().shelf().stored().litres() > 0, "put it away as a lot first");
-                    is.atMost(
-                            LITRES.name(),
-                            e.litres,
-                            is.state().shelf().left().litres(),
-                            "more than is left of this lot");
+                    is.thawedFirst(e.lot);
+                    is.outOf(e.lot, e.litres);
                 })
                 .then(Replay::delivered);
 
         public Delivered {
             LITRES.check(litres);
+            LOT.check(lot);
         }
 
         @Override
@@ -78,28 +103,63 @@ public sealed interface ShelfEvent extends Fact {
         }
     }
 
-    /** Thrown away. */
-    record Discarded(Stamp stamp, Volume litres, String reason) implements ShelfEvent {
+    /** A lot is put somewhere else: into the freezer, out of it, onto another shelf. */
+    record Moved(Stamp stamp, String lot, Kept kept, String place) implements ShelfEvent {
+        static final Figure<String> LOT = Figure.lot();
+        static final Figure<Kept> KEPT = Figure.choice("kept", Kept.class);
+        static final Figure<String> PLACE = Figure.words();
+
+        public static final EventKind<Moved> KIND = EventKind.named("moved", Moved.class)
+                .with(LOT, Moved::lot)
+                .with(KEPT, Moved::kept)
+                .with(PLACE, Moved::place)
+                .made((stamp, f) -> new Moved(stamp, f.get(LOT), f.get(KEPT), f.or(PLACE, "")))
+                .when((is, e) -> {
+                    BatchState.Lot lot = is.lot(e.lot);
+                    is.require(lot.left().litres() > 0, "nothing is left of this lot");
+                    is.require(e.kept != Kept.FROZEN || !lot.thawed(), "it was thawed already; it is not frozen again");
+                    is.freezes(e.kept);
+                })
+                .then(Replay::moved);
+
+        public Moved {
+            LOT.check(lot);
+            PLACE.check(place);
+        }
+
+        @Override
+        public EventKind<Moved> kind() {
+            return KIND;
+        }
+    }
+
+    /** Thrown away: out of a lot, out of what is not put away yet ({@link #REST}), or, where nothing is named, out of what there is. */
+    record Discarded(Stamp stamp, Volume litres, String reason, String lot) implements ShelfEvent {
         static final Figure<Volume> LITRES = Figure.litres(0.05, Figure.MOST_LITRES);
         static final Figure<String> REASON = Figure.words();
+        static final Figure<String> LOT = Figure.lot();
 
         public static final EventKind<Discarded> KIND = EventKind.named("discarded", Discarded.class)
                 .trusts(EventKind.Trust.JUDGEMENT)
                 .with(LITRES, Discarded::litres)
                 .with(REASON, Discarded::reason)
-                .made((stamp, f) -> new Discarded(stamp, f.get(LITRES), f.get(REASON)))
+                .with(LOT, Discarded::lot)
+                .made((stamp, f) -> new Discarded(stamp, f.get(LITRES), f.get(REASON), f.or(LOT, "")))
                 .when((is, e) -> {
                     is.require(is.strained(), "give the batch up instead");
-                    double left = is.state().shelf().stored().litres() > 0
-                            ? is.state().shelf().left().litres()
-                            : is.notYetStored();
-                    is.atMost(LITRES.name(), e.litres, left, "more than is left of this batch");
+                    boolean stored = is.state().shelf().stored().litres() > 0;
+                    if (!stored || e.lot.equals(REST)) {
+                        is.atMost(LITRES.name(), e.litres, is.notYetStored(), "more than is left of this batch");
+                    } else {
+                        is.outOf(e.lot, e.litres);
+                    }
                 })
                 .then(Replay::discarded);
 
         public Discarded {
             LITRES.check(litres);
             REASON.check(reason);
+            LOT.check(lot);
         }
 
         @Override

@@ -20,6 +20,9 @@ public enum Stage {
     DONE,
     ABANDONED;
 
+    /** Less of a stock than this is none. */
+    static final double A_DROP_L = 0.01;
+
     /** Whether its stock, or what becomes of it, is in the vessel. */
     public boolean mayBeInTheVessel() {
         return this == BLANCH || compareTo(FILL) >= 0 && compareTo(REDUCE) <= 0;

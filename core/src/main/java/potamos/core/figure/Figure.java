@@ -50,6 +50,8 @@ public final class Figure<T> {
         STEP(Integer.class, ""),
         /** One of the {@link Figure#choices()}. */
         CHOICE(String.class, ""),
+        /** A lot of this batch by its id. */
+        LOT(String.class, ""),
         /** A box of the larder by its id. */
         BOX(String.class, ""),
         STATION(String.class, ""),
@@ -178,6 +180,15 @@ public final class Figure<T> {
     /** What somebody says, up to 500 characters. */
     public static Figure<String> words() {
         return text("words", Quantity.WORDS, LONGEST_TEXT);
+    }
+
+    /** The same under a name of its own. */
+    public static Figure<String> words(String name) {
+        return text(name, Quantity.WORDS, LONGEST_TEXT);
+    }
+
+    public static Figure<String> lot() {
+        return text("lotId", Quantity.LOT, LONGEST_ID);
     }
 
     public static Figure<String> part() {

@@ -29,6 +29,28 @@ public final class Keeping {
         return made.plusDays(days - limits.dayOfMaking());
     }
 
+    /**
+     * The last day on which a stock may be used, however it is kept.
+     *
+     * @param kept         now
+     * @param since        day from which on it is kept so
+     * @param thawed       whether it was frozen before
+     * @param frozenMonths months that the formula keeps frozen
+     */
+    public static LocalDate useBy(
+            Kept kept,
+            LocalDate since,
+            boolean thawed,
+            LocalDate made,
+            int formulaDays,
+            int frozenMonths,
+            LimitProfile limits) {
+        if (kept == Kept.FROZEN) {
+            return made.plusMonths(frozenMonths);
+        }
+        return thawed ? thawedUseBy(since) : coldUseBy(made, formulaDays, limits);
+    }
+
     /** The same of a stock that is ready at a moment, as the moment from which on it may not. */
     public static Instant coldUntil(Instant ready, int formulaDays, LimitProfile limits, ZoneId zone) {
         return endOf(coldUseBy(ready.atZone(zone).toLocalDate(), formulaDays, limits), zone);

@@ -21,6 +21,7 @@ import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
+import potamos.core.safety.Kept;
 
 class BatchTest {
 
@@ -94,9 +95,9 @@ class BatchTest {
         events.clear();
         coolInTime();
         assertThat(at(500).stage()).isEqualTo(Stage.STORE);
-        log(new ShelfEvent.Stored(Samples.at(510), Volume.ofLitres(14), "cold store"));
+        log(new ShelfEvent.Stored(Samples.at(510), Volume.ofLitres(14), "cold store", Kept.COLD, "", 1));
         assertThat(at(511).stage()).isEqualTo(Stage.ON_SHELF);
-        log(new ShelfEvent.Delivered(Samples.at(520), "soup", "call", Volume.ofLitres(14)));
+        log(new ShelfEvent.Delivered(Samples.at(520), "soup", "call", Volume.ofLitres(14), ""));
         assertThat(at(521).stage()).isEqualTo(Stage.DONE);
     }
 
@@ -210,11 +211,69 @@ class BatchTest {
     @Test
     void noMoreIsDeliveredThanTheLotHolds() {
         coolInTime();
-        log(new ShelfEvent.Stored(Samples.at(510), Volume.ofLitres(13), "cold store"));
-        log(new ShelfEvent.Delivered(Samples.at(520), "soup", "call", Volume.ofLitres(9)));
-        assertThatThrownBy(() -> log(new ShelfEvent.Delivered(Samples.at(530), "sauce", "", Volume.ofLitres(5))))
+        log(new ShelfEvent.Stored(Samples.at(510), Volume.ofLitres(13), "cold store", Kept.COLD, "", 1));
+        log(new ShelfEvent.Delivered(Samples.at(520), "soup", "call", Volume.ofLitres(9), ""));
+        assertThatThrownBy(() -> log(new ShelfEvent.Delivered(Samples.at(530), "sauce", "", Volume.ofLitres(5), "")))
                 .isInstanceOfSatisfying(
                         Refusal.class, refusal -> assertThat(refusal.high()).isCloseTo(4, within(1e-9)));
+    }
+
+    private static ShelfEvent.Stored stored(int minute, double litres, Kept kept) {
+        return new ShelfEvent.Stored(Samples.at(minute), Volume.ofLitres(litres), "", kept, "tub", 2);
+    }
+
+    /** Half of it cold, some frozen: what nobody has put away stays in sight until somebody does, or pours it away. */
+    @Test
+    void oneBatchIsPutAwayInSeveralLotsAndItsRestNeverVanishes() {
+        coolInTime();
+        double out = at(500).out().orElseThrow().litres();
+        ShelfEvent.Stored cold = stored(510, 8, Kept.COLD);
+        BatchState first = log(cold);
+        assertThat(first.stage()).isEqualTo(Stage.STORE);
+        DueAct rest = due(511).get(0);
+        assertThat(rest.kind()).isEqualTo(Kind.STORE);
+        assertThat(rest.amount()).isCloseTo(out - 8, within(1e-9));
+        ShelfEvent.Stored frozen = stored(512, 4, Kept.FROZEN);
+        BatchState second = log(frozen);
+        assertThat(second.stage()).isEqualTo(Stage.STORE);
+        assertThat(second.shelf().lots()).extracting(BatchState.Lot::kept).containsExactly(Kept.COLD, Kept.FROZEN);
+        assertThatThrownBy(() -> log(stored(513, out - 11, Kept.COLD)))
+                .isInstanceOfSatisfying(
+                        Refusal.class, refusal -> assertThat(refusal.high()).isCloseTo(out - 12, within(1e-9)));
+        BatchState poured =
+                log(new ShelfEvent.Discarded(Samples.at(514), Volume.ofLitres(out - 12), "no room", ShelfEvent.REST));
+        assertThat(poured.stage()).isEqualTo(Stage.ON_SHELF);
+        assertThat(poured.shelf().left().litres()).isCloseTo(12, within(1e-9));
+        assertThat(poured.shelf().spoiled().litres()).isCloseTo(out - 12, within(1e-9));
+    }
+
+    @Test
+    void eachLotGivesOfItsOwnAndWhatLiesFrozenIsThawedFirst() {
+        coolInTime();
+        ShelfEvent.Stored cold = stored(510, 8, Kept.COLD);
+        ShelfEvent.Stored frozen = stored(512, 4, Kept.FROZEN);
+        log(cold);
+        log(frozen);
+        String ice = frozen.stamp().id();
+        assertThatThrownBy(() -> deliver(520, 1, ice)).hasMessageContaining("frozen");
+        assertThatThrownBy(() -> deliver(520, 8.5, cold.stamp().id())).hasMessageContaining("left of this lot");
+        BatchState handed = deliver(521, 3, cold.stamp().id());
+        assertThat(handed.shelf().lot(cold.stamp().id()).orElseThrow().left().litres())
+                .isEqualTo(5);
+        assertThat(handed.shelf().lot(ice).orElseThrow().left().litres()).isEqualTo(4);
+        BatchState thawed = log(new ShelfEvent.Moved(Samples.at(600), ice, Kept.COLD, "Cold store"));
+        assertThat(thawed.shelf().lot(ice).orElseThrow().thawed()).isTrue();
+        assertThatThrownBy(() -> log(new ShelfEvent.Moved(Samples.at(610), ice, Kept.FROZEN, "")))
+                .hasMessageContaining("not frozen again");
+        assertThat(deliver(620, 4, ice).shelf().left().litres()).isEqualTo(5);
+        // The lot that litres went out of is not taken back under them.
+        assertThatThrownBy(() -> log(
+                        new Amendment.Withdrawn(Samples.at(630), cold.stamp().id(), "")))
+                .isInstanceOf(Refusal.class);
+    }
+
+    private BatchState deliver(int minute, double litres, String lot) {
+        return log(new ShelfEvent.Delivered(Samples.at(minute), "soup", "", Volume.ofLitres(litres), lot));
     }
 
     @Test
@@ -226,7 +285,8 @@ class BatchTest {
         coolTo(430, 30);
         assertThat(at(430).cooling().verdict().orElseThrow().overall()).isEqualTo(Outcome.FAILED);
         assertThat(due(430).get(0).kind()).isEqualTo(Kind.RESCUE);
-        assertThatThrownBy(() -> log(new ShelfEvent.Stored(Samples.at(431), Volume.ofLitres(14), "cold store")))
+        assertThatThrownBy(() -> log(
+                        new ShelfEvent.Stored(Samples.at(431), Volume.ofLitres(14), "cold store", Kept.COLD, "", 1)))
                 .hasMessageContaining("reheat");
         BatchState reheated = log(new ColdEvent.Reheated(Samples.at(440), Temperature.ofCelsius(75)));
         assertThat(reheated.cooling().verdict().orElseThrow().overall()).isNotEqualTo(Outcome.FAILED);
@@ -234,7 +294,7 @@ class BatchTest {
         coolTo(600, 30);
         assertThatThrownBy(() -> log(new ColdEvent.Reheated(Samples.at(610), Temperature.ofCelsius(75))))
                 .hasMessageContaining("once already");
-        log(new ShelfEvent.Discarded(Samples.at(620), Volume.ofLitres(14), "too slow twice"));
+        log(new ShelfEvent.Discarded(Samples.at(620), Volume.ofLitres(14), "too slow twice", ""));
         assertThat(at(621).stage()).isEqualTo(Stage.DONE);
     }
 

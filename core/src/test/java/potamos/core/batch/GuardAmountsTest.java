@@ -69,7 +69,7 @@ class GuardAmountsTest {
         atMost("passed", 351, "strained", Map.of(), held * 1.05);
         atMost("strained", 356, "reduced", Map.of(), 11);
         atMost("cold", 881, "stored", Map.of(), 5.5);
-        atMost("stored", 886, "delivered", Map.of("stationId", "soup"), 5);
+        atMost("stored", 886, "delivered", Map.of("stationId", "soup"), 5.5);
     }
 
     @Test

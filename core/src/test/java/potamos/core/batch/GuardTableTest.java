@@ -51,8 +51,8 @@ class GuardTableTest {
             new Stand("warm", 615, "cooling-read", Map.of("celsius", 56.0)),
             new Stand("cool", 660, "cooling-read", Map.of("celsius", 20.0)),
             new Stand("cold", 780, "cooling-read", Map.of("celsius", 4.0)),
-            new Stand("stored", 785, "stored", Map.of("litres", 5.0)),
-            new Stand("gone", 790, "delivered", Map.of("stationId", "soup", "litres", 5.0)));
+            new Stand("stored", 785, "stored", Map.of("litres", 5.5)),
+            new Stand("gone", 790, "delivered", Map.of("stationId", "soup", "litres", 5.5)));
 
     private static final Map<String, Map<String, Object>> USUAL = Map.ofEntries(
             Map.entry("weighed-in", Map.of("part", "onion", "kg", 0.5)),
@@ -82,6 +82,7 @@ class GuardTableTest {
             Map.entry("cooling-read", Map.of("celsius", 30.0)),
             Map.entry("reheated", Map.of("celsius", 76.0)),
             Map.entry("stored", Map.of("litres", 1.0)),
+            Map.entry("moved", Map.of("lotId", "stored785", "kept", "frozen")),
             Map.entry("delivered", Map.of("stationId", "soup", "litres", 0.5)),
             Map.entry("discarded", Map.of("litres", 0.5, "words", "spilt")),
             Map.entry("abandoned", Map.of("words", "power cut")));
@@ -195,13 +196,16 @@ class GuardTableTest {
               b reduce it to its mark first, or log what it was reduced to
               c the last reading is not down to the cold limit yet
               d cooling failed: reheat it once and start again, or discard it
-              e it is put away already; withdraw that entry and log it anew if the litres are wrong
+              e more than is left of this batch
             delivered aaaaaaaaaaaaaaaaaaaaaaxb
               a put it away as a lot first
               b more than is left of this lot
+            moved aaaaaaaaaaaaaaaaaaaaaaxb
+              a this batch has no such lot
+              b nothing is left of this lot
             discarded aaaaaaaaaaaaaaxxxxxxxxxb
               a give the batch up instead
-              b more than is left of this batch
+              b more than is left of this lot
             abandoned xxxxxxxxxxxxxxaaaaaaaaaa
               a it is already strained; discard the litres instead
             """;

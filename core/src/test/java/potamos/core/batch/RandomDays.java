@@ -12,6 +12,7 @@ import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
+import potamos.core.safety.Kept;
 
 /** A clumsy cook: logs anything at any time; what makes no sense is refused, the rest stands. */
 final class RandomDays {
@@ -61,8 +62,8 @@ final class RandomDays {
             case 10 -> new PotEvent.Judged(stamp, random.nextInt(8) == 0, Duration.ofMinutes(15));
             case 11 -> new FinishEvent.Strained(stamp, litres, 2, random.nextBoolean());
             case 12 -> new ColdEvent.CoolingRead(stamp, celsius);
-            case 13 -> new ShelfEvent.Stored(stamp, litres, "cold store");
-            default -> new ShelfEvent.Delivered(stamp, "soup", "", litres);
+            case 13 -> new ShelfEvent.Stored(stamp, litres, "cold store", Kept.COLD, "", 1);
+            default -> new ShelfEvent.Delivered(stamp, "soup", "", litres, "");
         };
     }
 }

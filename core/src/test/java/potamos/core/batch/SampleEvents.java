@@ -28,10 +28,10 @@ public final class SampleEvents {
                 ? 2 + 2 * share
                 : figure.least() + share * (figure.most() - figure.least());
         return switch (figure.quantity()) {
-            case CHOICE -> figure.choices().get(share < 0.5 ? 1 : 2);
+            case CHOICE -> figure.choices().get(Math.min(figure.choices().size() - 1, share < 0.5 ? 1 : 2));
             case YES -> share < 0.5;
             case MINUTES, COUNT, STEP -> (int) number;
-            case WORDS, PART, BOX, STATION, CALL -> share < 0.5 ? "bed" : "another";
+            case WORDS, PART, LOT, BOX, STATION, CALL -> share < 0.5 ? "bed" : "another";
             default -> number;
         };
     }
@@ -41,7 +41,7 @@ public final class SampleEvents {
             case CHOICE -> "TAROT";
             case YES -> "perhaps";
             case MINUTES, COUNT, STEP -> (int) figure.most() + 1;
-            case WORDS, PART, BOX, STATION, CALL -> "x".repeat((int) figure.most() + 1);
+            case WORDS, PART, LOT, BOX, STATION, CALL -> "x".repeat((int) figure.most() + 1);
             default -> figure.most() + 1;
         };
     }

@@ -26,6 +26,7 @@ import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
 import potamos.server.coldside.Shelf;
+import potamos.server.coldside.Stops;
 import potamos.server.devices.Devices;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.larder.Larder;
@@ -51,6 +52,7 @@ public class Batches {
     private final Devices devices;
     private final Shelf shelf;
     private final Larder larder;
+    private final Stops stops;
     private final Changes changes;
     private final KitchenClock clock;
     private final Json json;
@@ -65,6 +67,7 @@ public class Batches {
             Devices devices,
             Shelf shelf,
             Larder larder,
+            Stops stops,
             Changes changes,
             KitchenClock clock,
             Json json,
@@ -77,6 +80,7 @@ public class Batches {
         this.devices = devices;
         this.shelf = shelf;
         this.larder = larder;
+        this.stops = stops;
         this.changes = changes;
         this.clock = clock;
         this.json = json;
@@ -164,6 +168,7 @@ public class Batches {
         Instant told = at.isAfter(now) ? at : now;
         List<BatchEvent> events = new ArrayList<>(Logged.events(logged));
         Batch.Accepted accepted = Batch.accept(plan, events, event, told);
+        checkStopped(event, accepted.state());
         mapper.insertEvent(new BatchMapper.EventRow(
                 row.id(),
                 logged.size() + 1,
@@ -228,6 +233,16 @@ public class Batches {
         call.needs().refused(name, Contents.of(plan.charge())).ifPresent(reason -> {
             throw Refusal.of("callId", "not what " + call.stationName() + " asked for: " + reason);
         });
+    }
+
+    /** Nothing goes out of a lot that somebody has stopped. */
+    private void checkStopped(BatchEvent event, BatchState state) {
+        if (event instanceof ShelfEvent.Delivered delivered) {
+            String lot = delivered.lot().isEmpty() ? state.shelf().lots().get(0).id() : delivered.lot();
+            stops.of(lot).ifPresent(why -> {
+                throw new Conflict("lot", "This lot is stopped: " + why + ". Nobody may hand it out.");
+            });
+        }
     }
 
     /** Everything that the tables tell of a batch beside its events. */

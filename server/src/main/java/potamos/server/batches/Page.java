@@ -20,6 +20,7 @@ import potamos.core.batch.Stage;
 import potamos.core.batch.Weighing;
 import potamos.core.formula.PrepPhase;
 import potamos.core.liquor.Brix;
+import potamos.core.safety.Kept;
 import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
 import potamos.server.charges.CoolingView;
@@ -69,7 +70,30 @@ record Page(
         @NotNull List<Integer> longerMin,
         @NotNull List<SpentSign> spentSigns,
         Optional<String> lotId,
+        @NotNull List<LotRef> lots,
+        double restL,
         Optional<InsertedView> inserted) {
+
+    /** Litres put away together. */
+    record LotRef(
+            @NotNull String id,
+            double litres,
+            double leftL,
+            @NotNull String place,
+            @NotNull Kept kept,
+            @NotNull String container,
+            int containers) {
+        static LotRef of(BatchState.Lot lot) {
+            return new LotRef(
+                    lot.id(),
+                    lot.litres().litres(),
+                    lot.left().litres(),
+                    lot.place(),
+                    lot.kept(),
+                    lot.container(),
+                    lot.count());
+        }
+    }
 
     /** When the batch came to a stage. */
     record EnteredView(@NotNull Stage stage, @NotNull Instant at) {}
@@ -208,6 +232,8 @@ record Page(
                         .toList())
                 .spentSigns(SpentSign.of(plan.charge().formula().family()))
                 .lotId(lotId)
+                .lots(state.shelf().lots().stream().map(LotRef::of).toList())
+                .restL(Expectation.notPutAway(state).litres())
                 .inserted(inserted)
                 .build();
     }

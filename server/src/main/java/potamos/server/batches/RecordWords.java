@@ -55,7 +55,7 @@ final class RecordWords {
             case YES ->
                 (boolean) value ? Words.ENGLISH.figure(kind, figure.name()).toLowerCase(Locale.ROOT) : "";
             case WORDS -> (String) value;
-            case BOX, STATION, CALL -> "";
+            case LOT, BOX, STATION, CALL -> "";
         };
     }
 

@@ -121,9 +121,13 @@ class RunningBatches implements Running, UnderWay {
         BatchState state = open.state();
         Formula formula = plan.charge().formula();
         Instant ready = open.outlook().ready();
-        double expected = Expectation.litresOut(plan, state).mid();
-        double spare = expected
-                - promised.values().stream().mapToDouble(litres -> litres).sum();
+        // What is put away of it already stands on the shelf, and serves its calls first.
+        double putAway = state.shelf().left().litres();
+        double expected = state.shelf().lots().isEmpty()
+                ? Expectation.litresOut(plan, state).mid()
+                : Expectation.notPutAway(state).litres();
+        double calls = promised.values().stream().mapToDouble(litres -> litres).sum();
+        double spare = expected - Math.max(0, calls - putAway);
         Lot lot = new Lot(
                 Running.Standing.lot(row.number()),
                 formula.slug(),

@@ -1,26 +1,34 @@
 package potamos.server.coldside;
 
 import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.charge.Contents;
 import potamos.core.cooling.CoolingVerdict;
+import potamos.core.formula.Family;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.Allergen;
+import potamos.core.safety.Kept;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
@@ -40,6 +48,8 @@ class LotEndpoint {
             int batchNumber,
             @NotNull String code,
             @NotNull String formulaName,
+            @NotNull Family family,
+            double gelatinGPerL,
             double litres,
             double leftL,
             @NotNull Instant madeAt,
@@ -49,6 +59,11 @@ class LotEndpoint {
             boolean allergensUnknown,
             @NotNull String place,
             @NotNull CoolingVerdict.Outcome verdict,
+            @NotNull Kept kept,
+            @NotNull String container,
+            int containers,
+            boolean thawed,
+            Optional<String> stopped,
             @NotNull List<DeliveryView> deliveries) {}
 
     record DeliveryView(
@@ -70,6 +85,7 @@ class LotEndpoint {
     private static final int MOST_LOTS = 100_000;
 
     private final LotMapper mapper;
+    private final Stops stops;
     private final Kitchens kitchens;
     private final KitchenClock clock;
     private final Json json;
@@ -78,12 +94,14 @@ class LotEndpoint {
 
     LotEndpoint(
             LotMapper mapper,
+            Stops stops,
             Kitchens kitchens,
             KitchenClock clock,
             Json json,
             @Value("${potamos.address}") String publicAddress) {
         this.publicAddress = publicAddress;
         this.mapper = mapper;
+        this.stops = stops;
         this.kitchens = kitchens;
         this.clock = clock;
         this.json = json;
@@ -125,20 +143,61 @@ class LotEndpoint {
         person.require(Role.Right.READ);
         LotMapper.LotRow row = mapper.byId(id, person.kitchenId()).orElseThrow(() -> new NotFound("lot"));
         Kitchens.Kitchen kitchen = kitchens.of(person.kitchenId());
-        byte[] pdf = Label.of(
-                kitchen.name(),
-                row.formulaName(),
-                row.code(),
-                row.litres(),
-                row.madeAt().atZone(kitchen.zone()).toLocalDate(),
-                row.useBy(),
-                allergens(contents(row.contents())),
-                contents(row.contents()).unknown(),
-                publicAddress + "/lots/" + id,
-                person.units());
+        byte[] pdf = label(row, kitchen, person, 1).alone();
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"label-" + row.code() + ".pdf\"")
                 .body(pdf);
+    }
+
+    record StopIn(@Size(max = 300) String reason) {}
+
+    @Operation(summary = "Stops a lot: nobody may hand it out")
+    @PostMapping("/api/lots/{id}/stop")
+    LotView stop(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody StopIn body) {
+        stops.stop(person, id, body.reason() == null ? "" : body.reason());
+        return one(person, id);
+    }
+
+    @Operation(summary = "Releases a lot that was stopped")
+    @DeleteMapping("/api/lots/{id}/stop")
+    LotView release(@AuthenticationPrincipal Person person, @PathVariable String id) {
+        stops.release(person, id);
+        return one(person, id);
+    }
+
+    /** One label for each container, eight to a sheet. */
+    @Operation(summary = "The labels of all that a batch was put away in, on sheets")
+    @GetMapping(path = "/api/batches/{id}/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> labels(@AuthenticationPrincipal Person person, @PathVariable String id) throws IOException {
+        person.require(Role.Right.READ);
+        List<LotMapper.LotRow> lots = mapper.ofBatch(id, person.kitchenId());
+        if (lots.isEmpty()) {
+            throw new NotFound("lot");
+        }
+        Kitchens.Kitchen kitchen = kitchens.of(person.kitchenId());
+        List<Label> labels = lots.stream()
+                .flatMap(row -> IntStream.rangeClosed(1, row.containers())
+                        .mapToObj(number -> label(row, kitchen, person, number)))
+                .toList();
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"labels.pdf\"")
+                .body(Label.sheets(labels));
+    }
+
+    private Label label(LotMapper.LotRow row, Kitchens.Kitchen kitchen, Person person, int number) {
+        Contents contents = contents(row.contents());
+        return new Label(
+                kitchen.name(),
+                row.formulaName(),
+                row.code() + (row.containers() > 1 ? "·" + number : ""),
+                row.litres() / row.containers(),
+                row.madeAt().atZone(kitchen.zone()).toLocalDate(),
+                row.useBy(),
+                row.kept(),
+                allergens(contents),
+                contents.unknown(),
+                publicAddress + "/lots/" + row.id(),
+                person.units());
     }
 
     @Operation(summary = "What was delivered lately")
@@ -170,6 +229,8 @@ class LotEndpoint {
                 row.batchNumber(),
                 row.code(),
                 row.formulaName(),
+                row.family(),
+                contents(row.contents()).gelatinGPerL(),
                 row.litres(),
                 row.leftLitres(),
                 row.madeAt(),
@@ -179,6 +240,11 @@ class LotEndpoint {
                 contents(row.contents()).unknown(),
                 row.place(),
                 row.verdict(),
+                row.kept(),
+                row.container(),
+                row.containers(),
+                row.thawed(),
+                Optional.ofNullable(row.stopped()),
                 deliveries.stream().map(this::view).toList());
     }
 

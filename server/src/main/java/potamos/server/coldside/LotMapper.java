@@ -9,6 +9,8 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import potamos.core.cooling.CoolingVerdict;
+import potamos.core.formula.Family;
+import potamos.core.safety.Kept;
 
 /** Rows of lots and deliveries. Both tell what the events of a batch tell, and are rebuilt from them. */
 @Mapper
@@ -21,13 +23,19 @@ interface LotMapper {
             int batchNumber,
             String code,
             String formulaName,
+            Family family,
             double litres,
             double leftLitres,
             Instant madeAt,
             LocalDate useBy,
             String contents,
             String place,
-            CoolingVerdict.Outcome verdict) {}
+            CoolingVerdict.Outcome verdict,
+            Kept kept,
+            String container,
+            int containers,
+            boolean thawed,
+            String stopped) {}
 
     record DeliveryRow(
             String id,
@@ -48,8 +56,11 @@ interface LotMapper {
     String LOTS = """
             SELECT l.id, l.kitchen_id, l.batch_id, b.number AS batch_number, l.code,
                    JSON_VALUE(b.plan, '$.charge.formula.name') AS formula_name,
+                   JSON_VALUE(b.plan, '$.charge.formula.family') AS family,
                    l.litres, l.left_litres, l.made_at, l.use_by,
-                   COALESCE(l.contents, '{"allergens":[],"traces":[],"gelatinGPerL":0,"unknown":true}') AS contents, l.place, l.verdict
+                   COALESCE(l.contents, '{"allergens":[],"traces":[],"gelatinGPerL":0,"unknown":true}') AS contents, l.place, l.verdict,
+                   l.kept, l.container, l.containers, l.thawed,
+                   (SELECT IF(s.stopped, s.reason, NULL) FROM lot_stop s WHERE s.lot_id = l.id ORDER BY s.id DESC LIMIT 1) AS stopped
             FROM lot l JOIN batch b ON b.id = l.batch_id
             """;
 
@@ -67,12 +78,8 @@ interface LotMapper {
             JOIN account a ON a.id = e.account_id
             """;
 
-    @Insert("""
-            INSERT INTO lot (id, kitchen_id, batch_id, code, litres, left_litres, made_at, use_by, contents, place, verdict)
-            VALUES (#{id}, #{kitchenId}, #{batchId}, #{code}, #{litres}, #{leftLitres}, #{madeAt}, #{useBy}, #{contents},
-                    #{place}, #{verdict})
-            """)
-    void insertLot(
+    /** A lot as it is made from the events. */
+    record NewLot(
             String id,
             String kitchenId,
             String batchId,
@@ -83,7 +90,19 @@ interface LotMapper {
             LocalDate useBy,
             String contents,
             String place,
-            String verdict);
+            String verdict,
+            Kept kept,
+            String container,
+            int containers,
+            boolean thawed) {}
+
+    @Insert("""
+            INSERT INTO lot (id, kitchen_id, batch_id, code, litres, left_litres, made_at, use_by, contents, place, verdict, kept,
+                             container, containers, thawed)
+            VALUES (#{id}, #{kitchenId}, #{batchId}, #{code}, #{litres}, #{leftLitres}, #{madeAt}, #{useBy}, #{contents},
+                    #{place}, #{verdict}, #{kept}, #{container}, #{containers}, #{thawed})
+            """)
+    void insertLot(NewLot lot);
 
     @Insert("""
             INSERT INTO delivery (id, kitchen_id, batch_id, lot_id, station_id, call_id, litres, delivered_at)
@@ -117,8 +136,8 @@ interface LotMapper {
     @Select(LOTS + " WHERE l.id = #{id} AND l.kitchen_id = #{kitchenId}")
     Optional<LotRow> byId(String id, String kitchenId);
 
-    @Select(LOTS + " WHERE l.batch_id = #{batchId} AND l.kitchen_id = #{kitchenId}")
-    Optional<LotRow> ofBatch(String batchId, String kitchenId);
+    @Select(LOTS + " WHERE l.batch_id = #{batchId} AND l.kitchen_id = #{kitchenId} ORDER BY l.made_at, l.code")
+    List<LotRow> ofBatch(String batchId, String kitchenId);
 
     @Select(DELIVERIES + """
             WHERE d.kitchen_id = #{kitchenId} AND d.delivered_at > #{since}

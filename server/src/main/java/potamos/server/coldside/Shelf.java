@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.stereotype.Service;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
@@ -20,6 +19,8 @@ import potamos.server.Json;
 public class Shelf {
 
     private static final DateTimeFormatter CODE_DAY = DateTimeFormatter.ofPattern("yyMMdd");
+
+    private static final int LETTERS = 26;
 
     private final LotMapper mapper;
     private final Json json;
@@ -40,43 +41,64 @@ public class Shelf {
             BatchState state) {
         mapper.forgetDeliveries(batchId);
         mapper.forgetLots(batchId);
-        Optional<ShelfEvent.Stored> stored = believed.stream()
-                .filter(ShelfEvent.Stored.class::isInstance)
-                .map(ShelfEvent.Stored.class::cast)
-                .findFirst();
-        if (stored.isEmpty()) {
-            return;
-        }
-        ShelfEvent.Stored lot = stored.get();
         LocalDate made = state.cooling()
                 .strainedAt()
-                .orElse(lot.stamp().at())
+                .orElse(plan.accepted())
                 .atZone(zone)
                 .toLocalDate();
-        mapper.insertLot(
-                lot.stamp().id(),
-                kitchenId,
-                batchId,
-                CODE_DAY.format(made) + "-" + number,
-                lot.litres().litres(),
-                state.shelf().left().litres(),
-                lot.stamp().at(),
-                Keeping.coldUseBy(made, plan.charge().formula().coldDays(), plan.limits()),
-                json.write(Contents.of(plan.charge())),
-                lot.place(),
-                state.cooling().verdict().map(v -> v.overall().name()).orElse("NOT_SHOWN"));
+        String contents = json.write(Contents.of(plan.charge()));
+        String verdict = state.cooling().verdict().map(v -> v.overall().name()).orElse("NOT_SHOWN");
+        List<BatchState.Lot> lots = state.shelf().lots();
+        for (int i = 0; i < lots.size(); i++) {
+            BatchState.Lot lot = lots.get(i);
+            mapper.insertLot(new LotMapper.NewLot(
+                    lot.id(),
+                    kitchenId,
+                    batchId,
+                    CODE_DAY.format(made) + "-" + number + letter(i),
+                    lot.litres().litres(),
+                    lot.left().litres(),
+                    lot.at(),
+                    Keeping.useBy(
+                            lot.kept(),
+                            lot.since().atZone(zone).toLocalDate(),
+                            lot.thawed(),
+                            made,
+                            plan.charge().formula().coldDays(),
+                            plan.charge().formula().frozenMonths(),
+                            plan.limits()),
+                    contents,
+                    lot.place(),
+                    verdict,
+                    lot.kept(),
+                    lot.container(),
+                    lot.count(),
+                    lot.thawed()));
+        }
+        if (lots.isEmpty()) {
+            return;
+        }
         for (BatchEvent event : believed) {
             if (event instanceof ShelfEvent.Delivered delivered) {
                 mapper.insertDelivery(
                         delivered.stamp().id(),
                         kitchenId,
                         batchId,
-                        lot.stamp().id(),
+                        delivered.lot().isEmpty() ? lots.get(0).id() : delivered.lot(),
                         delivered.station(),
                         delivered.call().isEmpty() ? null : delivered.call(),
                         delivered.litres().litres(),
                         delivered.stamp().at());
             }
         }
+    }
+
+    /** The first lot has the number of its batch alone, as it always had; those after it a letter, as they are said aloud. */
+    private static String letter(int place) {
+        if (place == 0) {
+            return "";
+        }
+        String more = place < LETTERS ? "" : Integer.toString(place / LETTERS);
+        return (char) ('a' + place % LETTERS) + more;
     }
 }

@@ -1,7 +1,10 @@
 package potamos.server.courses;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import potamos.core.cooling.CoolingVerdict;
@@ -10,6 +13,9 @@ import potamos.core.formula.Family;
 /** Stock that stands in the cold and is not spoken for. */
 @Mapper
 interface ShelfMapper {
+
+    /** Less is no stock. */
+    double LEAST_L = 0.05;
 
     record OnShelf(
             String code,
@@ -21,20 +27,58 @@ interface ShelfMapper {
             String contents,
             CoolingVerdict.Outcome verdict) {}
 
+    /** A lot with what of its batch is promised to calls. */
+    record Lot(
+            String batchId,
+            String code,
+            String slug,
+            String name,
+            Family family,
+            double leftL,
+            double promisedL,
+            LocalDate useBy,
+            String contents,
+            CoolingVerdict.Outcome verdict) {}
+
+    /** What is stopped is for nobody, and what lies in the freezer is not ready for anybody until it is thawed. */
     @Select("""
-            SELECT l.code,
+            SELECT l.batch_id, l.code,
                    JSON_VALUE(b.plan, '$.charge.formula.slug') AS slug,
                    JSON_VALUE(b.plan, '$.charge.formula.name') AS name,
                    JSON_VALUE(b.plan, '$.charge.formula.family') AS family,
-                   l.left_litres - COALESCE(p.litres, 0) AS spare_l, l.use_by,
+                   l.left_litres AS left_l, COALESCE(p.litres, 0) AS promised_l, l.use_by,
                    COALESCE(l.contents, '{"allergens":[],"traces":[],"gelatinGPerL":0,"unknown":true}') AS contents, l.verdict
             FROM lot l JOIN batch b ON b.id = l.batch_id
             LEFT JOIN (
               SELECT q.batch_id, SUM(q.promised_l) AS litres FROM batch_call q JOIN station_call c ON c.id = q.call_id
               WHERE c.closed_at IS NULL GROUP BY q.batch_id) p ON p.batch_id = b.id
-            WHERE l.kitchen_id = #{kitchenId} AND l.left_litres > 0 AND l.use_by >= #{today}
-              AND l.left_litres - COALESCE(p.litres, 0) > 0.05
-            ORDER BY l.use_by
+            WHERE l.kitchen_id = #{kitchenId} AND l.left_litres > 0 AND l.use_by >= #{today} AND l.kept = 'COLD'
+              AND NOT COALESCE((SELECT s.stopped FROM lot_stop s WHERE s.lot_id = l.id ORDER BY s.id DESC LIMIT 1), FALSE)
+            ORDER BY l.use_by, l.made_at, l.code
             """)
-    List<OnShelf> spare(String kitchenId, LocalDate today);
+    List<Lot> lots(String kitchenId, LocalDate today);
+
+    /** Of each lot what is not promised; what a batch has promised comes out of its lots one after another. */
+    default List<OnShelf> spare(String kitchenId, LocalDate today) {
+        Map<String, Double> promised = new HashMap<>();
+        List<OnShelf> spare = new ArrayList<>();
+        for (Lot lot : lots(kitchenId, today)) {
+            double open = promised.getOrDefault(lot.batchId(), lot.promisedL());
+            double gives = Math.min(open, lot.leftL());
+            promised.put(lot.batchId(), open - gives);
+            double rest = lot.leftL() - gives;
+            if (rest > LEAST_L) {
+                spare.add(new OnShelf(
+                        lot.code(),
+                        lot.slug(),
+                        lot.name(),
+                        lot.family(),
+                        rest,
+                        lot.useBy(),
+                        lot.contents(),
+                        lot.verdict()));
+            }
+        }
+        return spare;
+    }
 }

@@ -18,13 +18,16 @@ import potamos.core.batch.BatchState;
 import potamos.core.batch.ColdEvent;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
+import potamos.core.batch.Expectation;
 import potamos.core.batch.ShelfEvent;
+import potamos.core.batch.Stage;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.figure.Figures;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
+import potamos.core.safety.Kept;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.batches.AcceptedPlans;
@@ -36,6 +39,15 @@ import potamos.server.courses.Accepting;
 @Component
 @ConditionalOnProperty(name = "potamos.demo", havingValue = "true")
 class DemoCook {
+
+    /** Left in the cold beside what is called for. */
+    private static final double AT_HAND_L = 2;
+
+    private static final double LEAST_TO_FREEZE_L = 0.5;
+    private static final String TUB = "5 L tub";
+    private static final double TUB_L = 5;
+    private static final String BAG = "1 L bag";
+    private static final double BAG_L = 1;
 
     /** One act after another. */
     private static final Duration HANDS_FULL = Duration.ofSeconds(30);
@@ -100,19 +112,39 @@ class DemoCook {
         coolingRead(person, batch, strained.plusSeconds((long) (total * 60)), celsius);
     }
 
-    /** Works on to the end: cooled, put away, and one call met from it. */
+    /** Works on to the end: cooled, put away in tubs for the days ahead and in bags for the freezer, and one call met from it. */
     void finish(Person person, String batch, String station, String call, double litres) {
         work(
                 person,
                 batch,
-                Set.of(),
+                Set.of(DueAct.Kind.STORE),
                 Instant.MAX,
-                state -> state.shelf().stored().litres() > 0);
+                state -> state.stage().compareTo(Stage.STORE) >= 0);
+        clock.advance(LOOK_UP);
+        double out = Expectation.notPutAway(batches.load(person, batch).state()).litres();
+        double cold = Math.min(out, litres + AT_HAND_L);
+        ShelfEvent.Stored tubs = putAway(person, cold, Kept.COLD, "Cold store, shelf 2", TUB, TUB_L);
+        batches.log(person, batch, tubs);
+        if (out - cold > LEAST_TO_FREEZE_L) {
+            batches.log(person, batch, putAway(person, out - cold, Kept.FROZEN, "Freezer, left", BAG, BAG_L));
+        }
         clock.advance(Duration.ofMinutes(20));
         batches.log(
                 person,
                 batch,
-                new ShelfEvent.Delivered(stamp(person, clock.instant()), station, call, Volume.ofLitres(litres)));
+                new ShelfEvent.Delivered(
+                        stamp(person, clock.instant()),
+                        station,
+                        call,
+                        Volume.ofLitres(litres),
+                        tubs.stamp().id()));
+    }
+
+    private ShelfEvent.Stored putAway(
+            Person person, double litres, Kept kept, String place, String container, double each) {
+        return new ShelfEvent.Stored(
+                stamp(person, clock.instant()), Volume.ofLitres(round(litres)), place, kept, container, (int)
+                        Math.ceil(litres / each));
     }
 
     /** Looks up again and again, each time doing everything that is due, until it is done. */

@@ -103,8 +103,7 @@ interface StandingMapper {
     @Update("""
             UPDATE station_call c SET c.closed_at = #{at}, c.closed_by = c.asked_by, c.closed_short = FALSE
             WHERE c.standing_id = #{id} AND c.closed_at IS NULL AND c.withdrawn_at IS NULL
-              AND EXISTS (SELECT 1 FROM batch_call p JOIN batch b ON b.id = p.batch_id
-                          WHERE p.call_id = c.id AND b.stage IN ('ON_SHELF', 'DONE'))
+              AND EXISTS (SELECT 1 FROM batch_call p JOIN lot l ON l.batch_id = p.batch_id WHERE p.call_id = c.id)
             """)
     int stands(String id, Instant at);
 

@@ -1,0 +1,162 @@
+package potamos.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** From a supplier's lot to whoever was handed what, and back; and what is stopped on the way. */
+@ExtendWith(TestKitchen.class)
+class TraceTest {
+
+    private final Visitor cook = Visitor.signedIn("ilse");
+    private final String supplierLot = "T-" + UUID.randomUUID().toString().substring(0, 8);
+
+    private String box(double kg) {
+        String id = UUID.randomUUID().toString();
+        Visitor.Answer in = cook.post("/api/larder/boxes", """
+                {"id": "%s", "goods": "chicken-carcass", "kg": %s, "useBy": "%s", "doorC": 2, "supplier": "Hill Farm",
+                 "supplierLot": "%s"}
+                """.formatted(
+                        id, kg, TestBatch.now().toString().substring(0, 10), supplierLot));
+        assertThat(in.status()).as("%s", in.body()).isEqualTo(201);
+        return id;
+    }
+
+    /** Taken out of a box, simmered, strained, cooled, and put away in two lots. */
+    private TestBatch made(String box) {
+        TestBatch batch = TestBatch.accepted(cook, 12);
+        batch.log("took", "\"part\": \"bed\", \"kg\": 9, \"boxId\": \"%s\"".formatted(box));
+        batch.cold();
+        batch.log("stored", "\"litres\": 7, \"containers\": 2");
+        batch.log("stored", "\"litres\": 4, \"kept\": \"frozen\", \"container\": \"bag\", \"containers\": 4");
+        return batch;
+    }
+
+    private String station() {
+        return cook.get("/api/kitchen/stations").at("/0/id").asString();
+    }
+
+    private static List<String> ids(JsonNode list) {
+        return list.valueStream().map(one -> one.path("id").asString()).toList();
+    }
+
+    private static String lot(TestBatch batch, int place) {
+        return batch.page().at("/lots/" + place + "/id").asString();
+    }
+
+    private Visitor.Answer deliver(TestBatch batch, String lot) {
+        return batch.tryLog(
+                UUID.randomUUID().toString(),
+                "delivered",
+                "\"litres\": 2, \"stationId\": \"%s\", \"lotId\": \"%s\"".formatted(station(), lot));
+    }
+
+    private Visitor.Answer trace(String what) {
+        return cook.get("/api/trace?what=" + what);
+    }
+
+    @Test
+    void aSuppliersLotLeadsToWhoeverWasHandedWhat() {
+        TestBatch batch = made(box(20));
+        assertThat(deliver(batch, lot(batch, 0)).status()).isEqualTo(200);
+        JsonNode trace = trace(supplierLot).body();
+        assertThat(ids(trace.path("batches"))).containsExactly(batch.id());
+        assertThat(trace.at("/taken/0/kg").asDouble()).isEqualTo(9);
+        assertThat(ids(trace.path("lots"))).containsExactly(lot(batch, 0), lot(batch, 1));
+        assertThat(trace.at("/lots/1/code").asString()).endsWith("b");
+        assertThat(trace.at("/slips/0/litres").asDouble()).isEqualTo(2);
+        assertThat(trace.at("/slips/0/by").asString()).isEqualTo("Ilse Varga");
+        String csv =
+                new String(cook.get("/api/trace.csv?what=" + supplierLot).raw().body());
+        assertThat(csv.lines().map(line -> line.split(",")[0]))
+                .containsExactly("what", "box", "taken", "batch", "lot", "lot", "slip");
+    }
+
+    @Test
+    void aLotOfStockLeadsBackToEverythingInIt() {
+        String first = box(6);
+        String second = box(8);
+        TestBatch batch = TestBatch.accepted(cook, 12);
+        batch.log("took", "\"part\": \"bed\", \"kg\": 6, \"boxId\": \"%s\"".formatted(first));
+        batch.log("took", "\"part\": \"bed\", \"kg\": 3, \"boxId\": \"%s\"".formatted(second));
+        batch.stored(11);
+        String code = cook.get("/api/lots/" + lot(batch, 0)).at("/code").asString();
+        JsonNode trace = trace(code).body();
+        assertThat(ids(trace.path("boxes"))).containsExactlyInAnyOrder(first, second);
+        assertThat(trace.at("/boxes/0/supplier").asString()).isEqualTo("Hill Farm");
+        assertThat(trace.path("taken").size()).isEqualTo(2);
+    }
+
+    @Test
+    void whatIsRecalledIsStoppedEverywhereAndReleasedOneByOne() {
+        String box = box(20);
+        TestBatch batch = made(box);
+        String lot = lot(batch, 0);
+        String body = "{\"what\": \"%s\", \"reason\": \"the butcher called\"}".formatted(supplierLot);
+        assertThat(cook.post("/api/trace/recalls", "{\"what\": \"%s\"}".formatted(supplierLot))
+                        .reason("reason"))
+                .isNotEmpty();
+        JsonNode recalled = cook.post("/api/trace/recalls", body).body();
+        assertThat(recalled.at("/boxes/0/stopped").asBoolean()).isTrue();
+        assertThat(recalled.path("lots")
+                        .valueStream()
+                        .map(one -> one.path("stopped").asString()))
+                .containsOnly("the butcher called");
+        Visitor.Answer refused = deliver(batch, lot);
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.at("/detail").asString()).contains("the butcher called");
+        TestBatch other = TestBatch.accepted(cook, 12);
+        assertThat(other.tryLog(
+                                UUID.randomUUID().toString(),
+                                "took",
+                                "\"part\": \"bed\", \"kg\": 2, \"boxId\": \"%s\"".formatted(box))
+                        .reason("boxId"))
+                .contains("stopped");
+        // Sent twice it says nothing twice.
+        cook.post("/api/trace/recalls", body);
+        assertThat(cook.get("/api/larder/boxes/" + box)
+                        .at("/story")
+                        .valueStream()
+                        .filter(one -> one.path("kind").asString().equals("STOPPED")))
+                .hasSize(1);
+        assertThat(cook.delete("/api/lots/" + lot + "/stop").at("/stopped").isMissingNode()
+                        || cook.get("/api/lots/" + lot).at("/stopped").isNull())
+                .isTrue();
+        assertThat(deliver(batch, lot).status()).isEqualTo(200);
+    }
+
+    /** A lot's rows are made anew with every act of its batch; that it is stopped stays. */
+    @Test
+    void aStopOutlivesTheNextEntryOfTheBatch() {
+        TestBatch batch = made(box(12));
+        String lot = lot(batch, 0);
+        cook.post("/api/lots/" + lot + "/stop", "{\"reason\": \"cloudy, smells\"}");
+        batch.log("noted", "\"words\": \"kept apart\"");
+        assertThat(cook.get("/api/lots/" + lot).at("/stopped").asString()).isEqualTo("cloudy, smells");
+        assertThat(deliver(batch, lot).status()).isEqualTo(409);
+    }
+
+    @Test
+    void whatNobodyHereHasLeadsNowhere() {
+        TestBatch batch = made(box(12));
+        String code = cook.get("/api/lots/" + lot(batch, 0)).at("/code").asString();
+        Visitor other = TestKitchen.cookOfAnotherKitchen();
+        for (String what : List.of(supplierLot, code, batch.id(), "nothing", "%25", "")) {
+            JsonNode trace = other.get("/api/trace?what=" + what).body();
+            assertThat(trace.path("boxes").size() + trace.path("batches").size())
+                    .as(what)
+                    .isZero();
+        }
+        assertThat(other.post("/api/trace/recalls", "{\"what\": \"%s\", \"reason\": \"mine\"}".formatted(supplierLot))
+                        .reason("what"))
+                .contains("nothing in this kitchen");
+        assertThat(Visitor.signedIn("wen")
+                        .post("/api/trace/recalls", "{\"what\": \"%s\", \"reason\": \"x\"}".formatted(supplierLot))
+                        .status())
+                .isEqualTo(403);
+    }
+}

@@ -1,0 +1,247 @@
+import { useState, type FormEvent, type ReactNode } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import { api, data } from '../../api/client'
+import { useChange } from '../../api/queries'
+import { useTrace, type Trace } from '../../api/trace'
+import { Confluence } from '../../graphics/Confluence'
+import { Button } from '../../kit/Button'
+import { Empty, Failed, Loading, Note, Refused } from '../../kit/Note'
+import { useMay, useTimes, useUnits } from '../../kit/session'
+import { TextField } from '../../kit/TextField'
+import { plainDay } from '../../words/time'
+
+/** Where it came from and where it went: by any number that stands on a label or a slip. */
+export default function TracePlace() {
+  const [params, setParams] = useSearchParams()
+  const what = params.get('what') ?? ''
+  const [typed, setTyped] = useState(what)
+  const trace = useTrace(what)
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    setParams({ what: typed.trim() })
+  }
+  return (
+    <>
+      <h1 className="text-24 mt-0 mb-3 font-bold">Where from, where to</h1>
+      <form onSubmit={submit} className="mb-6 flex max-w-[560px] flex-wrap items-end gap-3">
+        <div className="min-w-[240px] flex-1">
+          <TextField
+            label="A lot's number"
+            value={typed}
+            onValue={setTyped}
+            hint="The supplier's, as on the slip, or ours, as on the label"
+            maxLength={60}
+          />
+        </div>
+        <Button type="submit" tone="act" disabled={typed.trim() === ''}>
+          Follow it
+        </Button>
+      </form>
+      {what === '' ? (
+        <Empty title="Any number will do">
+          A supplier’s lot leads to the batches that it went into, the lots that came of them and the stations
+          that got them; a lot of ours leads back to everything in it.
+        </Empty>
+      ) : trace.isPending ? (
+        <Loading what="the trace" />
+      ) : !trace.data ? (
+        <Failed what="The trace" error={trace.error} onRetry={() => void trace.refetch()} />
+      ) : trace.data.boxes.length + trace.data.batches.length === 0 ? (
+        <Empty title="Nothing here is called that">
+          Look at the label or the slip again: every letter counts.
+        </Empty>
+      ) : (
+        <Found key={what} what={what} trace={trace.data} />
+      )}
+    </>
+  )
+}
+
+/** Rows of one height, so that the lines between them meet them. */
+const ROW = 84
+
+function Found({ what, trace }: { what: string; trace: Trace }) {
+  const units = useUnits()
+  const { day } = useTimes()
+  const may = useMay()
+  const batches = trace.batches.map((one) => one.id)
+  const lots = trace.lots.map((one) => one.id)
+  const mostKg = Math.max(0.001, ...trace.taken.map((one) => one.kg))
+  const mostL = Math.max(0.001, ...trace.lots.map((one) => one.litres))
+  return (
+    <>
+      <div className="flex flex-wrap items-start gap-y-6 overflow-x-auto lg:flex-nowrap">
+        <Column name="In the larder" empty="Nobody told which box it was weighed out of.">
+          {trace.boxes.map((box) => (
+            <Row key={box.id} struck={box.stopped}>
+              <Link to={`/larder/${box.id}`} className="text-18 font-semibold first-letter:uppercase">
+                {box.name}
+              </Link>
+              <span className="text-15 block">
+                {[box.supplier, box.supplierLot && `lot ${box.supplierLot}`].filter(Boolean).join(', ')}
+              </span>
+              <span className="text-13 text-quiet">
+                {units.kg(box.kg)} came {plainDay(box.cameOn)}
+                {box.stopped && <b className="text-hazard font-semibold"> stopped</b>}
+              </span>
+            </Row>
+          ))}
+        </Column>
+        <Confluence
+          left={trace.boxes.map((one) => one.id)}
+          right={batches}
+          bends={trace.taken.map((one) => ({ from: one.boxId, to: one.batchId, weight: one.kg / mostKg }))}
+          rowHeight={ROW}
+        />
+        <Column name="Into the pot" empty="It has gone into no pot.">
+          {trace.batches.map((batch) => (
+            <Row key={batch.id}>
+              <Link to={`/batches/${batch.id}`} className="text-18 font-semibold">
+                {batch.formulaName}
+              </Link>
+              <span className="text-15 block">
+                batch {batch.number},{' '}
+                {units.kg(
+                  trace.taken.filter((one) => one.batchId === batch.id).reduce((kg, one) => kg + one.kg, 0),
+                )}{' '}
+                of it
+              </span>
+              <span className="text-13 text-quiet">{day(batch.acceptedAt)}</span>
+            </Row>
+          ))}
+        </Column>
+        <Confluence
+          left={batches}
+          right={lots}
+          bends={trace.lots.map((one) => ({ from: one.batchId, to: one.id, weight: one.litres / mostL }))}
+          rowHeight={ROW}
+        />
+        <Column name="Put away" empty="Nothing of it is put away.">
+          {trace.lots.map((lot) => (
+            <Row key={lot.id} struck={lot.stopped !== undefined}>
+              <Link to={`/lots/${lot.id}`} className="text-18 font-semibold">
+                {lot.code}
+              </Link>
+              <span className="text-15 block">
+                {units.litres(lot.leftL)} left of {units.litres(lot.litres)}
+              </span>
+              <span className="text-13 text-quiet">
+                {lot.place}
+                {lot.stopped !== undefined && <b className="text-hazard font-semibold"> stopped</b>}
+              </span>
+            </Row>
+          ))}
+        </Column>
+        <Confluence
+          left={lots}
+          right={trace.slips.map((one) => one.id)}
+          bends={trace.slips.map((one) => ({ from: one.lotId, to: one.id, weight: one.litres / mostL }))}
+          rowHeight={ROW}
+        />
+        <Column name="Handed to" empty="Nobody has been handed any.">
+          {trace.slips.map((slip) => (
+            <Row key={slip.id}>
+              <b className="text-18 font-semibold">{slip.stationName}</b>
+              <span className="text-15 block">{units.litres(slip.litres)}</span>
+              <span className="text-13 text-quiet">
+                {day(slip.at)}, {slip.by}
+              </span>
+            </Row>
+          ))}
+        </Column>
+      </div>
+      <p className="mt-6 flex flex-wrap items-center gap-4">
+        <a href={`/api/trace.csv?what=${encodeURIComponent(what)}`} download className="font-semibold">
+          As a table
+        </a>
+        <Button tone="quiet" onClick={() => window.print()}>
+          Print
+        </Button>
+      </p>
+      {may('JUDGE') && <Recall what={what} trace={trace} />}
+    </>
+  )
+}
+
+function Column({ name, empty, children }: { name: string; empty: string; children: ReactNode[] }) {
+  return (
+    <section aria-label={name} className="w-full min-w-[190px] lg:flex-1">
+      <h2 className="text-18 m-0 h-10 font-bold">{name}</h2>
+      {children.length === 0 ? (
+        <p className="text-15 text-quiet m-0">{empty}</p>
+      ) : (
+        <ul className="m-0 list-none p-0">{children}</ul>
+      )}
+    </section>
+  )
+}
+
+function Row({ struck = false, children }: { struck?: boolean; children: ReactNode }) {
+  return (
+    <li
+      className={`flex flex-col justify-center overflow-hidden border-l-4 pl-3 leading-tight ${struck ? 'border-hazard' : 'border-river'}`}
+      style={{ height: ROW - 10, marginBottom: 10 }}
+    >
+      {children}
+    </li>
+  )
+}
+
+/** Nothing of it goes on. Said with a reason, and with what it will stop. */
+function Recall({ what, trace }: { what: string; trace: Trace }) {
+  const units = useUnits()
+  const [asked, setAsked] = useState(false)
+  const [reason, setReason] = useState('')
+  const recall = useChange(
+    () => data(api.POST('/api/trace/recalls', { body: { what, reason } })),
+    'trace',
+    'larder',
+    'lots',
+    'lot',
+    'the-course',
+  )
+  const left = trace.lots.reduce((litres, lot) => litres + lot.leftL, 0)
+  const all = [
+    ...trace.boxes.map((box) => box.stopped),
+    ...trace.lots.map((lot) => lot.stopped !== undefined),
+  ]
+  if (all.length > 0 && all.every(Boolean))
+    return <Note tone="hazard">All of it is stopped. Each box and lot is released on its own page.</Note>
+  if (!asked)
+    return (
+      <Button className="mt-4" onClick={() => setAsked(true)}>
+        Recall it
+      </Button>
+    )
+  return (
+    <form
+      className="border-hazard mt-4 grid max-w-[560px] gap-4 border-l-4 pl-4"
+      onSubmit={(event) => {
+        event.preventDefault()
+        recall.mutate(undefined, { onSuccess: () => setAsked(false) })
+      }}
+    >
+      <p className="text-18 m-0">
+        {trace.lots.length} {trace.lots.length === 1 ? 'lot' : 'lots'} with {units.litres(left)} left are
+        stopped, and what lies in the larder. Who was handed what stands above: they are told by a person.
+      </p>
+      <TextField
+        label="Why"
+        value={reason}
+        onValue={setReason}
+        problem={recall.error?.fields.reason}
+        maxLength={300}
+        required
+      />
+      <Refused problem={recall.error} />
+      <span className="flex gap-2">
+        <Button type="submit" tone="act" disabled={recall.isPending || reason.trim() === ''}>
+          Stop all of it
+        </Button>
+        <Button tone="quiet" onClick={() => setAsked(false)}>
+          Leave it
+        </Button>
+      </span>
+    </form>
+  )
+}
