@@ -5,6 +5,27 @@ import { answer, network, person, pick, problem, visit, said } from '../../testi
 import BatchPlace from './BatchPlace'
 import { acts, logged, openBatch } from '../../testing/batch'
 
+describe('a pot that held what swims', () => {
+  it('is cleaned down before it is filled, and that is logged', async () => {
+    const { sent } = openBatch('batch-prepare-vegetable', (page) => ({
+      ...page,
+      cleanDown: { afterBatch: 4, formulaName: 'Shellfish stock', of: ['CRUSTACEANS'] },
+    }))
+    expect(said((await screen.findByText('Clean down first.')).closest('p'))).toMatch(
+      /held shellfish stock \(batch 4\): crustaceans/,
+    )
+    fireEvent.click(screen.getByRole('button', { name: 'They are clean' }))
+    const [first] = await logged(sent)
+    expect(first).toMatchObject({ kind: 'cleaned-down' })
+  })
+
+  it('says nothing where it need not be', async () => {
+    openBatch('batch-prepare-vegetable')
+    await screen.findByRole('heading', { level: 1 })
+    expect(screen.queryByText('Clean down first.')).toBeNull()
+  })
+})
+
 describe('a batch at its simmer', () => {
   it('says what it is, in what, for whom, and when it is ready', async () => {
     const { page } = openBatch('batch-simmer')

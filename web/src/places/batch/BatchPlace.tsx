@@ -22,6 +22,7 @@ import { BatchStream } from './BatchStream'
 import { BatchWeighOut } from './BatchWeighOut'
 import { BatchWeighing } from './BatchWeighing'
 import { ChoreLine } from './ChoreLine'
+import { CleanDown } from './CleanDown'
 import { Steps } from './Steps'
 import { WeighInSheet } from './WeighInSheet'
 
@@ -99,6 +100,7 @@ function Batch({ page }: { page: Page }) {
       <Short page={page} />
       {page.salted && <Salted page={page} />}
       <ChoreLine page={page} />
+      <CleanDown page={page} />
       {page.weighing && <BatchWeighing page={page} weighing={page.weighing} />}
       <div className="mt-5 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section aria-label={inPot ? 'The pot' : 'Cooling'}>

@@ -34,10 +34,10 @@ final class Pictures {
             new Shot("charge-phone", "ilse", 390, 844, "/formulas/fish-fumet?goal=LITRES&value=8", false),
             new Shot("batch-simmering", "@3"),
             new Shot("batch-cooling", "@2"),
-            new Shot("batch-delivered", "@1"),
             new Shot("cold-side", "/cold"),
             new Shot("lot", "@lot"),
-            new Shot("batches", "/batches"),
+            new Shot("larder", "/larder"),
+            new Shot("trace", "/trace?what=A-2201"),
             new Shot("kitchen", "/kitchen"));
 
     private static final int WIDE = 1280;

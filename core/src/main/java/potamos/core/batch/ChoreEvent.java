@@ -21,6 +21,7 @@ public sealed interface ChoreEvent extends Fact {
             Turned.KIND,
             WaterChanged.KIND,
             BurnerOff.KIND,
+            CleanedDown.KIND,
             Blanched.KIND);
 
     /** The bed or a part on the scale; {@code part} is {@link BatchEvent#BED} or the part's id. */
@@ -188,6 +189,19 @@ public sealed interface ChoreEvent extends Fact {
 
         @Override
         public EventKind<BurnerOff> kind() {
+            return KIND;
+        }
+    }
+
+    /** Vessel, strainer set and ladle are cleaned down of what they held before. */
+    record CleanedDown(Stamp stamp) implements ChoreEvent {
+        public static final EventKind<CleanedDown> KIND = EventKind.named("cleaned-down", CleanedDown.class)
+                .made(CleanedDown::new)
+                .when((is, e) -> is.require(!is.full(), "the pot is already filled for the stock"))
+                .then(Replay::remembered);
+
+        @Override
+        public EventKind<CleanedDown> kind() {
             return KIND;
         }
     }

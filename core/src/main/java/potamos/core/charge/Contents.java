@@ -47,6 +47,20 @@ public record Contents(Set<Allergen> allergens, Set<Trace> traces, double gelati
         BROWNED
     }
 
+    /**
+     * What whatever held this has to be cleaned down of before something else goes in: of all that swims, as far as it is not in that too.
+     *
+     * @return nothing where it need not be
+     */
+    public Set<Allergen> cleanedOffFor(Contents next) {
+        Set<Allergen> left = EnumSet.noneOf(Allergen.class);
+        allergens.stream()
+                .filter(Allergen::swims)
+                .filter(allergen -> !next.allergens.contains(allergen))
+                .forEach(left::add);
+        return left;
+    }
+
     /** What is in the stock of a charge, run as planned. */
     public static Contents of(Charge charge) {
         return of(charge.formula(), charge.forecast().gelatinGPerL());

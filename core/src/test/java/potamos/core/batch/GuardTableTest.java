@@ -105,6 +105,8 @@ class GuardTableTest {
               a nothing is soaking
             burner-off xxxxxxaaaaaaaaaaaaaaaaaa
               a the burner is already off
+            cleaned-down xxxxxxxxaaaaaaaaaaaaaaaa
+              a the pot is already filled for the stock
             blanched xxxxxxxxaaaaaaaaaaaaaaaa
               a the pot is already filled for the stock
             filled axxxxxxxbbbbbbbbbbbbbbbb

@@ -88,6 +88,24 @@ class NeedsTest {
                 .isEmpty();
     }
 
+    /** After what swims comes a clean-down, unless the next swims as well. */
+    @ParameterizedTest
+    @CsvSource({
+        "fish-fumet,    white-chicken, FISH",
+        "shellfish,     white-chicken, CRUSTACEANS",
+        "shellfish,     fish-fumet,    CRUSTACEANS",
+        "fish-fumet,    kelp-flake,    ''",
+        "white-chicken, fish-fumet,    ''",
+        "brown-veal,    vegetable-light, ''",
+    })
+    void aPotIsCleanedDownOfWhatSwims(String before, String next, String of) {
+        Contents held = Contents.of(Book.of(before), 0);
+        String left = held.cleanedOffFor(Contents.of(Book.of(next), 0)).stream()
+                .map(Allergen::name)
+                .collect(Collectors.joining(" "));
+        assertThat(left).isEqualTo(of);
+    }
+
     /** Asking for more never makes more of a stock fit. */
     @RepeatedTest(200)
     void whoeverNeedsMoreIsRefusedAtLeastAsMuch(RepetitionInfo info) {

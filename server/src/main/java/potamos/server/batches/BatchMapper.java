@@ -87,6 +87,15 @@ interface BatchMapper {
     @Select("SELECT DISTINCT batch_id AS id, kitchen_id FROM lot WHERE contents IS NULL")
     List<Known> madeByAnEarlierVersion();
 
+    /** The batch whose stock was in a vessel last, whatever became of it. */
+    @Select("""
+            SELECT b.id, b.kitchen_id, b.number, b.call_id, b.vessel_id, b.burner_id, NULL AS plan, b.accepted_by, b.accepted_at, b.stage
+            FROM batch b JOIN batch_event e ON e.batch_id = b.id AND e.kind = 'filled'
+            WHERE b.vessel_id = #{vesselId} AND b.kitchen_id = #{kitchenId} AND b.id <> #{except}
+            ORDER BY e.happened_at DESC LIMIT 1
+            """)
+    Optional<BatchRow> lastIn(String vesselId, String kitchenId, String except);
+
     @Update("UPDATE batch SET burner_id = #{burnerId} WHERE id = #{id} AND kitchen_id = #{kitchenId}")
     int moveTo(String id, String kitchenId, String burnerId);
 

@@ -14,8 +14,10 @@ class BatchPages {
     private final Batches batches;
     private final BatchMapper mapper;
     private final Calls calls;
+    private final CleanDowns cleanDowns;
 
-    BatchPages(Batches batches, BatchMapper mapper, Calls calls) {
+    BatchPages(Batches batches, BatchMapper mapper, Calls calls, CleanDowns cleanDowns) {
+        this.cleanDowns = cleanDowns;
         this.batches = batches;
         this.mapper = mapper;
         this.calls = calls;
@@ -47,6 +49,12 @@ class BatchPages {
                 .map(e -> e.stamp().id())
                 .reduce((first, last) -> last);
         boolean onShelf = loaded.state().shelf().stored().litres() > 0;
-        return Page.of(loaded, made, onShelf ? lot : Optional.empty(), inserted);
+        Optional<Page.CleanDownView> cleanDown = cleanDowns
+                .before(loaded.row(), loaded.plan(), loaded.state())
+                .map(wanted -> new Page.CleanDownView(
+                        wanted.after(),
+                        wanted.stock(),
+                        wanted.of().stream().sorted().toList()));
+        return Page.of(loaded, made, onShelf ? lot : Optional.empty(), cleanDown, inserted);
     }
 }

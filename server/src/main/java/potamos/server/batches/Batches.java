@@ -53,6 +53,7 @@ public class Batches {
     private final Shelf shelf;
     private final Larder larder;
     private final Stops stops;
+    private final CleanDowns cleanDowns;
     private final Changes changes;
     private final KitchenClock clock;
     private final Json json;
@@ -68,6 +69,7 @@ public class Batches {
             Shelf shelf,
             Larder larder,
             Stops stops,
+            CleanDowns cleanDowns,
             Changes changes,
             KitchenClock clock,
             Json json,
@@ -81,6 +83,7 @@ public class Batches {
         this.shelf = shelf;
         this.larder = larder;
         this.stops = stops;
+        this.cleanDowns = cleanDowns;
         this.changes = changes;
         this.clock = clock;
         this.json = json;
@@ -166,6 +169,9 @@ public class Batches {
             larder.mayTake(row.kitchenId(), plan.charge().formula(), took);
         }
         Instant told = at.isAfter(now) ? at : now;
+        if (event instanceof PotEvent.Filled) {
+            cleanDowns.unlessWanted(row, plan, Batch.replay(plan, Logged.events(logged), told));
+        }
         List<BatchEvent> events = new ArrayList<>(Logged.events(logged));
         Batch.Accepted accepted = Batch.accept(plan, events, event, told);
         checkStopped(event, accepted.state());

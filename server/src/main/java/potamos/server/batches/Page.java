@@ -20,6 +20,7 @@ import potamos.core.batch.Stage;
 import potamos.core.batch.Weighing;
 import potamos.core.formula.PrepPhase;
 import potamos.core.liquor.Brix;
+import potamos.core.safety.Allergen;
 import potamos.core.safety.Kept;
 import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
@@ -72,7 +73,14 @@ record Page(
         Optional<String> lotId,
         @NotNull List<LotRef> lots,
         double restL,
+        Optional<CleanDownView> cleanDown,
         Optional<InsertedView> inserted) {
+
+    /** The vessel held a stock that it has to be cleaned down of before it is filled. */
+    record CleanDownView(
+            int afterBatch,
+            @NotNull String formulaName,
+            @NotNull List<Allergen> of) {}
 
     /** Litres put away together. */
     record LotRef(
@@ -162,7 +170,11 @@ record Page(
             double gelatinGPerL) {}
 
     static Page of(
-            Batches.Loaded loaded, List<CallRef> calls, Optional<String> lotId, Optional<InsertedView> inserted) {
+            Batches.Loaded loaded,
+            List<CallRef> calls,
+            Optional<String> lotId,
+            Optional<CleanDownView> cleanDown,
+            Optional<InsertedView> inserted) {
         Plan accepted = loaded.accepted();
         Plan plan = loaded.plan();
         BatchState state = loaded.state();
@@ -234,6 +246,7 @@ record Page(
                 .lotId(lotId)
                 .lots(state.shelf().lots().stream().map(LotRef::of).toList())
                 .restL(Expectation.notPutAway(state).litres())
+                .cleanDown(cleanDown)
                 .inserted(inserted)
                 .build();
     }

@@ -58,7 +58,8 @@ interface LotMapper {
                    JSON_VALUE(b.plan, '$.charge.formula.name') AS formula_name,
                    JSON_VALUE(b.plan, '$.charge.formula.family') AS family,
                    l.litres, l.left_litres, l.made_at, l.use_by,
-                   COALESCE(l.contents, '{"allergens":[],"traces":[],"gelatinGPerL":0,"unknown":true}') AS contents, l.place, l.verdict,
+                   """ + Shelf.CONTENTS + """
+                   , l.place, l.verdict,
                    l.kept, l.container, l.containers, l.thawed,
                    (SELECT IF(s.stopped, s.reason, NULL) FROM lot_stop s WHERE s.lot_id = l.id ORDER BY s.id DESC LIMIT 1) AS stopped
             FROM lot l JOIN batch b ON b.id = l.batch_id
@@ -68,8 +69,8 @@ interface LotMapper {
             SELECT d.id, d.kitchen_id, d.batch_id, d.lot_id, l.code AS lot_code,
                    JSON_VALUE(b.plan, '$.charge.formula.name') AS formula_name,
                    d.station_id, s.name AS station_name, d.call_id, d.litres, d.delivered_at, l.use_by,
-                   COALESCE(l.contents, '{"allergens":[],"traces":[],"gelatinGPerL":0,"unknown":true}') AS contents,
-                   a.name AS delivered_by
+                   """ + Shelf.CONTENTS + """
+                   , a.name AS delivered_by
             FROM delivery d
             JOIN lot l ON l.id = d.lot_id
             JOIN batch b ON b.id = d.batch_id

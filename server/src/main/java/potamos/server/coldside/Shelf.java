@@ -20,6 +20,10 @@ public class Shelf {
 
     private static final DateTimeFormatter CODE_DAY = DateTimeFormatter.ofPattern("yyMMdd");
 
+    /** Of a lot {@code l}, as a column; what an earlier version made says nothing of it. */
+    public static final String CONTENTS =
+            "COALESCE(l.contents, '{\"allergens\":[],\"traces\":[],\"gelatinGPerL\":0,\"unknown\":true}') AS contents";
+
     private static final int LETTERS = 26;
 
     private final LotMapper mapper;

@@ -9,6 +9,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import potamos.core.cooling.CoolingVerdict;
 import potamos.core.formula.Family;
+import potamos.server.coldside.Shelf;
 
 /** Stock that stands in the cold and is not spoken for. */
 @Mapper
@@ -47,7 +48,8 @@ interface ShelfMapper {
                    JSON_VALUE(b.plan, '$.charge.formula.name') AS name,
                    JSON_VALUE(b.plan, '$.charge.formula.family') AS family,
                    l.left_litres AS left_l, COALESCE(p.litres, 0) AS promised_l, l.use_by,
-                   COALESCE(l.contents, '{"allergens":[],"traces":[],"gelatinGPerL":0,"unknown":true}') AS contents, l.verdict
+                   """ + Shelf.CONTENTS + """
+                   , l.verdict
             FROM lot l JOIN batch b ON b.id = l.batch_id
             LEFT JOIN (
               SELECT q.batch_id, SUM(q.promised_l) AS litres FROM batch_call q JOIN station_call c ON c.id = q.call_id

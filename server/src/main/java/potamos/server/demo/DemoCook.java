@@ -15,6 +15,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
+import potamos.core.batch.ChoreEvent;
 import potamos.core.batch.ColdEvent;
 import potamos.core.batch.DueAct;
 import potamos.core.batch.DueActs;
@@ -24,6 +25,7 @@ import potamos.core.batch.Stage;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingCurve;
 import potamos.core.figure.Figures;
+import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
@@ -39,6 +41,8 @@ import potamos.server.courses.Accepting;
 @Component
 @ConditionalOnProperty(name = "potamos.demo", havingValue = "true")
 class DemoCook {
+
+    private String nextBox;
 
     /** Left in the cold beside what is called for. */
     private static final double AT_HAND_L = 2;
@@ -246,7 +250,18 @@ class DemoCook {
     }
 
     /** What an act becomes in this cook's hands: what is proposed, but for what a hand, an eye or a tongue tells. */
+    /** The next bed comes out of a box of the larder. */
+    void weighsOutOf(String box) {
+        nextBox = box;
+    }
+
     private List<BatchEvent> doing(Person person, Batches.Standing standing, DueAct act) {
+        if (act.kind() == DueAct.Kind.WEIGH && nextBox != null) {
+            String box = nextBox;
+            nextBox = null;
+            return List.of(new ChoreEvent.Took(
+                    stamp(person, clock.instant()), BatchEvent.BED, Mass.ofKg(round(act.amount())), box));
+        }
         if (act.kind() == DueAct.Kind.RESCUE || act.kind() == DueAct.Kind.TOP_UP && act.amount() <= WORTH_A_JUG_L) {
             return List.of();
         }

@@ -248,6 +248,7 @@ class DemoKitchen implements ApplicationRunner {
         Instant yesterday = now.minus(Duration.ofHours(24));
         clock.show(yesterday.minus(Duration.ofHours(5)));
         String cafe = ask(ilse, "Café", CHICKEN, 6, yesterday.plus(Duration.ofHours(9)), "for the terrace");
+        cook.weighsOutOf(larder.yesterday(ilse, LocalDate.ofInstant(yesterday, ZONE)));
         String done = cook.accept(
                 ilse,
                 CHICKEN,

@@ -44,6 +44,11 @@ class DemoLarder {
         this.larder = larder;
     }
 
+    /** What yesterday's chicken was made of, taken in that morning. */
+    String yesterday(Person cook, LocalDate day) {
+        return in(cook, new Came("chicken-carcass", 30, 0, 2, BUTCHER, "A-2201", 1.6), day, false, null, 2.8);
+    }
+
     void fill(Person cook, Person trainee, LocalDate today) {
         CHILLED.forEach(came -> in(cook, came, today, false, null, 2.5));
         GROWN.forEach(came -> in(cook, came, today, false, null, null));
@@ -56,11 +61,12 @@ class DemoLarder {
         trim(trainee, "parsley-stems", 0.12, today.minusDays(96));
     }
 
-    private void in(Person person, Came came, LocalDate today, boolean frozen, Double thickCm, Double doorC) {
+    private String in(Person person, Came came, LocalDate today, boolean frozen, Double thickCm, Double doorC) {
         LocalDate useBy = came.goodDays() == null ? null : today.plusDays(came.goodDays());
+        String id = UUID.randomUUID().toString();
         larder.takeIn(
                 person,
-                UUID.randomUUID().toString(),
+                id,
                 new Larder.Intake(
                         came.goods(),
                         came.kg(),
@@ -74,6 +80,7 @@ class DemoLarder {
                         came.price(),
                         "",
                         false));
+        return id;
     }
 
     private void trim(Person person, String item, double kg, LocalDate day) {
