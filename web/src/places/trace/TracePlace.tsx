@@ -23,7 +23,7 @@ export default function TracePlace() {
   return (
     <>
       <h1 className="text-24 mt-0 mb-3 font-bold">Where from, where to</h1>
-      <form onSubmit={submit} className="mb-6 flex max-w-[560px] flex-wrap items-end gap-3">
+      <form onSubmit={submit} className="mb-6 flex max-w-[560px] flex-wrap items-start gap-3">
         <div className="min-w-[240px] flex-1">
           <TextField
             label="A lot's number"
@@ -33,7 +33,7 @@ export default function TracePlace() {
             maxLength={60}
           />
         </div>
-        <Button type="submit" tone="act" disabled={typed.trim() === ''}>
+        <Button type="submit" tone="act" className="mt-[25px]" disabled={typed.trim() === ''}>
           Follow it
         </Button>
       </form>
