@@ -2,6 +2,7 @@ package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -140,7 +141,10 @@ class AuthorisationTest {
                 .filter(p -> p.path("in").asString().equals("query")
                         && p.path("required").asBoolean())
                 .map(p -> p.path("name").asString() + "="
-                        + made(p.path("schema"), p.path("name").asString()).asString())
+                        + URLEncoder.encode(
+                                made(p.path("schema"), p.path("name").asString())
+                                        .asString(),
+                                StandardCharsets.UTF_8))
                 .reduce((a, b) -> a + "&" + b)
                 .map(q -> "?" + q)
                 .orElse("");

@@ -129,7 +129,7 @@ class CoolingChoiceTest {
         made(
                 cook,
                 "chillers",
-                "\"name\": \"Sink\", \"kind\": \"ICE_BATH\", \"litres\": 120, \"airC\": 1, \"iceKg\": 20, \"iceKgPerH\": 0.2");
+                "\"name\": \"Sink\", \"kind\": \"ICE_BATH\", \"litres\": 120, \"airC\": 1, \"iceKg\": 20, \"iceKgPerH\": 0.01");
         TestKitchen.freshPot(cook);
         JsonNode before = cooling(cook);
         assertThat(before.path("enough").asBoolean()).isTrue();

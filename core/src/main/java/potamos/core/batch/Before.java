@@ -149,6 +149,15 @@ record Before(Plan plan, BatchState state) {
                 - state.shelf().stored().litres();
     }
 
+    /** The bed or a part may still be put on the scale. */
+    void weighsIn(String part) {
+        require(!strained(), "the pot is already strained");
+        require(
+                !part.equals(BatchEvent.BED) || !full(),
+                "the bed was weighed in and the pot filled; correct that entry instead");
+        known(part);
+    }
+
     void known(String part) {
         if (Replay.planned(plan, part).isEmpty()) {
             throw Refusal.of("part", "this formula has no such part");

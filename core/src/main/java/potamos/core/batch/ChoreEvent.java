@@ -35,13 +35,7 @@ public sealed interface ChoreEvent extends Fact {
                 .with(MASS, WeighedIn::mass)
                 .with(LOT, WeighedIn::lot)
                 .made((stamp, f) -> new WeighedIn(stamp, f.get(PART), f.get(MASS), f.or(LOT, "")))
-                .when((is, e) -> {
-                    is.require(!is.strained(), "the pot is already strained");
-                    is.require(
-                            !e.part.equals(BED) || !is.full(),
-                            "the bed was weighed in and the pot filled; correct that entry instead");
-                    is.known(e.part);
-                })
+                .when((is, e) -> is.weighsIn(e.part))
                 .then(Replay::weighedIn);
 
         public WeighedIn {
@@ -70,13 +64,7 @@ public sealed interface ChoreEvent extends Fact {
                 .with(MASS, Took::mass)
                 .with(BOX, Took::box)
                 .made((stamp, f) -> new Took(stamp, f.get(PART), f.get(MASS), f.get(BOX)))
-                .when((is, e) -> {
-                    is.require(!is.strained(), "the pot is already strained");
-                    is.require(
-                            !e.part.equals(BED) || !is.full(),
-                            "the bed was weighed in and the pot filled; correct that entry instead");
-                    is.known(e.part);
-                })
+                .when((is, e) -> is.weighsIn(e.part))
                 .then(Replay::took);
 
         public Took {
