@@ -58,6 +58,8 @@ class AuthorisationTest {
 
     private static final String MARK = "Kestrel";
 
+    private static final int MOST_TIMES_TOLD_TO_WAIT = 5000;
+
     /** One for all: many from one address are told to wait. */
     private Visitor stranger;
 
@@ -210,6 +212,15 @@ class AuthorisationTest {
                 .isLessThan(500);
     }
 
+    /** Many from one address, of other tests too, are told to wait a moment: that is no answer to this. */
+    private Visitor.Answer onceItMayAsk(Operation operation) {
+        Visitor.Answer answer = ask(stranger, operation);
+        for (int told = 0; answer.status() == 429 && told < MOST_TIMES_TOLD_TO_WAIT; told++) {
+            answer = ask(stranger, operation);
+        }
+        return answer;
+    }
+
     @ParameterizedTest
     @MethodSource("operations")
     void whoeverHasNotSignedInIsAskedTo(Operation operation) {
@@ -218,7 +229,7 @@ class AuthorisationTest {
                 .as("the contract says who may ask")
                 .isEqualTo(open);
         if (!open) {
-            assertThat(ask(stranger, operation).status()).isEqualTo(401);
+            assertThat(onceItMayAsk(operation).status()).isEqualTo(401);
         }
     }
 
