@@ -252,8 +252,11 @@ public record BatchState(
             return stored().minus(delivered).minus(discarded);
         }
 
-        public Optional<Lot> lot(String id) {
-            return lots.stream().filter(lot -> lot.id().equals(id)).findFirst();
+        /** The lot that is named; the first where none is, as it is of a batch put away as one. */
+        public Optional<Lot> lot(String named) {
+            return lots.stream()
+                    .filter(lot -> named.isEmpty() || lot.id().equals(named))
+                    .findFirst();
         }
     }
 

@@ -109,27 +109,22 @@ record Before(Plan plan, BatchState state) {
                 "it is put away already; throw litres of the lot away instead");
     }
 
-    /** A lot of this batch. */
-    BatchState.Lot lot(String id) {
-        return state.shelf().lot(id).orElseThrow(() -> Refusal.of("lotId", "this batch has no such lot"));
-    }
-
-    /** A lot has so much left; where the batch is put away as one, it need not be named. */
-    void outOf(String named, Volume litres) {
+    /** A lot of this batch; where the batch is put away as one, it need not be named. */
+    BatchState.Lot lot(String named) {
         if (named.isEmpty() && state.shelf().lots().size() > 1) {
             throw Refusal.of("lotId", "which lot: this batch is put away in several");
         }
-        double left = named.isEmpty()
-                ? state.shelf().left().litres()
-                : lot(named).left().litres();
-        atMost("litres", litres, left, "more than is left of this lot");
+        return state.shelf().lot(named).orElseThrow(() -> Refusal.of("lotId", "this batch has no such lot"));
+    }
+
+    /** A lot has so much left. */
+    void outOf(String named, Volume litres) {
+        atMost("litres", litres, lot(named).left().litres(), "more than is left of this lot");
     }
 
     /** What lies in the freezer is thawed before it goes anywhere. */
     void thawedFirst(String named) {
-        require(
-                named.isEmpty() || lot(named).kept() != Kept.FROZEN,
-                "it lies frozen; take it out of the freezer first, and log that");
+        require(lot(named).kept() != Kept.FROZEN, "it lies frozen; take it out of the freezer first, and log that");
     }
 
     void freezes(Kept kept) {

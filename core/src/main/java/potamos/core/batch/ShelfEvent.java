@@ -70,7 +70,7 @@ public sealed interface ShelfEvent extends Fact {
         }
     }
 
-    /** Handed to a station; out of a lot, or, where none is named, out of the first that has so much. */
+    /** Handed to a station; out of a lot, which need not be named where it is the only one. */
     record Delivered(Stamp stamp, String station, String call, Volume litres, String lot) implements ShelfEvent {
         static final Figure<String> STATION = Figure.station();
         static final Figure<String> CALL = Figure.call();

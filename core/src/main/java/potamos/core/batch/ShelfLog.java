@@ -42,7 +42,7 @@ final class ShelfLog {
 
     /** Out of a lot that is named, or of the only one; where that was taken back since, it is short. */
     private void leaves(String named, Volume litres) {
-        String id = named.isEmpty() ? lots.keySet().stream().findFirst().orElse(named) : named;
+        String id = state().lot(named).map(BatchState.Lot::id).orElse(named);
         lots.compute(id, (key, lot) -> (lot == null ? BatchState.Lot.gone(key) : lot).less(litres.litres()));
     }
 

@@ -23,63 +23,7 @@ import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Kept;
 
-class BatchTest {
-
-    private final Plan plan = Samples.plan();
-    private final List<BatchEvent> events = new ArrayList<>();
-
-    private BatchState log(BatchEvent event) {
-        BatchState state = Batch.accept(plan, events, event, event.stamp().at()).state();
-        events.add(event);
-        return state;
-    }
-
-    private BatchState at(int minute) {
-        return Batch.replay(plan, events, Samples.EIGHT.plus(Duration.ofMinutes(minute)));
-    }
-
-    private List<DueAct> due(int minute) {
-        return DueActs.of(plan, at(minute));
-    }
-
-    private void fillAndLight() {
-        log(new ChoreEvent.WeighedIn(
-                Samples.at(5), BatchEvent.BED, plan.charge().run().bed().mass(), "L1"));
-        log(new PotEvent.Filled(Samples.at(10), plan.charge().water(), Temperature.ofCelsius(12)));
-        log(new PotEvent.HeatOn(Samples.at(12)));
-    }
-
-    /** Turned down as soon as it is there. */
-    private void simmer() {
-        fillAndLight();
-        log(new PotEvent.FirstFoam(Samples.at(reached() - 3)));
-        log(new PotEvent.Skimmed(Samples.at(reached() - 2), Volume.ofLitres(0.1)));
-        log(new PotEvent.SimmerReached(Samples.at(reached())));
-    }
-
-    private int reached() {
-        return 12 + (int) plan.charge().forecast().bringUpMin();
-    }
-
-    private void strain() {
-        simmer();
-        log(new PotEvent.Judged(Samples.at(240), true, Duration.ZERO));
-        log(new FinishEvent.Strained(Samples.at(270), Volume.ofLitres(14), 2, false));
-        log(new ColdEvent.CoolingBegan(Samples.at(272)));
-    }
-
-    private void coolTo(int minute, double celsius) {
-        log(new ColdEvent.CoolingRead(Samples.at(minute), Temperature.ofCelsius(celsius)));
-    }
-
-    private void coolInTime() {
-        strain();
-        coolTo(273, 85);
-        coolTo(290, 57);
-        coolTo(330, 21);
-        coolTo(400, 10);
-        coolTo(500, 4.5);
-    }
+class BatchTest extends LoggedBatch {
 
     @Test
     void eachActLeadsToTheNextStage() {
@@ -206,74 +150,6 @@ class BatchTest {
                         log(new PotEvent.ToppedUp(Samples.at(70), Volume.ofLitres(60), Temperature.ofCelsius(85))))
                 .isInstanceOfSatisfying(
                         Refusal.class, refusal -> assertThat(refusal.high()).isPositive());
-    }
-
-    @Test
-    void noMoreIsDeliveredThanTheLotHolds() {
-        coolInTime();
-        log(new ShelfEvent.Stored(Samples.at(510), Volume.ofLitres(13), "cold store", Kept.COLD, "", 1));
-        log(new ShelfEvent.Delivered(Samples.at(520), "soup", "call", Volume.ofLitres(9), ""));
-        assertThatThrownBy(() -> log(new ShelfEvent.Delivered(Samples.at(530), "sauce", "", Volume.ofLitres(5), "")))
-                .isInstanceOfSatisfying(
-                        Refusal.class, refusal -> assertThat(refusal.high()).isCloseTo(4, within(1e-9)));
-    }
-
-    private static ShelfEvent.Stored stored(int minute, double litres, Kept kept) {
-        return new ShelfEvent.Stored(Samples.at(minute), Volume.ofLitres(litres), "", kept, "tub", 2);
-    }
-
-    /** Half of it cold, some frozen: what nobody has put away stays in sight until somebody does, or pours it away. */
-    @Test
-    void oneBatchIsPutAwayInSeveralLotsAndItsRestNeverVanishes() {
-        coolInTime();
-        double out = at(500).out().orElseThrow().litres();
-        ShelfEvent.Stored cold = stored(510, 8, Kept.COLD);
-        BatchState first = log(cold);
-        assertThat(first.stage()).isEqualTo(Stage.STORE);
-        DueAct rest = due(511).get(0);
-        assertThat(rest.kind()).isEqualTo(Kind.STORE);
-        assertThat(rest.amount()).isCloseTo(out - 8, within(1e-9));
-        ShelfEvent.Stored frozen = stored(512, 4, Kept.FROZEN);
-        BatchState second = log(frozen);
-        assertThat(second.stage()).isEqualTo(Stage.STORE);
-        assertThat(second.shelf().lots()).extracting(BatchState.Lot::kept).containsExactly(Kept.COLD, Kept.FROZEN);
-        assertThatThrownBy(() -> log(stored(513, out - 11, Kept.COLD)))
-                .isInstanceOfSatisfying(
-                        Refusal.class, refusal -> assertThat(refusal.high()).isCloseTo(out - 12, within(1e-9)));
-        BatchState poured =
-                log(new ShelfEvent.Discarded(Samples.at(514), Volume.ofLitres(out - 12), "no room", ShelfEvent.REST));
-        assertThat(poured.stage()).isEqualTo(Stage.ON_SHELF);
-        assertThat(poured.shelf().left().litres()).isCloseTo(12, within(1e-9));
-        assertThat(poured.shelf().spoiled().litres()).isCloseTo(out - 12, within(1e-9));
-    }
-
-    @Test
-    void eachLotGivesOfItsOwnAndWhatLiesFrozenIsThawedFirst() {
-        coolInTime();
-        ShelfEvent.Stored cold = stored(510, 8, Kept.COLD);
-        ShelfEvent.Stored frozen = stored(512, 4, Kept.FROZEN);
-        log(cold);
-        log(frozen);
-        String ice = frozen.stamp().id();
-        assertThatThrownBy(() -> deliver(520, 1, ice)).hasMessageContaining("frozen");
-        assertThatThrownBy(() -> deliver(520, 8.5, cold.stamp().id())).hasMessageContaining("left of this lot");
-        BatchState handed = deliver(521, 3, cold.stamp().id());
-        assertThat(handed.shelf().lot(cold.stamp().id()).orElseThrow().left().litres())
-                .isEqualTo(5);
-        assertThat(handed.shelf().lot(ice).orElseThrow().left().litres()).isEqualTo(4);
-        BatchState thawed = log(new ShelfEvent.Moved(Samples.at(600), ice, Kept.COLD, "Cold store"));
-        assertThat(thawed.shelf().lot(ice).orElseThrow().thawed()).isTrue();
-        assertThatThrownBy(() -> log(new ShelfEvent.Moved(Samples.at(610), ice, Kept.FROZEN, "")))
-                .hasMessageContaining("not frozen again");
-        assertThat(deliver(620, 4, ice).shelf().left().litres()).isEqualTo(5);
-        // The lot that litres went out of is not taken back under them.
-        assertThatThrownBy(() -> log(
-                        new Amendment.Withdrawn(Samples.at(630), cold.stamp().id(), "")))
-                .isInstanceOf(Refusal.class);
-    }
-
-    private BatchState deliver(int minute, double litres, String lot) {
-        return log(new ShelfEvent.Delivered(Samples.at(minute), "soup", "", Volume.ofLitres(litres), lot));
     }
 
     @Test

@@ -244,7 +244,7 @@ public class Batches {
     /** Nothing goes out of a lot that somebody has stopped. */
     private void checkStopped(BatchEvent event, BatchState state) {
         if (event instanceof ShelfEvent.Delivered delivered) {
-            String lot = delivered.lot().isEmpty() ? state.shelf().lots().get(0).id() : delivered.lot();
+            String lot = state.shelf().lot(delivered.lot()).orElseThrow().id();
             stops.of(lot).ifPresent(why -> {
                 throw new Conflict("lot", "This lot is stopped: " + why + ". Nobody may hand it out.");
             });

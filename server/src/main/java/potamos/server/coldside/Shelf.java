@@ -88,7 +88,7 @@ public class Shelf {
                         delivered.stamp().id(),
                         kitchenId,
                         batchId,
-                        delivered.lot().isEmpty() ? lots.get(0).id() : delivered.lot(),
+                        state.shelf().lot(delivered.lot()).orElseThrow().id(),
                         delivered.station(),
                         delivered.call().isEmpty() ? null : delivered.call(),
                         delivered.litres().litres(),
