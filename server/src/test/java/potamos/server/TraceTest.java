@@ -2,6 +2,7 @@ package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -138,6 +139,32 @@ class TraceTest {
         batch.log("noted", "\"words\": \"kept apart\"");
         assertThat(cook.get("/api/lots/" + lot).at("/stopped").asString()).isEqualTo("cloudy, smells");
         assertThat(deliver(batch, lot).status()).isEqualTo(409);
+    }
+
+    /** It gets no younger in a freezer, nor by coming out of one; it can only be poured away. */
+    @Test
+    void aLotPastItsLastDayIsNeitherHandedOutNorPutElsewhere() {
+        TestBatch batch = made(box(12));
+        String lot = lot(batch, 0);
+        TestKitchen.keeper()
+                .update(
+                        "UPDATE lot SET use_by = ? WHERE id = ?",
+                        TestBatch.now().atZone(ZoneOffset.UTC).toLocalDate().minusDays(2),
+                        lot);
+        Visitor.Answer handed = deliver(batch, lot);
+        assertThat(handed.status()).isEqualTo(409);
+        assertThat(handed.at("/detail").asString()).contains("last day");
+        for (String kept : List.of("frozen", "cold")) {
+            assertThat(batch.tryLog(
+                                    UUID.randomUUID().toString(),
+                                    "moved",
+                                    "\"lotId\": \"%s\", \"kept\": \"%s\"".formatted(lot, kept))
+                            .status())
+                    .as(kept)
+                    .isEqualTo(409);
+        }
+        assertThat(cook.get("/api/lots/" + lot).at("/leftL").asDouble()).isEqualTo(7);
+        batch.log("discarded", "\"litres\": 7, \"words\": \"too old\", \"lotId\": \"%s\"".formatted(lot));
     }
 
     @Test

@@ -16,17 +16,13 @@ import potamos.core.batch.ChoreEvent;
 import potamos.core.batch.Fact;
 import potamos.core.batch.LookEvent;
 import potamos.core.batch.Plan;
-import potamos.core.batch.PotEvent;
 import potamos.core.batch.ShelfEvent;
-import potamos.core.batch.Stage;
-import potamos.core.charge.Contents;
 import potamos.core.quantity.Refusal;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
 import potamos.server.coldside.Shelf;
-import potamos.server.coldside.Stops;
 import potamos.server.devices.Devices;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.larder.Larder;
@@ -34,8 +30,6 @@ import potamos.server.live.Changes;
 import potamos.server.problems.Conflict;
 import potamos.server.problems.Forbidden;
 import potamos.server.problems.NotFound;
-import potamos.server.stations.Calls;
-import potamos.server.stations.Stations;
 
 /** Logs acts, and says how batches stand. Each act is one transaction: the event, what it changes in the tables made from events, and the note to the screens. */
 @Service
@@ -46,14 +40,11 @@ public class Batches {
 
     private final BatchMapper mapper;
     private final Promises promises;
-    private final Calls calls;
-    private final Stations stations;
     private final Kitchens kitchens;
     private final Devices devices;
     private final Shelf shelf;
     private final Larder larder;
-    private final Stops stops;
-    private final CleanDowns cleanDowns;
+    private final KitchenAround kitchenAround;
     private final Changes changes;
     private final KitchenClock clock;
     private final Json json;
@@ -62,28 +53,22 @@ public class Batches {
     Batches(
             BatchMapper mapper,
             Promises promises,
-            Calls calls,
-            Stations stations,
             Kitchens kitchens,
             Devices devices,
             Shelf shelf,
             Larder larder,
-            Stops stops,
-            CleanDowns cleanDowns,
+            KitchenAround kitchenAround,
             Changes changes,
             KitchenClock clock,
             Json json,
             Histories histories) {
         this.mapper = mapper;
         this.promises = promises;
-        this.calls = calls;
-        this.stations = stations;
         this.kitchens = kitchens;
         this.devices = devices;
         this.shelf = shelf;
         this.larder = larder;
-        this.stops = stops;
-        this.cleanDowns = cleanDowns;
+        this.kitchenAround = kitchenAround;
         this.changes = changes;
         this.clock = clock;
         this.json = json;
@@ -163,18 +148,11 @@ public class Batches {
         }
         Plan plan = histories.plan(row);
         ActRights.require(person, event, logged, now);
-        checkDelivery(person, plan, event);
-        checkVessel(row, plan, event);
-        if (event instanceof ChoreEvent.Took took) {
-            larder.mayTake(row.kitchenId(), plan.charge().formula(), took);
-        }
         Instant told = at.isAfter(now) ? at : now;
-        if (event instanceof PotEvent.Filled) {
-            cleanDowns.unlessWanted(row, plan, Batch.replay(plan, Logged.events(logged), told));
-        }
+        kitchenAround.before(person, row, plan, logged, event, told);
         List<BatchEvent> events = new ArrayList<>(Logged.events(logged));
         Batch.Accepted accepted = Batch.accept(plan, events, event, told);
-        checkStopped(event, accepted.state());
+        kitchenAround.after(row, event, accepted.state());
         mapper.insertEvent(new BatchMapper.EventRow(
                 row.id(),
                 logged.size() + 1,
@@ -202,53 +180,6 @@ public class Batches {
         return !(event instanceof LookEvent || event instanceof ChoreEvent)
                 || event instanceof ChoreEvent.WeighedIn
                 || event instanceof ChoreEvent.Took;
-    }
-
-    /** Nothing is filled into a vessel that another stock is still in: two plans of one vessel follow each other, and the first may run late. */
-    private void checkVessel(BatchMapper.BatchRow row, Plan plan, BatchEvent event) {
-        if (!(event instanceof PotEvent.Filled)) {
-            return;
-        }
-        mapper.open(row.kitchenId()).stream()
-                .filter(other ->
-                        !other.id().equals(row.id()) && other.vesselId().equals(row.vesselId()))
-                .filter(other -> Stage.valueOf(other.stage()).hot())
-                .findFirst()
-                .ifPresent(other -> {
-                    throw new Conflict(
-                            "vessel",
-                            plan.charge().run().vessel().name() + " still has batch " + other.number()
-                                    + " in it. Strain that first, or log it there if it is done.");
-                });
-    }
-
-    /** A delivery goes to a station of this kitchen, against a call of that station, and never brings what the call leaves out. */
-    private void checkDelivery(Person person, Plan plan, BatchEvent event) {
-        if (!(event instanceof ShelfEvent.Delivered delivered)) {
-            return;
-        }
-        stations.one(person.kitchenId(), delivered.station());
-        if (delivered.call().isEmpty()) {
-            return;
-        }
-        Calls.Call call = calls.of(person, delivered.call());
-        if (!call.stationId().equals(delivered.station())) {
-            throw Refusal.of("callId", "that call is another station's");
-        }
-        String name = plan.charge().formula().name();
-        call.needs().refused(name, Contents.of(plan.charge())).ifPresent(reason -> {
-            throw Refusal.of("callId", "not what " + call.stationName() + " asked for: " + reason);
-        });
-    }
-
-    /** Nothing goes out of a lot that somebody has stopped. */
-    private void checkStopped(BatchEvent event, BatchState state) {
-        if (event instanceof ShelfEvent.Delivered delivered) {
-            String lot = state.shelf().lot(delivered.lot()).orElseThrow().id();
-            stops.of(lot).ifPresent(why -> {
-                throw new Conflict("lot", "This lot is stopped: " + why + ". Nobody may hand it out.");
-            });
-        }
     }
 
     /** Everything that the tables tell of a batch beside its events. */

@@ -1,0 +1,113 @@
+package potamos.server.batches;
+
+import java.time.Instant;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import potamos.core.batch.Batch;
+import potamos.core.batch.BatchEvent;
+import potamos.core.batch.BatchState;
+import potamos.core.batch.ChoreEvent;
+import potamos.core.batch.Plan;
+import potamos.core.batch.PotEvent;
+import potamos.core.batch.ShelfEvent;
+import potamos.core.batch.Stage;
+import potamos.core.charge.Contents;
+import potamos.core.quantity.Refusal;
+import potamos.server.accounts.Person;
+import potamos.server.coldside.Stops;
+import potamos.server.larder.Larder;
+import potamos.server.problems.Conflict;
+import potamos.server.stations.Calls;
+import potamos.server.stations.Stations;
+
+/** What the kitchen around a batch has against an act that makes sense for the batch by itself: other batches, calls, the larder, stopped lots. */
+@Component
+class KitchenAround {
+
+    private final BatchMapper mapper;
+    private final CleanDowns cleanDowns;
+    private final Calls calls;
+    private final Stations stations;
+    private final Larder larder;
+    private final Stops stops;
+
+    KitchenAround(
+            BatchMapper mapper, CleanDowns cleanDowns, Calls calls, Stations stations, Larder larder, Stops stops) {
+        this.mapper = mapper;
+        this.cleanDowns = cleanDowns;
+        this.calls = calls;
+        this.stations = stations;
+        this.larder = larder;
+        this.stops = stops;
+    }
+
+    /**
+     * What can be said before it is known whether the act makes sense.
+     *
+     * @throws Conflict where the vessel or the lot is not to be had
+     * @throws Refusal  where the act names what is not this kitchen's, or not what was asked for
+     */
+    void before(
+            Person person, BatchMapper.BatchRow row, Plan plan, List<Logged> logged, BatchEvent event, Instant told) {
+        if (event instanceof ShelfEvent.Delivered delivered) {
+            unlessDelivered(person, plan, delivered);
+        }
+        if (event instanceof ChoreEvent.Took took) {
+            larder.mayTake(row.kitchenId(), plan.charge().formula(), took);
+        }
+        if (event instanceof PotEvent.Filled) {
+            unlessTaken(row, plan);
+            cleanDowns.unlessWanted(row, plan, Batch.replay(plan, Logged.events(logged), told));
+        }
+    }
+
+    /**
+     * What can be said only when it does: which lot it was.
+     *
+     * @throws Conflict where nobody may hand it out, or put it elsewhere
+     */
+    void after(BatchMapper.BatchRow row, BatchEvent event, BatchState state) {
+        Instant at = event.stamp().at();
+        if (event instanceof ShelfEvent.Delivered delivered) {
+            stops.unlessHandedOut(row.kitchenId(), lot(state, delivered.lot()), at);
+        }
+        if (event instanceof ShelfEvent.Moved moved) {
+            stops.unlessMoved(row.kitchenId(), lot(state, moved.lot()), at);
+        }
+    }
+
+    private static String lot(BatchState state, String named) {
+        return state.shelf().lot(named).orElseThrow().id();
+    }
+
+    /** Nothing is filled into a vessel that another stock is still in: two plans of one vessel follow each other, and the first may run late. */
+    private void unlessTaken(BatchMapper.BatchRow row, Plan plan) {
+        mapper.open(row.kitchenId()).stream()
+                .filter(other ->
+                        !other.id().equals(row.id()) && other.vesselId().equals(row.vesselId()))
+                .filter(other -> Stage.valueOf(other.stage()).hot())
+                .findFirst()
+                .ifPresent(other -> {
+                    throw new Conflict(
+                            "vessel",
+                            plan.charge().run().vessel().name() + " still has batch " + other.number()
+                                    + " in it. Strain that first, or log it there if it is done.");
+                });
+    }
+
+    /** A delivery goes to a station of this kitchen, against a call of that station, and never brings what the call leaves out. */
+    private void unlessDelivered(Person person, Plan plan, ShelfEvent.Delivered delivered) {
+        stations.one(person.kitchenId(), delivered.station());
+        if (delivered.call().isEmpty()) {
+            return;
+        }
+        Calls.Call call = calls.of(person, delivered.call());
+        if (!call.stationId().equals(delivered.station())) {
+            throw Refusal.of("callId", "that call is another station's");
+        }
+        String name = plan.charge().formula().name();
+        call.needs().refused(name, Contents.of(plan.charge())).ifPresent(reason -> {
+            throw Refusal.of("callId", "not what " + call.stationName() + " asked for: " + reason);
+        });
+    }
+}
