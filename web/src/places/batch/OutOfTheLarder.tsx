@@ -34,7 +34,7 @@ export function OutOfTheLarder({
   const [ago, setAgo] = useState(0)
   const [problem, setProblem] = useState<Problem>()
   const [busy, setBusy] = useState(false)
-  const open = wanted.filter((one) => stillWanted(one) > 0)
+  const open = wanted.filter((one) => one.stillKg > 0)
   const chosen = open.flatMap((one) =>
     one.offers
       .filter((offer) => (takes[offer.boxId] ?? 0) > 0)
@@ -43,7 +43,7 @@ export function OutOfTheLarder({
   const all = () =>
     setTakes(
       Object.fromEntries(
-        open.flatMap((one) => one.offers.map((offer) => [offer.boxId, proposed(one, offer)])),
+        open.flatMap((one) => one.offers.map((offer) => [offer.boxId, offer.takeKg || undefined])),
       ),
     )
   const submit = async (event: FormEvent) => {
@@ -96,14 +96,13 @@ function Row({
 }) {
   const units = useUnits()
   const taken = one.offers.reduce((kg, offer) => kg + (takes[offer.boxId] ?? 0), 0)
-  const open = stillWanted(one)
   return (
     <fieldset className="border-rule m-0 grid gap-2 border-0 border-t p-0 pt-3">
       <legend className="sr-only">{one.name}</legend>
       <p className="m-0 flex items-baseline justify-between gap-3" aria-hidden>
         <b className="text-18 font-semibold">{one.name}</b>
         <span className="text-18 whitespace-nowrap">
-          <b className="font-semibold">{units.kg(taken)}</b> of {units.kg(open)}
+          <b className="font-semibold">{units.kg(taken)}</b> of {units.kg(one.stillKg)}
         </span>
       </p>
       {one.offers.length === 0 && <p className="text-15 text-quiet m-0">None of it is in the larder.</p>}
@@ -113,7 +112,7 @@ function Row({
           offer={offer}
           kg={takes[offer.boxId]}
           onTake={(kg) => onTake(offer.boxId, kg)}
-          would={first(open - taken, offer)}
+          would={first(one.stillKg - taken, offer)}
         />
       ))}
     </fieldset>
@@ -181,18 +180,12 @@ const boxWords = (offer: Offer) =>
     ? 'Trim of our own'
     : [offer.supplier, offer.supplierLot && `lot ${offer.supplierLot}`].filter(Boolean).join(', ') || 'A box'
 
-const stillWanted = (one: Wanted) => Math.max(0, one.wantedKg - one.inKg)
-
-/** What the larder would take of a box for all that is wanted, less what is in already. */
-const proposed = (one: Wanted, offer: Offer) =>
-  offer.takeKg > 0 ? Math.min(offer.takeKg, stillWanted(one)) : undefined
-
 const first = (open: number, offer: Offer) => Math.max(0, Math.min(open, offer.leftKg))
 
 function scanned(wanted: Wanted[], box?: string): Record<string, number | undefined> {
   const one = wanted.find((each) => each.offers.some((offer) => offer.boxId === box))
   const offer = one?.offers.find((each) => each.boxId === box)
-  return one && offer && !offer.refused ? { [offer.boxId]: first(stillWanted(one), offer) } : {}
+  return one && offer && !offer.refused ? { [offer.boxId]: first(one.stillKg, offer) } : {}
 }
 
 const sum = (chosen: { kg: number }[]) => chosen.reduce((kg, one) => kg + one.kg, 0)

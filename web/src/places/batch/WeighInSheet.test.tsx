@@ -24,11 +24,11 @@ const wanted: Wanted[] = [
     goods: 'fish-frames',
     name: 'Frames',
     wantedKg: 3.6,
-    inKg: 0,
+    stillKg: 3.6,
     offers: [offer('A', 2, 2), offer('B', 6, 1.6), { ...offer('old', 9, 0), refused: 'PAST_USE_BY' }],
   },
-  { part: 'leek', goods: 'leek', name: 'Leek', wantedKg: 0.4, inKg: 0, offers: [offer('L', 5, 0.4)] },
-  { part: 'onion', goods: 'onion', name: 'Onion', wantedKg: 0.3, inKg: 0.3, offers: [offer('O', 5, 0)] },
+  { part: 'leek', goods: 'leek', name: 'Leek', wantedKg: 0.4, stillKg: 0.4, offers: [offer('L', 5, 0.4)] },
+  { part: 'onion', goods: 'onion', name: 'Onion', wantedKg: 0.3, stillKg: 0, offers: [offer('O', 5, 0)] },
 ]
 
 function open(more: Answers = {}, box?: string) {

@@ -63,7 +63,7 @@ describe('a box', () => {
           vessel: 'K80',
           part: 'bed',
           wantedKg: 9,
-          inKg: 2,
+          stillKg: 7,
         },
       ],
     })
@@ -74,6 +74,7 @@ describe('a box', () => {
       `/batches/b9?weigh=${page.box.id}`,
     )
     expect(said(document.body)).toContain('−6.2')
+    expect(said(document.body)).toContain('still wants 7.00')
   })
 
   it('that is stopped says so before anything else', async () => {

@@ -162,8 +162,8 @@ function Wanting({ id }: { id: string }) {
               <b className="text-18 font-semibold">{one.formulaName}</b>
               <span className="text-15 text-quiet block">
                 batch {one.batchNumber}, {one.vessel}:{' '}
-                {one.inKg > 0
-                  ? `${units.kg(one.inKg)} of ${units.kg(one.wantedKg)} are in`
+                {one.stillKg < one.wantedKg
+                  ? `still wants ${units.kg(one.stillKg)} of ${units.kg(one.wantedKg)}`
                   : `wants ${units.kg(one.wantedKg)}`}
               </span>
             </span>

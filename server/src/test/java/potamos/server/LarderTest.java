@@ -1,6 +1,7 @@
 package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -269,7 +270,7 @@ class LarderTest {
                 .valueStream()
                 .mapToDouble(offer -> offer.path("takeKg").asDouble())
                 .sum();
-        assertThat(offered).isCloseTo(bed.path("wantedKg").asDouble(), org.assertj.core.api.Assertions.within(1e-6));
+        assertThat(offered).isCloseTo(bed.path("wantedKg").asDouble(), within(1e-6));
         List<String> taken = bed.path("offers")
                 .valueStream()
                 .filter(offer -> offer.path("takeKg").asDouble() > 0)

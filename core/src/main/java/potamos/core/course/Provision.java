@@ -1,5 +1,6 @@
 package potamos.core.course;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
@@ -7,7 +8,6 @@ import java.util.Optional;
 import potamos.core.larder.Goods;
 import potamos.core.larder.Larder;
 import potamos.core.quantity.Mass;
-import potamos.core.quantity.Temperature;
 
 /**
  * Something that a batch of the course is made of, with what the larder has of it. Batches are served in the order in which they begin.
@@ -23,19 +23,18 @@ public record Provision(
      * All of it.
      *
      * @param larder what there is; set aside batch by batch
-     * @param store  how cold it is where things thaw
      */
-    public static List<Provision> of(List<Day.Pot> pots, Larder larder, Temperature store) {
+    public static List<Provision> of(List<Day.Pot> pots, Larder larder) {
         return pots.stream()
                 .filter(pot -> pot.charge().isPresent())
                 .sorted(Comparator.comparing((Day.Pot pot) -> pot.timeline().start())
                         .thenComparing(Day.Pot::vessel))
                 .flatMap(pot -> Larder.wanted(pot.charge().orElseThrow()).entrySet().stream()
-                        .map(wanted -> of(pot, wanted.getKey(), wanted.getValue(), larder, store)))
+                        .map(wanted -> of(pot, wanted.getKey(), wanted.getValue(), larder)))
                 .toList();
     }
 
-    private static Provision of(Day.Pot pot, String goods, Mass wanted, Larder larder, Temperature store) {
+    private static Provision of(Day.Pot pot, String goods, Mass wanted, Larder larder) {
         Instant start = pot.timeline().start();
         Larder.Cover cover = larder.take(goods, wanted, start);
         return new Provision(
@@ -45,7 +44,7 @@ public record Provision(
                 Goods.nameOf(goods),
                 cover,
                 cover.frozen().stream()
-                        .map(draw -> start.minus(draw.box().thaws(store)))
+                        .map(draw -> start.minus(draw.box().thaws().orElse(Duration.ZERO)))
                         .min(Comparator.naturalOrder()));
     }
 }

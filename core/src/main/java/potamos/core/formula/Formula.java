@@ -121,6 +121,19 @@ public record Formula(
         }
     }
 
+    /** Whether a kind of bed is in the bed. */
+    public boolean inBed(String kind) {
+        return bed.stream().anyMatch(share -> share.kind().id().equals(kind));
+    }
+
+    /** Of the mass of the bed, what is of a kind; nothing of what is not in it. */
+    public double shareOf(String kind) {
+        return bed.stream()
+                .filter(share -> share.kind().id().equals(kind))
+                .mapToDouble(BedShare::share)
+                .sum();
+    }
+
     /**
      * The bed as one kind: masses add, volumes add, so densities mix by volume and everything per kilogram by mass.
      */

@@ -4,9 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
-import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
-import potamos.core.quantity.Temperature;
 
 /**
  * What is left of something that came into the larder in one go.
@@ -16,7 +14,7 @@ import potamos.core.quantity.Temperature;
  * @param useBy  last day on which it may be used; nothing of what keeps
  * @param frozen whether it lies in the freezer
  * @param thawed when what thaws is soft; nothing of what does not
- * @param thick  how thick it lies; nothing of what does not thaw
+ * @param thaws  how long it takes to thaw in a cold store, as it came in; nothing of what is used as it is
  * @param trim   whether it is clean trim of the kitchen's own
  * @param stopped why nobody may use it; nothing where nobody has said so
  */
@@ -27,7 +25,7 @@ public record Box(
         Optional<LocalDate> useBy,
         boolean frozen,
         Optional<Instant> thawed,
-        Optional<Length> thick,
+        Optional<Duration> thaws,
         boolean trim,
         Optional<String> stopped) {
 
@@ -63,13 +61,6 @@ public record Box(
     }
 
     Box less(Mass taken) {
-        return new Box(id, goods, left.minus(taken), useBy, frozen, thawed, thick, trim, stopped);
-    }
-
-    /** How long what lies frozen takes to thaw in a cold store; no time where nobody has told how thick it lies. */
-    public Duration thaws(Temperature store) {
-        return thick.filter(any -> goods.raw() && left.kg() > 0)
-                .map(lies -> Thaw.takes(left, goods.kgPerL(), lies, store))
-                .orElse(Duration.ZERO);
+        return new Box(id, goods, left.minus(taken), useBy, frozen, thawed, thaws, trim, stopped);
     }
 }

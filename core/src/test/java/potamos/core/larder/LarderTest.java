@@ -48,14 +48,15 @@ class LarderTest {
     }
 
     private static Box frozen(String id, String goods, double kg, double thickCm) {
+        Goods what = Goods.find(goods).orElseThrow();
         return new Box(
                 id,
-                Goods.find(goods).orElseThrow(),
+                what,
                 Mass.ofKg(kg),
                 Optional.of(TODAY.plusDays(60)),
                 true,
                 Optional.empty(),
-                Optional.of(Length.ofCm(thickCm)),
+                Optional.of(Thaw.takes(Mass.ofKg(kg), what.kgPerL(), Length.ofCm(thickCm), STORE)),
                 false,
                 Optional.empty());
     }
@@ -125,7 +126,8 @@ class LarderTest {
         assertThat(cover.there().kg()).isEqualTo(3);
         assertThat(cover.toThaw().kg()).isEqualTo(4);
         assertThat(cover.missing().kg()).isEqualTo(1);
-        assertThat(cover.frozen().get(0).box().thaws(STORE)).isBetween(Duration.ofHours(20), Duration.ofHours(48));
+        assertThat(cover.frozen().get(0).box().thaws().orElseThrow())
+                .isBetween(Duration.ofHours(20), Duration.ofHours(48));
     }
 
     @Test
@@ -137,7 +139,7 @@ class LarderTest {
                 Optional.of(TODAY.plusDays(2)),
                 false,
                 Optional.of(NOW.plus(Duration.ofHours(20))),
-                Optional.of(Length.ofCm(6)),
+                Optional.of(Duration.ofHours(20)),
                 false,
                 Optional.empty());
         assertThat(thawing.refused(TODAY, NOW)).hasValue(Box.Refused.FROZEN);

@@ -25,7 +25,7 @@ import potamos.server.accounts.Role.Right;
 import potamos.server.coldside.Shelf;
 import potamos.server.devices.Devices;
 import potamos.server.kitchen.Kitchens;
-import potamos.server.larder.Larder;
+import potamos.server.larder.Boxes;
 import potamos.server.live.Changes;
 import potamos.server.problems.Conflict;
 import potamos.server.problems.Forbidden;
@@ -43,7 +43,7 @@ public class Batches {
     private final Kitchens kitchens;
     private final Devices devices;
     private final Shelf shelf;
-    private final Larder larder;
+    private final Boxes boxes;
     private final KitchenAround kitchenAround;
     private final Changes changes;
     private final KitchenClock clock;
@@ -56,7 +56,7 @@ public class Batches {
             Kitchens kitchens,
             Devices devices,
             Shelf shelf,
-            Larder larder,
+            Boxes boxes,
             KitchenAround kitchenAround,
             Changes changes,
             KitchenClock clock,
@@ -67,7 +67,7 @@ public class Batches {
         this.kitchens = kitchens;
         this.devices = devices;
         this.shelf = shelf;
-        this.larder = larder;
+        this.boxes = boxes;
         this.kitchenAround = kitchenAround;
         this.changes = changes;
         this.clock = clock;
@@ -187,7 +187,7 @@ public class Batches {
         List<Fact> believed = Batch.believed(events);
         mapper.stands(row.id(), state.stage().name());
         promises.renew(row.id(), plan, state, believed);
-        larder.rebuild(row.kitchenId(), row.id(), believed);
+        boxes.rebuild(row.kitchenId(), row.id(), believed);
         shelf.rebuild(
                 row.kitchenId(),
                 kitchens.of(row.kitchenId()).zone(),

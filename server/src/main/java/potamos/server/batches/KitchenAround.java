@@ -15,7 +15,7 @@ import potamos.core.charge.Contents;
 import potamos.core.quantity.Refusal;
 import potamos.server.accounts.Person;
 import potamos.server.coldside.Stops;
-import potamos.server.larder.Larder;
+import potamos.server.larder.Boxes;
 import potamos.server.problems.Conflict;
 import potamos.server.stations.Calls;
 import potamos.server.stations.Stations;
@@ -28,16 +28,15 @@ class KitchenAround {
     private final CleanDowns cleanDowns;
     private final Calls calls;
     private final Stations stations;
-    private final Larder larder;
+    private final Boxes boxes;
     private final Stops stops;
 
-    KitchenAround(
-            BatchMapper mapper, CleanDowns cleanDowns, Calls calls, Stations stations, Larder larder, Stops stops) {
+    KitchenAround(BatchMapper mapper, CleanDowns cleanDowns, Calls calls, Stations stations, Boxes boxes, Stops stops) {
         this.mapper = mapper;
         this.cleanDowns = cleanDowns;
         this.calls = calls;
         this.stations = stations;
-        this.larder = larder;
+        this.boxes = boxes;
         this.stops = stops;
     }
 
@@ -53,7 +52,7 @@ class KitchenAround {
             unlessDelivered(person, plan, delivered);
         }
         if (event instanceof ChoreEvent.Took took) {
-            larder.mayTake(row.kitchenId(), plan.charge().formula(), took);
+            boxes.mayTake(row.kitchenId(), plan.charge().formula(), took);
         }
         if (event instanceof PotEvent.Filled) {
             unlessTaken(row, plan);

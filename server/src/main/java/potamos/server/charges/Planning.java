@@ -123,7 +123,7 @@ public class Planning {
                 burners,
                 charge,
                 withIce,
-                site.larder(),
+                site.larder().get(),
                 choice.times(),
                 fits,
                 mostOut);

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import potamos.core.charge.Charge;
 import potamos.core.charge.Pot;
 import potamos.core.cooling.ContainerSplit;
@@ -29,7 +30,11 @@ import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
 import potamos.server.problems.NotFound;
 
-/** One look at everything that stands in a kitchen, for all the charges of a request. */
+/**
+ * One look at everything that stands in a kitchen, for all the charges of a request.
+ *
+ * @param larder looked into only by whoever asks what a charge is made of
+ */
 record Site(
         Kitchens.Kitchen kitchen,
         List<Thing<Vessel>> vessels,
@@ -39,7 +44,7 @@ record Site(
         Optional<IceBin> bin,
         List<IceBin.Use> iceUses,
         List<Oven> ovens,
-        Larder larder,
+        Supplier<Larder> larder,
         Map<String, BedKind> beds,
         List<Use> taken) {
 

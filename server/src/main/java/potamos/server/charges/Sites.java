@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
 import potamos.core.cooling.Chiller;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
@@ -17,7 +18,7 @@ import potamos.core.vessel.BedKind;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
 import potamos.server.kitchen.Outages;
-import potamos.server.larder.Larder;
+import potamos.server.larder.Boxes;
 import potamos.server.live.BetweenChanges;
 import potamos.server.live.Changes;
 
@@ -28,7 +29,7 @@ class Sites {
     private static final double SMALLEST_BAIN_L = 5;
 
     private final Kitchens kitchens;
-    private final Larder larder;
+    private final Boxes boxes;
     private final UnderWay underWay;
     private final ColdPromised cold;
     private final Outages outages;
@@ -36,9 +37,9 @@ class Sites {
     /** A finger that drags asks many times a second. */
     private final BetweenChanges<Site> seen;
 
-    Sites(Kitchens kitchens, Larder larder, UnderWay underWay, ColdPromised cold, Outages outages, Changes changes) {
+    Sites(Kitchens kitchens, Boxes boxes, UnderWay underWay, ColdPromised cold, Outages outages, Changes changes) {
         this.kitchens = kitchens;
-        this.larder = larder;
+        this.boxes = boxes;
         this.underWay = underWay;
         this.cold = cold;
         this.outages = outages;
@@ -81,7 +82,7 @@ class Sites {
                 bin(kitchenId),
                 promised.ice(),
                 kitchens.ovens(kitchenId).stream().map(Thing::figures).toList(),
-                larder.boxes(kitchenId),
+                SingletonSupplier.of(() -> boxes.larder(kitchenId)),
                 beds,
                 taken);
     }

@@ -23,7 +23,7 @@ import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
 import potamos.server.kitchen.Kitchens;
-import potamos.server.larder.Larder;
+import potamos.server.larder.Boxes;
 
 /** What a course is printed and taken elsewhere as. */
 @RestController
@@ -33,15 +33,15 @@ class CoursePapersEndpoint {
 
     private final Laying laying;
     private final Kitchens kitchens;
-    private final Larder larder;
+    private final Boxes boxes;
     private final KitchenClock clock;
     private final CourseSchema schema;
 
-    CoursePapersEndpoint(Laying laying, Kitchens kitchens, Larder larder, KitchenClock clock, CourseSchema schema) {
+    CoursePapersEndpoint(Laying laying, Kitchens kitchens, Boxes boxes, KitchenClock clock, CourseSchema schema) {
         this.schema = schema;
         this.laying = laying;
         this.kitchens = kitchens;
-        this.larder = larder;
+        this.boxes = boxes;
         this.clock = clock;
     }
 
@@ -152,11 +152,7 @@ class CoursePapersEndpoint {
     }
 
     private List<Provision> provisions(Person person, int days) {
-        Courses.Laid laid = laying.laid(person, days);
-        return Provision.of(
-                laid.pots(),
-                larder.boxes(person.kitchenId()),
-                kitchens.of(person.kitchenId()).limits().coldStore());
+        return Provision.of(laying.laid(person, days).pots(), boxes.larder(person.kitchenId()));
     }
 
     private static ResponseEntity<String> table(String name, String rows) {

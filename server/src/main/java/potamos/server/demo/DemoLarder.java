@@ -6,7 +6,8 @@ import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import potamos.server.accounts.Person;
-import potamos.server.larder.Larder;
+import potamos.server.larder.Boxes;
+import potamos.server.larder.Intake;
 
 /** What lies in the larder of the demo kitchen on its morning: some of it near its day, some frozen, and a box of trim. */
 @Component
@@ -38,10 +39,10 @@ class DemoLarder {
             new Came("wine-white", 9, 30, null, "", "", 6.5),
             new Came("peppercorn-black", 0.8, 60, null, "", "", 18));
 
-    private final Larder larder;
+    private final Boxes boxes;
 
-    DemoLarder(Larder larder) {
-        this.larder = larder;
+    DemoLarder(Boxes boxes) {
+        this.boxes = boxes;
     }
 
     /** What yesterday's chicken was made of, taken in that morning. */
@@ -64,10 +65,10 @@ class DemoLarder {
     private String in(Person person, Came came, LocalDate today, boolean frozen, Double thickCm, Double doorC) {
         LocalDate useBy = came.goodDays() == null ? null : today.plusDays(came.goodDays());
         String id = UUID.randomUUID().toString();
-        larder.takeIn(
+        boxes.takeIn(
                 person,
                 id,
-                new Larder.Intake(
+                new Intake(
                         came.goods(),
                         came.kg(),
                         today.minusDays(came.agoDays()),
@@ -84,6 +85,6 @@ class DemoLarder {
     }
 
     private void trim(Person person, String item, double kg, LocalDate day) {
-        larder.takeIn(person, UUID.randomUUID().toString(), Larder.Intake.ofTrim(item, kg, day));
+        boxes.takeIn(person, UUID.randomUUID().toString(), Intake.ofTrim(item, kg, day));
     }
 }

@@ -17,8 +17,7 @@ final class BoxLabel {
 
     private BoxLabel() {}
 
-    static byte[] of(String kitchen, Larder.Stands stands, String address, PaperUnits units)
-            throws java.io.IOException {
+    static byte[] of(String kitchen, Boxes.Stands stands, String address, PaperUnits units) throws java.io.IOException {
         LarderMapper.BoxRow row = stands.row();
         String name = stands.box().goods().name();
         try (Ink ink = new Ink(name + " " + row.supplierLot(), WIDTH, HEIGHT)) {

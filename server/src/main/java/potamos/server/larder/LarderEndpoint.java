@@ -75,7 +75,7 @@ class LarderEndpoint {
             Optional<Instant> softAt,
             Optional<Box.Refused> refused,
             Optional<String> stopped) {
-        static BoxView of(Larder.Stands stands) {
+        static BoxView of(Boxes.Stands stands) {
             LarderMapper.BoxRow row = stands.row();
             Box box = stands.box();
             return new BoxView(
@@ -131,7 +131,18 @@ class LarderEndpoint {
         THAWING,
         STOPPED,
         RELEASED,
-        TAKEN
+        TAKEN;
+
+        static StoryKind of(Optional<Boxes.Entry> entry) {
+            return entry.map(kind -> switch (kind) {
+                        case COUNTED -> COUNTED;
+                        case TAKEN_OUT -> TAKEN_OUT;
+                        case THAWING -> THAWING;
+                        case STOPPED -> STOPPED;
+                        case RELEASED -> RELEASED;
+                    })
+                    .orElse(TAKEN);
+        }
     }
 
     /** What can come in; {@code raw} is asked for its temperature at the door and its use-by, and frozen for how thick it lies. */
@@ -151,8 +162,8 @@ class LarderEndpoint {
             Double pricePerKg,
             @Size(max = 300) String note,
             Boolean trim) {
-        Larder.Intake intake(LocalDate today) {
-            return new Larder.Intake(
+        Intake intake(LocalDate today) {
+            return new Intake(
                     goods,
                     kg,
                     cameOn == null ? today : cameOn,
@@ -174,20 +185,20 @@ class LarderEndpoint {
 
     record EntryIn(
             @NotNull @Pattern(regexp = "[0-9a-f-]{36}") String id,
-            @NotNull Larder.Entry kind,
+            @NotNull Boxes.Entry kind,
             Double kg,
             @Size(max = 300) String reason) {}
 
-    private final Larder larder;
+    private final Boxes boxes;
     private final LarderTable table;
     private final Kitchens kitchens;
     private final String publicAddress;
 
     LarderEndpoint(
-            Larder larder, LarderTable table, Kitchens kitchens, @Value("${potamos.address}") String publicAddress) {
+            Boxes boxes, LarderTable table, Kitchens kitchens, @Value("${potamos.address}") String publicAddress) {
         this.kitchens = kitchens;
         this.publicAddress = publicAddress;
-        this.larder = larder;
+        this.boxes = boxes;
         this.table = table;
     }
 
@@ -196,9 +207,7 @@ class LarderEndpoint {
     @GetMapping
     List<BoxView> left(@AuthenticationPrincipal Person person, @RequestParam(defaultValue = "0") int from) {
         Refusal.unlessWithin("from", from, 0, MOST_BOXES, "boxes");
-        return larder.left(person, from, BOXES_AT_ONCE).stream()
-                .map(BoxView::of)
-                .toList();
+        return boxes.left(person, from, BOXES_AT_ONCE).stream().map(BoxView::of).toList();
     }
 
     @Operation(summary = "What can come in")
@@ -214,13 +223,13 @@ class LarderEndpoint {
     @GetMapping("/boxes/{id}")
     BoxPage one(@AuthenticationPrincipal Person person, @PathVariable String id) {
         return new BoxPage(
-                BoxView.of(larder.one(person, id)),
-                larder.story(person, id).stream()
+                BoxView.of(boxes.one(person, id)),
+                boxes.story(person, id).stream()
                         .map(row -> new StoryView(
                                 row.id(),
                                 row.at(),
                                 row.by(),
-                                StoryKind.valueOf(row.kind()),
+                                StoryKind.of(Optional.ofNullable(row.kind())),
                                 row.kg(),
                                 row.reason(),
                                 Optional.ofNullable(row.batchId()),
@@ -232,7 +241,7 @@ class LarderEndpoint {
     @Operation(summary = "The label of a box")
     @GetMapping(path = "/boxes/{id}/label.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> label(@AuthenticationPrincipal Person person, @PathVariable String id) throws IOException {
-        Larder.Stands stands = larder.one(person, id);
+        Boxes.Stands stands = boxes.one(person, id);
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"box.pdf\"")
                 .body(BoxLabel.of(
@@ -246,14 +255,14 @@ class LarderEndpoint {
     @PostMapping("/boxes")
     @ResponseStatus(HttpStatus.CREATED)
     BoxView takeIn(@AuthenticationPrincipal Person person, @Valid @RequestBody BoxIn body) {
-        larder.takeIn(person, body.id(), body.intake(larder.today(person.kitchenId())));
-        return BoxView.of(larder.one(person, body.id()));
+        boxes.takeIn(person, body.id(), body.intake(boxes.today(person.kitchenId())));
+        return BoxView.of(boxes.one(person, body.id()));
     }
 
     @Operation(summary = "Tells what became of a box: counted, taken out, put to thaw, stopped or released")
     @PostMapping("/boxes/{id}/entries")
     BoxPage enter(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody EntryIn body) {
-        larder.enter(person, id, body.id(), body.kind(), body.kg(), body.reason() == null ? "" : body.reason());
+        boxes.enter(person, id, body.id(), body.kind(), body.kg(), body.reason() == null ? "" : body.reason());
         return one(person, id);
     }
 
@@ -263,7 +272,7 @@ class LarderEndpoint {
     @PostMapping(path = "/table", consumes = "text/csv")
     List<BoxView> table(@AuthenticationPrincipal Person person, @RequestBody String csv) {
         return table.takeIn(person, csv).stream()
-                .map(id -> BoxView.of(larder.one(person, id)))
+                .map(id -> BoxView.of(boxes.one(person, id)))
                 .toList();
     }
 
@@ -272,6 +281,6 @@ class LarderEndpoint {
     ResponseEntity<String> boxes(@AuthenticationPrincipal Person person) {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"larder.csv\"")
-                .body(LarderTable.written(larder.left(person, 0, MOST_BOXES)));
+                .body(LarderTable.written(boxes.left(person, 0, MOST_BOXES)));
     }
 }

@@ -34,12 +34,12 @@ interface LarderMapper {
             Instant thawsSince,
             String stopped) {}
 
-    /** What became of a box: an entry of somebody's, or what a batch took. */
+    /** What became of a box: an entry of somebody's, or, with no kind, what a batch took. */
     record StoryRow(
             String id,
             Instant at,
             String by,
-            String kind,
+            Boxes.Entry kind,
             double kg,
             String reason,
             String batchId,
@@ -64,7 +64,7 @@ interface LarderMapper {
             VALUES (#{id}, #{kitchenId}, #{in.goods}, #{in.kg}, #{in.cameOn}, #{in.useBy}, #{in.frozen}, #{in.thickCm}, #{in.doorC},
                     #{in.supplier}, #{in.supplierLot}, #{in.pricePerKg}, #{in.note}, #{in.trim}, #{by}, #{at})
             """)
-    int insert(String id, String kitchenId, Larder.Intake in, String by, Instant at);
+    int insert(String id, String kitchenId, Intake in, String by, Instant at);
 
     /** What is not used up: first what has to go first, last what keeps. */
     @Select(BOXES + """
@@ -95,7 +95,7 @@ interface LarderMapper {
             SELECT e.id, e.made_at AS at, a.name AS `by`, e.kind, e.kg, e.reason, NULL AS batch_id, NULL AS batch_number, NULL AS formula_name
             FROM larder_entry e JOIN account a ON a.id = e.made_by WHERE e.box_id = #{boxId}
             UNION ALL
-            SELECT t.event_id, t.taken_at, a.name, 'TAKEN', -t.kg, t.part, t.batch_id, m.number, m.formula_name
+            SELECT t.event_id, t.taken_at, a.name, NULL, -t.kg, t.part, t.batch_id, m.number, m.formula_name
             FROM larder_taking t JOIN batch m ON m.id = t.batch_id
             JOIN batch_event v ON v.id = t.event_id JOIN account a ON a.id = v.account_id
             WHERE t.box_id = #{boxId}
@@ -108,6 +108,15 @@ interface LarderMapper {
 
     @Select("SELECT event_id, box_id, kg FROM larder_taking WHERE batch_id = #{batchId}")
     List<Taking> takings(String batchId);
+
+    /** Kilograms out of all boxes of the same goods. */
+    record GoodsTaken(String goods, double kg) {}
+
+    @Select("""
+            SELECT b.goods, SUM(t.kg) AS kg FROM larder_taking t JOIN larder_box b ON b.id = t.box_id
+            WHERE t.batch_id = #{batchId} GROUP BY b.goods
+            """)
+    List<GoodsTaken> goodsTaken(String batchId);
 
     @Delete("DELETE FROM larder_taking WHERE batch_id = #{batchId}")
     void forget(String batchId);

@@ -27,10 +27,10 @@ import potamos.server.accounts.Role.Right;
 @Component
 class LarderTable {
 
-    private final Larder larder;
+    private final Boxes boxes;
 
-    LarderTable(Larder larder) {
-        this.larder = larder;
+    LarderTable(Boxes boxes) {
+        this.boxes = boxes;
     }
 
     /**
@@ -42,20 +42,20 @@ class LarderTable {
     @Transactional
     public List<String> takeIn(Person person, String text) {
         person.require(Right.ACT);
-        LocalDate today = larder.today(person.kitchenId());
+        LocalDate today = boxes.today(person.kitchenId());
         Map<String, String> known = Goods.all().stream()
                 .flatMap(goods -> Stream.of(goods.id(), Table.Line.lower(goods.name()))
                         .distinct()
                         .map(word -> Map.entry(word, goods.id())))
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue, (first, second) -> first));
         return Table.read(text, "goods, kg, use by")
-                .each(person.kitchenId(), (line, id) -> larder.takeIn(person, id, intake(line, known, today)));
+                .each(person.kitchenId(), (line, id) -> boxes.takeIn(person, id, intake(line, known, today)));
     }
 
-    private static Larder.Intake intake(Table.Line line, Map<String, String> known, LocalDate today) {
+    private static Intake intake(Table.Line line, Map<String, String> known, LocalDate today) {
         String goods = Optional.ofNullable(known.get(Table.Line.lower(line.told("goods"))))
                 .orElseThrow(() -> Refusal.of("goods", "the book knows nothing of that name"));
-        return new Larder.Intake(
+        return new Intake(
                 goods,
                 line.number("kg").orElseThrow(() -> Refusal.of("kg", "is needed here")),
                 day(line, "came on").orElse(today),
@@ -90,7 +90,7 @@ class LarderTable {
         });
     }
 
-    static String written(List<Larder.Stands> boxes) {
+    static String written(List<Boxes.Stands> boxes) {
         StringWriter out = new StringWriter();
         try (CsvWriter csv = CsvWriter.builder().build(out)) {
             csv.writeRecord(

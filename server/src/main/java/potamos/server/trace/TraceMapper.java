@@ -68,20 +68,22 @@ interface TraceMapper {
             """)
     List<String> batchesNamed(String kitchenId, String what, int most);
 
-    @Select("""
+    String TAKEN = """
             <script>
-            SELECT t.box_id, t.batch_id, t.part, t.kg, t.taken_at AS at FROM larder_taking t JOIN larder_box b ON b.id = t.box_id
-            WHERE b.kitchen_id = #{kitchenId} AND t.box_id IN
+            SELECT t.box_id, t.batch_id, t.part, t.kg, t.taken_at AS at FROM larder_taking t JOIN batch m ON m.id = t.batch_id
+            WHERE m.kitchen_id = #{kitchenId}
+            """;
+
+    @Select(TAKEN + """
+            AND t.box_id IN
               <foreach collection="boxes" item="id" open="(" separator="," close=")">#{id}</foreach>
             ORDER BY t.taken_at LIMIT #{most}
             </script>
             """)
     List<TakenRow> takenOf(String kitchenId, Collection<String> boxes, int most);
 
-    @Select("""
-            <script>
-            SELECT t.box_id, t.batch_id, t.part, t.kg, t.taken_at AS at FROM larder_taking t JOIN batch m ON m.id = t.batch_id
-            WHERE m.kitchen_id = #{kitchenId} AND t.batch_id IN
+    @Select(TAKEN + """
+            AND t.batch_id IN
               <foreach collection="batches" item="id" open="(" separator="," close=")">#{id}</foreach>
             ORDER BY t.taken_at LIMIT #{most}
             </script>

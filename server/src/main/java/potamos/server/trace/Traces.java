@@ -10,25 +10,26 @@ import potamos.core.quantity.Refusal;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
 import potamos.server.coldside.Stops;
-import potamos.server.larder.Larder;
+import potamos.server.larder.Boxes;
 
 /** Follows a supplier's lot to whoever was handed what, and a lot of stock back to everything in it. */
 @Service
 class Traces {
 
     private final TraceMapper mapper;
-    private final Larder larder;
+    private final Boxes boxes;
     private final Stops stops;
 
-    Traces(TraceMapper mapper, Larder larder, Stops stops) {
+    Traces(TraceMapper mapper, Boxes boxes, Stops stops) {
         this.mapper = mapper;
-        this.larder = larder;
+        this.boxes = boxes;
         this.stops = stops;
     }
 
     /**
      * What hangs together.
      *
+     * @param ofBoxes whether it was followed from boxes on, and not back to them
      * @param boxes   of the larder that went in, or, asked about a supplier's lot, only those of it
      * @param taken   which batch took what of which box
      * @param batches that they went into
@@ -36,6 +37,7 @@ class Traces {
      * @param slips   that they left by
      */
     record Trace(
+            boolean ofBoxes,
             List<TraceMapper.BoxRow> boxes,
             List<TraceMapper.TakenRow> taken,
             List<TraceMapper.BatchRow> batches,
@@ -63,22 +65,27 @@ class Traces {
                     kitchen, boxes.stream().map(TraceMapper.BoxRow::id).toList(), TraceMapper.MOST);
             Set<String> batches = new LinkedHashSet<>();
             taken.forEach(one -> batches.add(one.batchId()));
-            return with(kitchen, boxes, taken, batches);
+            return with(kitchen, true, boxes, taken, batches);
         }
         Set<String> batches = new LinkedHashSet<>(mapper.batchesNamed(kitchen, sought, TraceMapper.MOST));
         List<TraceMapper.TakenRow> taken =
                 batches.isEmpty() ? List.of() : mapper.takenBy(kitchen, batches, TraceMapper.MOST);
         Set<String> from = new LinkedHashSet<>();
         taken.forEach(one -> from.add(one.boxId()));
-        return with(kitchen, from.isEmpty() ? List.of() : mapper.boxes(kitchen, from), taken, batches);
+        return with(kitchen, false, from.isEmpty() ? List.of() : mapper.boxes(kitchen, from), taken, batches);
     }
 
     private Trace with(
-            String kitchen, List<TraceMapper.BoxRow> boxes, List<TraceMapper.TakenRow> taken, Set<String> batches) {
+            String kitchen,
+            boolean ofBoxes,
+            List<TraceMapper.BoxRow> boxes,
+            List<TraceMapper.TakenRow> taken,
+            Set<String> batches) {
         if (batches.isEmpty()) {
-            return new Trace(boxes, taken, List.of(), List.of(), List.of());
+            return new Trace(ofBoxes, boxes, taken, List.of(), List.of(), List.of());
         }
         return new Trace(
+                ofBoxes,
                 boxes,
                 taken,
                 mapper.batches(kitchen, batches),
@@ -102,12 +109,11 @@ class Traces {
         if (trace.nothing()) {
             throw Refusal.of("what", "nothing in this kitchen is called so");
         }
-        boolean ofABox = !mapper.boxesNamed(person.kitchenId(), what.trim(), 1).isEmpty();
-        if (ofABox) {
+        if (trace.ofBoxes()) {
             trace.boxes().stream()
                     .filter(box -> !box.stopped())
-                    .forEach(box -> larder.enter(
-                            person, box.id(), UUID.randomUUID().toString(), Larder.Entry.STOPPED, null, reason));
+                    .forEach(box -> boxes.enter(
+                            person, box.id(), UUID.randomUUID().toString(), Boxes.Entry.STOPPED, null, reason));
         }
         trace.lots().stream().filter(lot -> lot.stopped() == null).forEach(lot -> stops.stop(person, lot.id(), reason));
         return of(person, what);

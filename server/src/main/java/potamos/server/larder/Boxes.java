@@ -1,5 +1,6 @@
 package potamos.server.larder;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -17,6 +18,7 @@ import potamos.core.batch.Fact;
 import potamos.core.formula.Formula;
 import potamos.core.larder.Box;
 import potamos.core.larder.Goods;
+import potamos.core.larder.Larder;
 import potamos.core.larder.Thaw;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
@@ -33,12 +35,7 @@ import potamos.server.problems.NotFound;
 
 /** A kitchen's larder, with its trim bank: what came in, what is left of it, and which batch took what. */
 @Service
-public class Larder {
-
-    private static final double LEAST_KG = 0.001;
-    private static final double MOST_KG = 500;
-    private static final double MOST_PRICE = 2000;
-    private static final int MOST_MONTHS_AHEAD = 36;
+public class Boxes {
 
     /** What was weighed to the gram may differ by a rounding. */
     private static final double ROUNDING_KG = 0.0005;
@@ -53,7 +50,7 @@ public class Larder {
     private final Changes changes;
     private final KitchenClock clock;
 
-    Larder(LarderMapper mapper, Kitchens kitchens, Changes changes, KitchenClock clock) {
+    Boxes(LarderMapper mapper, Kitchens kitchens, Changes changes, KitchenClock clock) {
         this.mapper = mapper;
         this.kitchens = kitchens;
         this.changes = changes;
@@ -74,42 +71,6 @@ public class Larder {
     }
 
     /**
-     * Something that comes in.
-     *
-     * @param goods      by their id
-     * @param cameOn     day; of trim, when it was trimmed
-     * @param useBy      nothing of what keeps
-     * @param thickCm    how thick frozen raw goods lie; nothing of others
-     * @param doorC      of raw goods, as measured at the door
-     * @param pricePerKg in the kitchen's own money
-     * @param trim       whether it is clean trim of the kitchen's own, for the freezer
-     */
-    public record Intake(
-            String goods,
-            double kg,
-            LocalDate cameOn,
-            LocalDate useBy,
-            boolean frozen,
-            Double thickCm,
-            Double doorC,
-            String supplier,
-            String supplierLot,
-            Double pricePerKg,
-            String note,
-            boolean trim) {
-
-        /** Trim of the kitchen's own, as it goes into the freezer. */
-        public static Intake ofTrim(String item, double kg, LocalDate day) {
-            return new Intake(item, kg, day, null, true, null, null, "", "", null, "", true);
-        }
-
-        Intake usedBy(LocalDate day) {
-            return new Intake(
-                    goods, kg, cameOn, day, frozen, thickCm, doorC, supplier, supplierLot, pricePerKg, note, trim);
-        }
-    }
-
-    /**
      * A box as it stands, with what was told of it when it came in.
      *
      * @param warm whether it was warmer at the door than the kitchen's limits let it be
@@ -125,19 +86,23 @@ public class Larder {
      */
     public record Offer(Box box, String supplier, String supplierLot, Mass take, Optional<Box.Refused> refused) {}
 
-    /** Boxes that so much of something could be taken from now. */
-    public List<Offer> offers(Person person, String goods, Mass wanted) {
+    /** Boxes that could be taken from now, of everything of which so much is wanted. */
+    public Map<String, List<Offer>> offers(Person person, Map<String, Mass> wanted) {
         person.require(Right.READ);
         Calendar calendar = calendar(person.kitchenId());
-        List<Stands> all = mapper.left(person.kitchenId(), 0, MOST_BOXES).stream()
-                .filter(row -> row.goods().equals(goods))
-                .map(row -> stands(row, calendar))
-                .toList();
-        Map<String, Mass> takes = new potamos.core.larder.Larder(
-                        all.stream().map(Stands::box).toList(), calendar.zone())
-                .take(goods, wanted, calendar.now()).draws().stream()
-                        .collect(Collectors.toMap(draw -> draw.box().id(), potamos.core.larder.Larder.Draw::mass));
+        List<Stands> all = all(person.kitchenId(), calendar);
+        Larder larder = larder(all, calendar);
+        return wanted.entrySet().stream()
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey,
+                        one -> offers(all, larder.take(one.getKey(), one.getValue(), calendar.now()))));
+    }
+
+    private static List<Offer> offers(List<Stands> all, Larder.Cover cover) {
+        Map<String, Mass> takes = cover.draws().stream()
+                .collect(Collectors.toMap(draw -> draw.box().id(), Larder.Draw::mass));
         return all.stream()
+                .filter(one -> one.row().goods().equals(cover.goods()))
                 .map(one -> new Offer(
                         one.box(),
                         one.row().supplier(),
@@ -145,6 +110,12 @@ public class Larder {
                         takes.getOrDefault(one.box().id(), Mass.ZERO),
                         one.refused()))
                 .toList();
+    }
+
+    /** What a batch took out of boxes, by goods. */
+    public Map<String, Mass> takenBy(String batchId) {
+        return mapper.goodsTaken(batchId).stream()
+                .collect(Collectors.toMap(LarderMapper.GoodsTaken::goods, one -> Mass.ofKg(one.kg())));
     }
 
     /** What is in a box. */
@@ -162,13 +133,19 @@ public class Larder {
     }
 
     /** What plans and batches can be made from. */
-    public potamos.core.larder.Larder boxes(String kitchenId) {
+    public Larder larder(String kitchenId) {
         Calendar calendar = calendar(kitchenId);
-        return new potamos.core.larder.Larder(
-                mapper.left(kitchenId, 0, MOST_BOXES).stream()
-                        .map(row -> stands(row, calendar).box())
-                        .toList(),
-                calendar.zone());
+        return larder(all(kitchenId, calendar), calendar);
+    }
+
+    private static Larder larder(List<Stands> all, Calendar calendar) {
+        return new Larder(all.stream().map(Stands::box).toList(), calendar.zone());
+    }
+
+    private List<Stands> all(String kitchenId, Calendar calendar) {
+        return mapper.left(kitchenId, 0, MOST_BOXES).stream()
+                .map(row -> stands(row, calendar))
+                .toList();
     }
 
     Stands one(Person person, String id) {
@@ -194,52 +171,10 @@ public class Larder {
     @Transactional
     public void takeIn(Person person, String id, Intake in) {
         person.require(Right.ACT);
-        Intake checked = checked(in, calendar(person.kitchenId()));
+        Intake checked = in.checked(today(person.kitchenId()));
         mapper.insert(id, person.kitchenId(), checked, person.id(), clock.instant());
         mapper.byId(id, person.kitchenId()).orElseThrow(() -> new Conflict("id", "Another box has this id."));
         changes.note(person.kitchenId(), "larder", id);
-    }
-
-    private static Intake checked(Intake in, Calendar calendar) {
-        Goods goods = goods(in.goods());
-        Refusal.unlessWithin("kg", in.kg(), LEAST_KG, MOST_KG, "kg");
-        LocalDate today = calendar.today();
-        if (in.cameOn().isAfter(today) || in.cameOn().isBefore(today.minusYears(1))) {
-            throw Refusal.of("cameOn", "a day of the last year, today at the latest");
-        }
-        if (in.pricePerKg() != null) {
-            Refusal.unlessWithin("pricePerKg", in.pricePerKg(), 0, MOST_PRICE, "per kg");
-        }
-        if (in.trim()) {
-            if (goods.bed()) {
-                throw Refusal.of("goods", "trim is of vegetables and herbs; bones come in as what they are");
-            }
-            return in.usedBy(in.cameOn().plusDays(potamos.core.larder.Larder.TRIM_KEEPS_DAYS));
-        }
-        if (in.useBy() != null
-                && (in.useBy().isBefore(today) || in.useBy().isAfter(today.plusMonths(MOST_MONTHS_AHEAD)))) {
-            throw Refusal.of("useBy", "a day from today on, three years ahead at the most");
-        }
-        if (goods.raw()) {
-            raw(in, goods);
-        }
-        return in;
-    }
-
-    private static void raw(Intake in, Goods goods) {
-        if (in.useBy() == null) {
-            throw Refusal.of("useBy", goods.name() + " does not keep: until when may it be used");
-        }
-        if (in.doorC() == null) {
-            throw Refusal.of("doorC", goods.name() + " is raw: how cold was it at the door");
-        }
-        Refusal.unlessWithin("doorC", in.doorC(), -40, 30, "°C");
-        if (in.frozen()) {
-            if (in.thickCm() == null) {
-                throw Refusal.of("thickCm", "how thick does it lie: it thaws by that");
-            }
-            Refusal.unlessWithin("thickCm", in.thickCm(), 1, 60, "cm");
-        }
     }
 
     /**
@@ -259,10 +194,10 @@ public class Larder {
         LarderMapper.BoxRow row = row(person.kitchenId(), boxId);
         Stands stands = stands(row, calendar(person.kitchenId()));
         double changes = switch (kind) {
-            case COUNTED -> Refusal.unlessWithin("kg", given(kg), 0, MOST_KG, "kg") - row.leftKg();
+            case COUNTED -> Refusal.unlessWithin("kg", given(kg), 0, Intake.MOST_KG, "kg") - row.leftKg();
             case TAKEN_OUT ->
                 -Math.min(
-                        Refusal.unlessWithin("kg", given(kg), LEAST_KG, row.leftKg() + ROUNDING_KG, "kg"),
+                        Refusal.unlessWithin("kg", given(kg), Intake.LEAST_KG, row.leftKg() + ROUNDING_KG, "kg"),
                         row.leftKg());
             case THAWING -> {
                 if (!stands.box().goods().raw() || !stands.box().frozen()) {
@@ -299,7 +234,7 @@ public class Larder {
         Stands stands = stands(row(kitchenId, took.box()), calendar(kitchenId));
         String goods = stands.box().goods().id();
         boolean fits = took.part().equals(BatchEvent.BED)
-                ? formula.bed().stream().anyMatch(share -> share.kind().id().equals(goods))
+                ? formula.inBed(goods)
                 : took.part().equals(goods);
         if (!fits) {
             throw Refusal.of("boxId", stands.box().goods().name() + " is in it, and that is not what goes in here");
@@ -364,13 +299,15 @@ public class Larder {
     }
 
     private static Stands stands(LarderMapper.BoxRow row, Calendar calendar) {
-        Goods goods = goods(row.goods());
-        Optional<Instant> softAt = Optional.ofNullable(row.thawsSince())
-                .map(since -> since.plus(Thaw.takes(
+        Goods goods = Intake.known(row.goods());
+        Optional<Duration> thaws = Optional.ofNullable(row.thickCm())
+                .filter(thick -> goods.raw())
+                .map(thick -> Thaw.takes(
                         Mass.ofKg(row.kg()),
                         goods.kgPerL(),
-                        Length.ofCm(row.thickCm()),
-                        calendar.limits().coldStore())));
+                        Length.ofCm(thick),
+                        calendar.limits().coldStore()));
+        Optional<Instant> softAt = Optional.ofNullable(row.thawsSince()).flatMap(since -> thaws.map(since::plus));
         Optional<LocalDate> useBy = softAt.map(
                         soft -> Keeping.thawedUseBy(soft.atZone(calendar.zone()).toLocalDate()))
                 .or(() -> Optional.ofNullable(row.useBy()));
@@ -381,7 +318,7 @@ public class Larder {
                 useBy,
                 row.frozen() && softAt.isEmpty(),
                 softAt,
-                Optional.ofNullable(row.thickCm()).map(Length::ofCm),
+                thaws,
                 row.trim(),
                 Optional.ofNullable(row.stopped()));
         double limit = row.frozen()
@@ -389,9 +326,5 @@ public class Larder {
                 : calendar.limits().coldStore().celsius();
         boolean warm = goods.raw() && row.doorC() != null && row.doorC() > limit;
         return new Stands(row, box, softAt, warm, box.refused(calendar.today(), calendar.now()));
-    }
-
-    private static Goods goods(String id) {
-        return Goods.find(id).orElseThrow(() -> Refusal.of("goods", "the book does not know it"));
     }
 }
