@@ -2,7 +2,6 @@ import { DropdownMenu } from 'radix-ui'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Page } from '../../api/queries'
-import type { Problem } from '../../api/client'
 import { act } from '../../api/outbox'
 import { Button } from '../../kit/Button'
 import { Heading, Note } from '../../kit/Note'
@@ -25,6 +24,7 @@ import { Deliver } from './Deliver'
 import { used, useResting } from '../../kit/rest'
 import { StandsOn } from './StandsOn'
 import { useOver } from '../../kit/over'
+import { useSend } from './useSend'
 
 /** What is next, what comes after, and what may be logged at any time. */
 export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: SheetName) => void }) {
@@ -163,7 +163,7 @@ function Mishaps({ page, onAsk }: { page: Page; onAsk: (kind: SheetName) => void
 
 function GiveUp({ page }: { page: Page }) {
   const [asked, setAsked] = useState(false)
-  const [problem, setProblem] = useState<Problem>()
+  const { problem, send } = useSend(page.card.id)
   if (!asked) {
     return (
       <p className="mt-4 mb-0">
@@ -173,10 +173,6 @@ function GiveUp({ page }: { page: Page }) {
       </p>
     )
   }
-  const giveUp = async () => {
-    const outcome = await logAll(page.card.id, [act('abandoned', { words: 'given up by the cook' })])
-    if (outcome.kind === 'refused') setProblem(outcome.problem)
-  }
   return (
     <div className="mt-4 grid gap-2">
       <Note>
@@ -184,7 +180,9 @@ function GiveUp({ page }: { page: Page }) {
         <Link to="/calls">See the calls</Link>
       </Note>
       <div className="flex gap-2">
-        <Button onClick={() => void giveUp()}>Give it up</Button>
+        <Button onClick={() => void send(act('abandoned', { words: 'given up by the cook' }))}>
+          Give it up
+        </Button>
         <Button tone="quiet" onClick={() => setAsked(false)}>
           Keep it
         </Button>

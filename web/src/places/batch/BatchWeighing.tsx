@@ -1,13 +1,13 @@
-import { useState } from 'react'
-import type { Problem, Schemas } from '../../api/client'
+import type { Schemas } from '../../api/client'
 import { act } from '../../api/outbox'
 import type { Page } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { useMay, useUnits } from '../../kit/session'
 import { weighingName } from '../../words/en'
-import { logAll, question } from './acts'
+import { question } from './acts'
 import { used } from '../../kit/rest'
+import { useSend } from './useSend'
 
 type Weighing = Schemas['WeighingView']
 type Way = Schemas['WayView']
@@ -16,15 +16,13 @@ type Way = Schemas['WayView']
 export function BatchWeighing({ page, weighing }: { page: Page; weighing: Weighing }) {
   const units = useUnits()
   const may = useMay()
-  const [problem, setProblem] = useState<Problem>()
+  const { problem, send } = useSend(page.card.id)
   const off = weighing.weighedKg - weighing.plannedKg
   const fill = question('filled', page)
   const canFill = may('ACT') && page.card.stage === 'FILL'
-  const draw = async (way: Way) => {
-    setProblem(undefined)
+  const draw = (way: Way) => {
     used()
-    const outcome = await logAll(page.card.id, [act('filled', { ...fill?.beside, litres: way.waterL })])
-    if (outcome.kind === 'refused') setProblem(outcome.problem)
+    void send(act('filled', { ...fill?.beside, litres: way.waterL }))
   }
   return (
     <section
@@ -47,7 +45,7 @@ export function BatchWeighing({ page, weighing }: { page: Page; weighing: Weighi
             </span>
             {canFill && (way.kind === 'SAME_RATIO' || way.kind === 'SAME_WATER') && (
               <span>
-                <Button disabled={!way.fits} onClick={() => void draw(way)}>
+                <Button disabled={!way.fits} onClick={() => draw(way)}>
                   {way.fits ? `Filled with ${units.litres(way.waterL)}` : 'Does not fit this vessel'}
                 </Button>
               </span>

@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import type { Problem } from '../../api/client'
 import { act } from '../../api/outbox'
 import type { Page } from '../../api/queries'
 import { LadleCard, SetCard, ShadeCard } from '../../graphics/Cards'
@@ -7,8 +6,9 @@ import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { Sheet } from '../../kit/Sheet'
 import { shadeWords, tasteWords } from '../../words/en'
-import { logAll, type Due } from './acts'
+import { type Due } from './acts'
 import { SpentTicks, Ticks } from './Ticks'
+import { useSend } from './useSend'
 
 interface Props {
   page: Page
@@ -40,7 +40,7 @@ type CardName = keyof typeof cards
 export function CardSheet({ page, due, card, onClose }: Props & { card: CardName }) {
   const { title, says, Card } = cards[card]
   const [value, setValue] = useState<number>()
-  const { problem, send } = useSend(page, onClose)
+  const { problem, send } = useSend(page.card.id, onClose)
   const target = card === 'SHADE' ? (page.card.oven?.shade ?? due?.amount) : undefined
   const stands = card === 'SHADE' && value !== undefined ? page.card.oven?.shades[value - 1] : undefined
   return (
@@ -61,7 +61,7 @@ export function CardSheet({ page, due, card, onClose }: Props & { card: CardName
           tone="act"
           large
           disabled={value === undefined}
-          onClick={() => void send([act('card-read', { card, value })])}
+          onClick={() => void send(act('card-read', { card, value }))}
         >
           Log
         </Button>
@@ -74,7 +74,7 @@ export function CardSheet({ page, due, card, onClose }: Props & { card: CardName
 /** What it tastes of, and what the bones look like. */
 export function TasteSheet({ page, onClose }: Props) {
   const [words, setWords] = useState<string[]>([])
-  const { problem, send } = useSend(page, onClose)
+  const { problem, send } = useSend(page.card.id, onClose)
   return (
     <Sheet title="Taste it" open onClose={onClose}>
       <div className="grid gap-4">
@@ -84,7 +84,7 @@ export function TasteSheet({ page, onClose }: Props) {
           tone="act"
           large
           disabled={words.length === 0}
-          onClick={() => void send([act('tasted', { words: words.join(', ') })])}
+          onClick={() => void send(act('tasted', { words: words.join(', ') }))}
         >
           Log
         </Button>
@@ -92,14 +92,4 @@ export function TasteSheet({ page, onClose }: Props) {
       </div>
     </Sheet>
   )
-}
-
-function useSend(page: Page, onClose: () => void) {
-  const [problem, setProblem] = useState<Problem>()
-  const send = async (acts: Parameters<typeof logAll>[1]) => {
-    const outcome = await logAll(page.card.id, acts)
-    if (outcome.kind === 'refused') setProblem(outcome.problem)
-    else onClose()
-  }
-  return { problem, send }
 }

@@ -1,5 +1,5 @@
 import { useState, type FormEvent } from 'react'
-import type { Problem, Schemas } from '../../api/client'
+import type { Schemas } from '../../api/client'
 import { eventKinds } from '../../api/kinds'
 import { act } from '../../api/outbox'
 import type { Page } from '../../api/queries'
@@ -14,7 +14,7 @@ import { Ticks } from './Ticks'
 import { eventName, figureName } from '../../words/en'
 import { instantOf, localOf } from '../../words/time'
 import type { Dimension } from '../../words/units'
-import { logAll } from './acts'
+import { useSend } from './useSend'
 
 type Figures = Schemas['Figures']
 type Told = Figures[keyof Figures]
@@ -50,7 +50,7 @@ export function CorrectSheet({
   const [at, setAt] = useState(was)
   const [changes, setChanges] = useState<Partial<Record<Asked['name'], Told | undefined>>>({})
   const [reason, setReason] = useState('')
-  const [problem, setProblem] = useState<Problem>()
+  const { problem, send } = useSend(page.card.id, onClose)
   const kindOfEvent = eventKinds[event.kind as keyof typeof eventKinds]
   const asked: readonly Asked[] = kindOfEvent?.correctable
     ? kindOfEvent.figures.filter((figure) => typed[figure.quantity] !== undefined)
@@ -58,11 +58,6 @@ export function CorrectSheet({
   const changed = Object.entries(changes).filter(([name, value]) => value !== told[name as Asked['name']])
   const moved = at !== was && { happenedAt: instantOf(at, zone).toISOString() }
   const missing = Object.values(changes).some((value) => value === undefined)
-  const send = async (what: Schemas['Act']) => {
-    const outcome = await logAll(page.card.id, [what])
-    if (outcome.kind === 'refused') setProblem(outcome.problem)
-    else onClose()
-  }
   const submit = (submitted: FormEvent) => {
     submitted.preventDefault()
     void send(act('corrected', { corrects: event.id, reason, ...moved, ...Object.fromEntries(changed) }))

@@ -1,6 +1,5 @@
 import { useState, type FormEvent } from 'react'
 import { Link } from 'react-router'
-import type { Problem } from '../../api/client'
 import { act } from '../../api/outbox'
 import { useCalls, useMenu, type Page } from '../../api/queries'
 import { Button } from '../../kit/Button'
@@ -8,7 +7,7 @@ import { FieldNote, NumberField } from '../../kit/NumberField'
 import { Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { keptName } from '../../words/en'
-import { logAll } from './acts'
+import { useSend } from './useSend'
 
 /** Handing litres of a lot to a station: a slip at a time, against the station's call where there is one. */
 export function Deliver({ page, lot }: { page: Page; lot?: string }) {
@@ -19,7 +18,10 @@ export function Deliver({ page, lot }: { page: Page; lot?: string }) {
   const calls = useCalls()
   const [chosen, setChosen] = useState<string>()
   const [litres, setLitres] = useState<number>()
-  const [problem, setProblem] = useState<Problem>()
+  const { problem, send } = useSend(page.card.id, () => {
+    setLitres(undefined)
+    setChosen(undefined)
+  })
   const lots = page.lots.filter((one) => one.leftL > DROP)
   const [lotId, setLotId] = useState(lot)
   const from = lots.find((one) => one.id === lotId) ?? lots.find((one) => one.kept === 'COLD') ?? lots[0]
@@ -36,22 +38,16 @@ export function Deliver({ page, lot }: { page: Page; lot?: string }) {
       : open.find((c) => c.stationId === station && c.formulaName === page.card.formulaName)
   const wanted = call ? Math.min(left, call.litres - call.deliveredL) : Math.min(left, 1)
   const amount = litres ?? wanted
-  const submit = async (event: FormEvent) => {
+  const submit = (event: FormEvent) => {
     event.preventDefault()
-    setProblem(undefined)
-    const outcome = await logAll(page.card.id, [
+    void send(
       act('delivered', {
         litres: amount,
         stationId: station,
         callId: call?.id,
         ...(page.lots.length > 1 && { lotId: from?.id }),
       }),
-    ])
-    if (outcome.kind === 'refused') setProblem(outcome.problem)
-    else {
-      setLitres(undefined)
-      setChosen(undefined)
-    }
+    )
   }
   return (
     <div className="grid gap-4">
@@ -70,7 +66,7 @@ export function Deliver({ page, lot }: { page: Page; lot?: string }) {
         <p className="text-15 m-0">It lies frozen: it is taken out to thaw before it goes anywhere.</p>
       )}
       {left > DROP && !frozen && may('DELIVER') && (
-        <form onSubmit={(event) => void submit(event)} className="grid gap-4">
+        <form onSubmit={submit} className="grid gap-4">
           <fieldset className="m-0 flex flex-wrap gap-2 border-0 p-0">
             <legend className="text-15 mb-1 p-0 font-semibold">To</legend>
             {stations.map((s) => (

@@ -1,5 +1,4 @@
 import { useState, type FormEvent, type ReactNode } from 'react'
-import type { Problem } from '../../api/client'
 import { act } from '../../api/outbox'
 import type { Page } from '../../api/queries'
 import { Button } from '../../kit/Button'
@@ -11,13 +10,14 @@ import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
 import { eventName, figureName, phaseName } from '../../words/en'
 import { amount, type Dimension } from '../../words/units'
-import { likely, logAll, moves, question, type Due, type ProposedName } from './acts'
+import { likely, moves, question, type Due, type ProposedName } from './acts'
 import { Advice } from './Advice'
 import { BrixField } from './BrixField'
 import { LevelField } from './LevelField'
 import { used } from '../../kit/rest'
 import { happened, WhenField } from './WhenField'
 import { WeightField } from './WeightField'
+import { useSend } from './useSend'
 
 const titles: Record<string, string> = {
   'weighed-in': 'Weigh in',
@@ -64,28 +64,28 @@ export function FigureSheet({ page, kind, due, onClose, before }: Props) {
   const { now } = useTimes()
   const [words, setWords] = useState('')
   const [doubted, setDoubted] = useState<number>()
-  const [problem, setProblem] = useState<Problem>()
+  const { problem, busy, send } = useSend(page.card.id, () => {
+    used()
+    onClose()
+  })
   const [skips, setSkips] = useState<'done' | 'left' | ''>('')
-  const [busy, setBusy] = useState(false)
   if (!asked) return null
   const range = likely(asked, page)
   // Whoever fills the pot is past what comes before its water: what is not told as done is asked about once.
   const skipped = kind === 'filled' ? page.chores.filter((chore) => !chore.finished) : []
   const odd = value !== undefined && range !== undefined && (value < range.low || value > range.high)
   const doubt = odd && doubted === value
-  const submit = async (event: FormEvent) => {
+  const submit = (event: FormEvent) => {
     event.preventDefault()
     if (value === undefined) return
     if (odd && !doubt) {
       setDoubted(value)
       return
     }
-    setBusy(true)
-    setProblem(undefined)
     // Foam is seen before it is skimmed: what an act becomes beside its litres goes with them.
     const first = (due?.becomes ?? []).filter((one) => one.kind !== kind && moves(due!) > 0)
     const done = skips === 'done' ? skipped : []
-    const outcome = await logAll(page.card.id, [
+    void send(
       ...done.map((chore) => act('finished', { step: chore.step, ...happened(ago, now) })),
       ...first.map((one) => act(one.kind, { ...one.figures, ...happened(ago, now) })),
       act(kind, {
@@ -95,13 +95,7 @@ export function FigureSheet({ page, kind, due, onClose, before }: Props) {
         ...(byProbe && { byProbe }),
         [asked.field]: value,
       }),
-    ])
-    setBusy(false)
-    if (outcome.kind === 'refused') setProblem(outcome.problem)
-    else {
-      used()
-      onClose()
-    }
+    )
   }
   const fieldProblem = problem?.fields[asked.field]
   const other = problem && !problem.fields[asked.field] ? problem.message : undefined
@@ -114,7 +108,7 @@ export function FigureSheet({ page, kind, due, onClose, before }: Props) {
   const measure = { label: asked.label, value, onValue: typed, units: units.units, problem: fieldProblem }
   return (
     <Sheet title={titles[kind] ?? eventName[kind]} open onClose={onClose}>
-      <form onSubmit={(event) => void submit(event)} className="grid gap-5">
+      <form onSubmit={submit} className="grid gap-5">
         {before}
         <Advice kind={kind} page={page} due={due} />
         {noReheat ? null : kind === 'level-read' ? (
@@ -203,18 +197,13 @@ export function FigureSheet({ page, kind, due, onClose, before }: Props) {
 function DiscardInstead({ page, onClose }: { page: Page; onClose: () => void }) {
   const units = useUnits()
   const litres = (page.card.strainedL ?? 0) - page.discardedL
-  const [problem, setProblem] = useState<Problem>()
+  const { problem, send } = useSend(page.card.id, onClose)
   const [asked, setAsked] = useState(false)
-  const discard = async () => {
-    const outcome = await logAll(page.card.id, [act('discarded', { litres, words: 'cooling failed' })])
-    if (outcome.kind === 'refused') setProblem(outcome.problem)
-    else onClose()
-  }
   return (
     <>
       {asked ? (
         <div className="grid grid-cols-2 gap-2">
-          <Button large onClick={() => void discard()}>
+          <Button large onClick={() => void send(act('discarded', { litres, words: 'cooling failed' }))}>
             Pour it away
           </Button>
           <Button tone="quiet" large onClick={() => setAsked(false)}>

@@ -9,8 +9,8 @@ import { used } from '../../kit/rest'
 import { useTimes, useUnits } from '../../kit/session'
 import { boxRefusedWords } from '../../words/en'
 import { plainDay } from '../../words/time'
-import { logAll } from './acts'
 import { happened, WhenField } from './WhenField'
+import { useSend } from './useSend'
 
 type Wanted = Schemas['WantedView']
 type Offer = Wanted['offers'][number]
@@ -32,8 +32,10 @@ export function OutOfTheLarder({
   const { now } = useTimes()
   const [takes, setTakes] = useState<Record<string, number | undefined>>(() => scanned(wanted, first))
   const [ago, setAgo] = useState(0)
-  const [problem, setProblem] = useState<Problem>()
-  const [busy, setBusy] = useState(false)
+  const { problem, busy, send } = useSend(page.card.id, () => {
+    used()
+    onDone()
+  })
   const open = wanted.filter((one) => one.stillKg > 0)
   const chosen = open.flatMap((one) =>
     one.offers
@@ -46,23 +48,12 @@ export function OutOfTheLarder({
         open.flatMap((one) => one.offers.map((offer) => [offer.boxId, offer.takeKg || undefined])),
       ),
     )
-  const submit = async (event: FormEvent) => {
+  const submit = (event: FormEvent) => {
     event.preventDefault()
-    setBusy(true)
-    setProblem(undefined)
-    const outcome = await logAll(
-      page.card.id,
-      chosen.map((one) => act('took', { ...one, ...happened(ago, now) })),
-    )
-    setBusy(false)
-    if (outcome.kind === 'refused') setProblem(outcome.problem)
-    else {
-      used()
-      onDone()
-    }
+    void send(...chosen.map((one) => act('took', { ...one, ...happened(ago, now) })))
   }
   return (
-    <form onSubmit={(event) => void submit(event)} className="grid gap-5">
+    <form onSubmit={submit} className="grid gap-5">
       {open.length > 1 && (
         <Button type="button" onClick={all}>
           All as planned

@@ -12,8 +12,8 @@ import { useMay, useTimes, useUnits } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
 import { keptName } from '../../words/en'
-import { logAll } from './acts'
 import { happened, WhenField } from './WhenField'
+import { useSend } from './useSend'
 
 type Kept = Page['lots'][number]['kept']
 
@@ -41,31 +41,24 @@ export function PutAwaySheet({ page, onClose }: { page: Page; onClose: () => voi
   })
   const [lines, setLines] = useState<Line[]>(() => [fresh(page.restL)])
   const [ago, setAgo] = useState(0)
-  const [problem, setProblem] = useState<Problem>()
-  const [busy, setBusy] = useState(false)
+  const { problem, busy, send } = useSend(page.card.id, () => {
+    used()
+    onClose()
+  })
   const rest = page.restL - lines.reduce((sum, line) => sum + (line.litres ?? 0), 0)
   const change = (at: number, next: Partial<Line>) =>
     setLines(lines.map((line, i) => (i === at ? { ...line, ...next } : line)))
-  const submit = async (event: FormEvent) => {
+  const submit = (event: FormEvent) => {
     event.preventDefault()
-    setBusy(true)
-    setProblem(undefined)
-    const outcome = await logAll(
-      page.card.id,
-      lines.map(({ kept, ...line }) =>
+    void send(
+      ...lines.map(({ kept, ...line }) =>
         act('stored', { ...line, kept: kept === 'COLD' ? 'cold' : 'frozen', ...happened(ago, now) }),
       ),
     )
-    setBusy(false)
-    if (outcome.kind === 'refused') setProblem(outcome.problem)
-    else {
-      used()
-      onClose()
-    }
   }
   return (
     <Sheet title="Put away" open onClose={onClose}>
-      <form onSubmit={(event) => void submit(event)} className="grid gap-5">
+      <form onSubmit={submit} className="grid gap-5">
         <p className="text-18 m-0">
           <b className="text-36 font-semibold">{units.litres(page.restL)}</b> to put away.
         </p>
@@ -114,14 +107,10 @@ function PourAway({ page, onDone }: { page: Page; onDone: () => void }) {
   const units = useUnits()
   const [asked, setAsked] = useState(false)
   const [words, setWords] = useState('')
-  const [problem, setProblem] = useState<Problem>()
-  const pour = async (event: FormEvent) => {
+  const { problem, send } = useSend(page.card.id, onDone)
+  const pour = (event: FormEvent) => {
     event.preventDefault()
-    const outcome = await logAll(page.card.id, [
-      act('discarded', { litres: page.restL, words, ...(page.lots.length > 0 && { lotId: 'rest' }) }),
-    ])
-    if (outcome.kind === 'refused') setProblem(outcome.problem)
-    else onDone()
+    void send(act('discarded', { litres: page.restL, words, ...(page.lots.length > 0 && { lotId: 'rest' }) }))
   }
   if (!asked)
     return (
@@ -130,7 +119,7 @@ function PourAway({ page, onDone }: { page: Page; onDone: () => void }) {
       </Button>
     )
   return (
-    <form onSubmit={(event) => void pour(event)} className="border-rule mt-5 grid gap-3 border-t pt-4">
+    <form onSubmit={pour} className="border-rule mt-5 grid gap-3 border-t pt-4">
       <TextField label="Why it is poured away" value={words} onValue={setWords} required />
       {problem && <Note>{problem.message}.</Note>}
       <span className="flex gap-2">

@@ -15,8 +15,6 @@ import { SmallNumber } from '../../kit/SmallNumber'
 import { TextField } from '../../kit/TextField'
 import { dayOf } from '../../words/time'
 
-const PARTS_OF_TRIM = ['bed', 'raw'] as const
-
 /** Something comes in at the door; or the kitchen's own clean trim goes into the freezer. */
 export function IntakeSheet({ trim, onClose }: { trim: boolean; onClose: () => void }) {
   const goods = useGoods()
@@ -38,7 +36,7 @@ export function IntakeSheet({ trim, onClose }: { trim: boolean; onClose: () => v
     note: '',
   }))
   const change = (next: Partial<typeof typed>) => setTyped({ ...typed, ...next })
-  const offered = (goods.data ?? []).filter((one) => !trim || !PARTS_OF_TRIM.some((kind) => one[kind]))
+  const offered = (goods.data ?? []).filter((one) => !trim || !one.bed)
   const chosen = goods.data?.find((one) => one.id === typed.goods)
   const raw = chosen?.raw ?? false
   const takeIn = useChange(

@@ -1,4 +1,3 @@
-import { Fragment } from 'react'
 import { useProvisions, type Provision } from '../../api/larder'
 import { Heading } from '../../kit/Note'
 import { useTimes, useUnits } from '../../kit/session'
@@ -56,17 +55,15 @@ export function Lacks() {
         <table className="text-15 w-full">
           <tbody>
             {order.map(([goods, lack]) => (
-              <Fragment key={goods}>
-                <tr className="border-rule border-t">
-                  <th scope="row" className="py-2 pr-3 text-left font-normal">
-                    <span className="block first-letter:uppercase">{lack.name}</span>
-                    <span className="text-13 text-quiet block">first for {day(lack.at)}</span>
-                  </th>
-                  <td className="text-18 py-2 text-right align-top font-semibold whitespace-nowrap">
-                    {units.kg(lack.kg)}
-                  </td>
-                </tr>
-              </Fragment>
+              <tr key={goods} className="border-rule border-t">
+                <th scope="row" className="py-2 pr-3 text-left font-normal">
+                  <span className="block first-letter:uppercase">{lack.name}</span>
+                  <span className="text-13 text-quiet block">first for {day(lack.at)}</span>
+                </th>
+                <td className="text-18 py-2 text-right align-top font-semibold whitespace-nowrap">
+                  {units.kg(lack.kg)}
+                </td>
+              </tr>
             ))}
           </tbody>
         </table>
