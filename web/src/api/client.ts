@@ -94,3 +94,10 @@ function randomId(): string {
   const hex = [...bytes].map((b) => b.toString(16).padStart(2, '0')).join('')
   return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-')
 }
+
+/** A table as it is sent: as it stands in its file. */
+export const asCsv = async (file: File) => ({
+  body: await file.text(),
+  bodySerializer: (body: string) => body,
+  headers: { 'Content-Type': 'text/csv' },
+})

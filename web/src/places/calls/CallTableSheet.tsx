@@ -1,4 +1,4 @@
-import { api, data } from '../../api/client'
+import { api, asCsv, data } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { TableSheet } from '../../kit/TableSheet'
 
@@ -8,14 +8,7 @@ Sauce,brown-veal,12,2026-11-28 15:00,celery,for the jus`
 /** Calls out of a table. */
 export function CallTableSheet({ onClose }: { onClose: () => void }) {
   const reading = useChange(
-    async (file: File) =>
-      data(
-        api.POST('/api/calls/table', {
-          body: await file.text(),
-          bodySerializer: (body) => body,
-          headers: { 'Content-Type': 'text/csv' },
-        }),
-      ),
+    async (file: File) => data(api.POST('/api/calls/table', await asCsv(file))),
     'calls',
     'the-course',
   )

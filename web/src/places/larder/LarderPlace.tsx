@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { api, data } from '../../api/client'
+import { api, asCsv, data } from '../../api/client'
 import { useBoxes, type Box } from '../../api/larder'
 import { useChange } from '../../api/queries'
 import { Crate } from '../../graphics/Crate'
@@ -123,14 +123,7 @@ onion,25,,,Valley Greens,,0.90,,`
 
 function FromTable({ onClose }: { onClose: () => void }) {
   const reading = useChange(
-    async (file: File) =>
-      data(
-        api.POST('/api/larder/table', {
-          body: await file.text(),
-          bodySerializer: (body) => body,
-          headers: { 'Content-Type': 'text/csv' },
-        }),
-      ),
+    async (file: File) => data(api.POST('/api/larder/table', await asCsv(file))),
     'larder',
     'provisions',
     'charge',
