@@ -19,6 +19,7 @@ import java.util.regex.Pattern;
 final class Journey {
 
     private static final Pattern EXPECTED = Pattern.compile("(?:Expected(?: about)?|asks for|To) ([0-9.]+)\\s*(g\\b)?");
+    private static final Pattern ONCE_MORE = Pattern.compile("^Log [0-9]|^It stands");
     private static final Pattern LOG_LITRES = Pattern.compile("^Log [0-9]");
 
     private final Page page;
@@ -201,13 +202,21 @@ final class Journey {
         return this;
     }
 
-    /** An act that moves litres shows them, and is logged at one more touch; another is logged already. */
-    Journey confirmLitres() {
-        Locator confirm = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(LOG_LITRES));
-        if (confirm.count() > 0) {
-            confirm.first().click();
+    /** Whether something waits for one more touch: litres that are shown, or a figure that is far from likely. */
+    boolean asksOnceMore() {
+        return onceMore().count() > 0;
+    }
+
+    /** Gives that touch, where one is asked for. */
+    Journey confirmed() {
+        if (asksOnceMore()) {
+            onceMore().first().click();
         }
         return this;
+    }
+
+    private Locator onceMore() {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(ONCE_MORE));
     }
 
     /** Taps an act that moves litres, and logs them as they are shown. */
