@@ -16,10 +16,11 @@ const LAYERS = ['offline', 'words', 'api', 'graphics', 'kit', 'places']
 // Places stand beside each other; what one takes of another is named here, and goes one way.
 const NEIGHBOURS = {
   course: [],
-  batch: ['course'],
+  draws: [],
+  batch: ['course', 'draws'],
   range: ['batch', 'course'],
-  coldside: ['batch'],
-  formulas: ['batch'],
+  coldside: ['batch', 'draws'],
+  formulas: ['batch', 'draws'],
   kitchen: ['range', 'course'],
   visit: ['kitchen'],
   calls: ['course'],

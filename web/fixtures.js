@@ -47,6 +47,7 @@ const plain = {
   boxes: '/api/larder',
   goods: '/api/larder/goods',
   provisions: '/api/course/provisions?days=3',
+  sources: '/api/sources',
 }
 const answers = {}
 for (const [name, path] of Object.entries(plain)) {
@@ -85,6 +86,16 @@ const litres = (formula, into) => ({ formula, goal: 'LITRES', value: 20, vesselI
 keep('charge-white', await ask('/api/charges', litres('white-chicken', 'K80')))
 keep('charge-brown', await ask('/api/charges', litres('brown-beef', 'K80')))
 keep('charge-tight', await ask('/api/charges', litres('white-chicken', 'Pot 12')))
+const { sourceId } = answers.sources[0].stock
+keep(
+  'charge-half',
+  await ask('/api/charges', {
+    ...litres('half-reduction', 'Pot 12'),
+    goal: 'WATER',
+    value: 4,
+    draws: [{ sourceId, litres: 4 }],
+  }),
+)
 keep('effects', await ask('/api/charges/effects', litres('brown-beef', 'K80')))
 keep('overview', await ask('/api/charges/overview', { formula: 'brown-beef', goal: 'LITRES', value: 14 }))
 console.log('The answers are as the demo kitchen gives them today.')

@@ -1,3 +1,4 @@
+import { capital } from '../words/en'
 import { useId, useState } from 'react'
 import { figure, numberTyped, scaleOf, type Dimension, type Units } from '../words/units'
 import type { FieldProblem } from '../api/client'
@@ -108,7 +109,7 @@ export function FieldNote({
     const high = scale ? figure(scale.to(problem.high), scale.step) : problem.high
     return ` Between ${low} and ${high} ${scale?.unit ?? problem.unit ?? ''}.`
   }
-  const reason = problem.reason.charAt(0).toUpperCase() + problem.reason.slice(1)
+  const reason = capital(problem.reason)
   return (
     <p
       id={id}

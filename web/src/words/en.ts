@@ -100,6 +100,13 @@ export const phaseFigureName = (phase: string, figure: string) =>
   phaseFigures[`${phase}.${figure}`] ?? phaseFigures[figure] ?? figure
 
 /** What a lot declares; what it was drawn with may bring more than anybody has written down. */
+/** As it begins a line. */
+export const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
+
+/** What a pot is filled with, and what of that is from no lot. */
+export const liquidName: Record<Schemas['ChargeView']['restKind'], string> = words.liquid
+export const restName: Record<Schemas['ChargeView']['restKind'], string> = words.rest
+
 export function containsWords(lot: {
   allergens: Parameters<typeof allergenName>[0][]
   allergensUnknown: boolean

@@ -132,6 +132,8 @@ function SheetFor({
 
 export function amountWords(due: Due, units: ReturnType<typeof useUnits>): string {
   if (due.kind === 'FILL' || due.kind === 'TOP_UP') return units.litres(due.amount)
+  if (due.kind === 'DRAW')
+    return [units.litres(due.amount), due.becomes[0]?.figures.source].filter(Boolean).join(' of ')
   if (due.kind === 'WEIGH') return units.kg(due.amount)
   if (due.kind === 'REDUCE' && due.amount > 0) return units.litres(due.amount)
   if (due.kind === 'JUDGE_SHADE') return `to ${due.amount}`

@@ -20,6 +20,7 @@ import {
   type ProposedName,
   type SheetName,
 } from './acts'
+import { IntoAnotherPot } from '../draws/IntoAnotherPot'
 import { Deliver } from './Deliver'
 import { used, useResting } from '../../kit/rest'
 import { StandsOn } from './StandsOn'
@@ -27,7 +28,15 @@ import { useOver } from '../../kit/over'
 import { useSend } from './useSend'
 
 /** What is next, what comes after, and what may be logged at any time. */
-export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: SheetName) => void }) {
+export function BatchActs({
+  page,
+  colour,
+  onAsk,
+}: {
+  page: Page
+  colour: string
+  onAsk: (kind: SheetName) => void
+}) {
   const may = useMay()
   const { now } = useTimes()
   const { card } = page
@@ -40,6 +49,11 @@ export function BatchActs({ page, onAsk }: { page: Page; onAsk: (kind: SheetName
       </Heading>
       {next && <ActButton key={dueKey(next)} card={card} due={next} now={now} roomy />}
       {onShelf && <Deliver page={page} />}
+      {page.restL > 0 && (
+        <div className="mt-3">
+          <IntoAnotherPot source={card.id} litres={page.restL} colour={colour} />
+        </div>
+      )}
       {!next && !onShelf && <p className="text-18 text-quiet m-0">Nothing is left to do here.</p>}
       {later.length > 0 && (
         <ol className="m-0 mt-4 grid list-none p-0">

@@ -106,7 +106,7 @@ function Batch({ page }: { page: Page }) {
         <section aria-label={inPot ? 'The pot' : 'Cooling'}>
           {inPot ? <BatchPot page={page} colour={colour} /> : <BatchCooling page={page} />}
         </section>
-        <BatchActs page={page} onAsk={setAsked} />
+        <BatchActs page={page} colour={colour} onAsk={setAsked} />
       </div>
       <BatchWeighOut page={page} />
       <Scanned page={page} />

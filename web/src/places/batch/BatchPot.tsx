@@ -3,8 +3,9 @@ import type { Page } from '../../api/queries'
 import { Cutaway, type Mark } from '../../graphics/Cutaway'
 import { useTimes, useUnits } from '../../kit/session'
 import { Why, WhyOf } from '../../kit/Why'
-import { bodyName } from '../../words/en'
+import { bodyName, capital } from '../../words/en'
 import { tells } from '../../words/units'
+import { filledWith } from '../draws/filled'
 
 /** The pot as it should stand now, with the figures to read off from two metres. */
 export function BatchPot({ page, colour }: { page: Page; colour: string }) {
@@ -85,12 +86,17 @@ export function BatchPot({ page, colour }: { page: Page; colour: string }) {
           </>
         ) : (
           <>
+            {page.plannedBedKg > 0 && (
+              <Figure
+                name={weighed === undefined ? page.bedName : `${page.bedName}, weighed`}
+                value={units.kg(weighed ?? page.plannedBedKg)}
+                large
+              />
+            )}
             <Figure
-              name={weighed === undefined ? page.bedName : `${page.bedName}, weighed`}
-              value={units.kg(weighed ?? page.plannedBedKg)}
-              large
+              name={capital(filledWith({ ...page, restL: page.plannedRestL }))}
+              value={units.litres(page.plannedWaterL)}
             />
-            <Figure name="Water" value={units.litres(page.plannedWaterL)} />
             <Figure
               name="Expected out"
               value={units.estimate(card.expectedL)}

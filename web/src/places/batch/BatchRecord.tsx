@@ -165,6 +165,8 @@ function useFigureWords(page: Page) {
       figures.belowRimCm !== undefined && `${units.cm(figures.belowRimCm)} below the rim`,
       figures.litres === undefined && figures.celsius !== undefined && units.celsius(figures.celsius),
       figures.longerMin !== undefined && `+${duration(figures.longerMin)}`,
+      figures.source,
+      figures.into && `into ${figures.into}`,
       figures.words,
     ]
       .filter(Boolean)

@@ -1,8 +1,12 @@
 import { useState } from 'react'
 import type { Page } from '../../api/queries'
+import { Button } from '../../kit/Button'
 import { Heading } from '../../kit/Note'
 import { useMay, useUnits } from '../../kit/session'
+import { restName } from '../../words/en'
 import { duration } from '../../words/time'
+import { DrawSheet } from './DrawSheet'
+import { LEAST_L } from '../draws/filled'
 import { byEntry } from './entry'
 import { WeighInSheet } from './WeighInSheet'
 
@@ -11,6 +15,7 @@ export function BatchWeighOut({ page }: { page: Page }) {
   const units = useUnits()
   const may = useMay()
   const [weighing, setWeighing] = useState(false)
+  const [drawing, setDrawing] = useState(false)
   const { card } = page
   const waiting = page.parts.some((part) => !isIn(page, part))
   if (card.strainedL !== undefined || card.stage === 'ABANDONED' || (card.pot.filled && !waiting)) return null
@@ -50,7 +55,26 @@ export function BatchWeighOut({ page }: { page: Page }) {
               done={page.chores.some((chore) => chore.phase === 'deglaze' && chore.finished)}
             />
           )}
-          <Line name="cold water" amount={units.litres(page.plannedWaterL)} done={card.pot.filled} />
+          {page.draws.map((draw) => (
+            <Line
+              key={draw.sourceId}
+              name={draw.name}
+              amount={units.litres(draw.litres)}
+              done={(page.drawnL[draw.sourceId] ?? 0) >= draw.litres - LEAST_L}
+            />
+          ))}
+          {page.plannedRestL >= LEAST_L && (
+            <Line
+              name={restName[page.restKind]}
+              amount={units.litres(page.plannedRestL)}
+              done={card.pot.filled}
+            />
+          )}
+          {may('ACT') && !card.pot.filled && (
+            <Button tone="quiet" className="px-0!" onClick={() => setDrawing(true)}>
+              {page.draws.length > 0 ? 'Draw from another lot' : 'Draw stock from a lot'}
+            </Button>
+          )}
         </li>
         {byEntry(page.parts).map(([minutes, parts]) => (
           <li key={minutes}>
@@ -68,6 +92,7 @@ export function BatchWeighOut({ page }: { page: Page }) {
           </li>
         ))}
       </ul>
+      {drawing && <DrawSheet page={page} onClose={() => setDrawing(false)} />}
       {weighing && <WeighInSheet page={page} onClose={() => setWeighing(false)} />}
     </section>
   )

@@ -13,7 +13,8 @@ type CardSheetName = `card:${NonNullable<Figures['card']>}`
 export type SheetName = ProposedName | CardSheetName
 
 /** Which act it is, however its time moves: a button keeps its act, so that no finger on its way down finds another one under it. */
-export const dueKey = (due: Due) => `${due.kind}:${due.step}:${due.parts.map((part) => part.id).join('+')}`
+export const dueKey = (due: Due) =>
+  `${due.kind}:${due.step}:${due.parts.map((part) => part.id).join('+')}${due.becomes[0]?.figures.sourceId ?? ''}`
 
 /** Which sheet an event is asked for with: its kind, and of the kitchen's cards the one that is held. */
 const sheetOf = ({ kind, figures }: Proposal): SheetName =>

@@ -85,8 +85,36 @@ describe('a lot', () => {
 
   it('lists the slips that left it', async () => {
     open()
-    const slips = (await screen.findByText('Slips from this lot')).closest('div')!.parentElement!
+    const slips = (await screen.findByText('What left this lot')).closest('div')!.parentElement!
     expect(within(slips).getAllByRole('listitem').length).toBe(lot().deliveries.length)
+  })
+
+  it('says which pot it went into', async () => {
+    open({
+      [`/api/lots/${lot().id}`]: {
+        ...lot(),
+        drawnOff: [
+          { batchId: 'half', batchNumber: 12, formulaName: 'Half reduction', litres: 8, at: lot().madeAt },
+        ],
+      },
+    })
+    const link = await screen.findByRole('link', { name: 'Half reduction, batch 12' })
+    expect(link.getAttribute('href')).toBe('/batches/half')
+    expect(said(link.closest('li'))).toMatch(/8\.0 L/)
+  })
+
+  it('goes on into another pot: how much, and into which', async () => {
+    open({ '/api/formulas': answer('shelf') })
+    fireEvent.click(await screen.findByRole('button', { name: 'Into another pot' }))
+    const half = Math.round((lot().leftL / 2) * 10) / 10
+    const link = await screen.findByRole('link', { name: 'Half reduction' })
+    expect(link.getAttribute('href')).toBe(
+      `/formulas/half-reduction?goal=WATER&value=${half}&draw=${lot().id}:${half}&start=now`,
+    )
+    // In the place of water it is solved from what is wanted, and not from what is drawn.
+    expect(screen.getByRole('link', { name: 'Brown veal stock' }).getAttribute('href')).toBe(
+      `/formulas/brown-veal?draw=${lot().id}:${half}&start=now`,
+    )
   })
 
   it('hands litres to a station, a slip at a time', async () => {

@@ -1,11 +1,13 @@
 import { Link, useParams } from 'react-router'
 import { useBatch, useLot } from '../../api/queries'
+import { liquorColour } from '../../graphics/liquor'
 import { Failed, Heading, Loading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { containsWords, keptName, outcomeName } from '../../words/en'
 import { plainDay } from '../../words/time'
 import { Figure } from '../batch/BatchPot'
 import { Deliver } from '../batch/Deliver'
+import { IntoAnotherPot } from '../draws/IntoAnotherPot'
 import { MoveLot } from './MoveLot'
 
 /** A lot, as its label's code opens it. */
@@ -73,9 +75,26 @@ export default function LotPlace() {
             </p>
           )}
           <div className="mt-8">
-            <Heading>Slips from this lot</Heading>
-            {it.deliveries.length === 0 && <p className="text-18 text-quiet">Nothing has left it yet.</p>}
+            <Heading>What left this lot</Heading>
+            {it.deliveries.length + it.drawnOff.length === 0 && (
+              <p className="text-18 text-quiet">Nothing has left it yet.</p>
+            )}
             <ul className="m-0 list-none p-0">
+              {it.drawnOff.map((drawn) => (
+                <li
+                  key={drawn.batchId + drawn.at}
+                  className="border-rule text-15 flex min-h-[44px] items-center justify-between gap-4 border-b"
+                >
+                  <span>
+                    into{' '}
+                    <Link to={`/batches/${drawn.batchId}`} className="font-semibold">
+                      {drawn.formulaName}, batch {drawn.batchNumber}
+                    </Link>
+                  </span>
+                  <span>{units.litres(drawn.litres)}</span>
+                  <span className="text-quiet">{day(drawn.at)}</span>
+                </li>
+              ))}
               {it.deliveries.map((slip) => (
                 <li
                   key={slip.id}
@@ -95,6 +114,15 @@ export default function LotPlace() {
           <section>
             <Heading>Deliver</Heading>
             <DeliverFor batchId={it.batchId} lot={it.id} />
+            {it.kept === 'COLD' && !it.stopped && !it.pastUseBy && (
+              <div className="mt-6">
+                <IntoAnotherPot
+                  source={it.id}
+                  litres={it.leftL}
+                  colour={liquorColour(it.family, it.gelatinGPerL)}
+                />
+              </div>
+            )}
             {may('ACT') && it.leftL > 0 && <MoveLot lot={it} />}
           </section>
         )}

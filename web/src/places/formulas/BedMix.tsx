@@ -3,6 +3,7 @@ import { usePantry } from '../../api/queries'
 import { Scrubber } from '../../kit/Scrubber'
 import { useUnits } from '../../kit/session'
 import { Pick } from '../../kit/Pick'
+import { capital } from '../../words/en'
 import { moveShare, type Wish } from './wish'
 
 const MOST_KINDS = 3
@@ -71,5 +72,3 @@ export function BedMix({
     </fieldset>
   )
 }
-
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)

@@ -3,7 +3,7 @@ import { ClarityLadder } from '../../graphics/ClarityLadder'
 import { CutRuler } from '../../graphics/CutRuler'
 import { Heading } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
-import { taintWords, unusualWords } from '../../words/en'
+import { capital, taintWords, unusualWords } from '../../words/en'
 import { duration } from '../../words/time'
 import { spread, tells } from '../../words/units'
 import type { Wish } from './wish'
@@ -32,7 +32,7 @@ export function CharacterPanel({
               <li key={cut.id}>
                 <p className="text-15 m-0 flex flex-wrap justify-between gap-x-4">
                   <b className="font-semibold">
-                    {cut.name.charAt(0).toUpperCase() + cut.name.slice(1)}, {mm(cut.cutMm)}
+                    {capital(cut.name)}, {mm(cut.cutMm)}
                   </b>
                   <span className={cut.fit === 'FITS' ? 'text-quiet' : 'text-amber font-semibold'}>
                     {cutWords(cut, duration(cut.minutes))}

@@ -6,6 +6,7 @@ import { Note } from '../../kit/Note'
 import { SelectField } from '../../kit/SelectField'
 import { useUnits } from '../../kit/session'
 import { BedMix } from './BedMix'
+import { DrawnWith } from './DrawnWith'
 import { WaterRule } from './WaterRule'
 import type { GoalKind, Wish } from './wish'
 
@@ -34,35 +35,40 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
     VESSEL: undefined,
     LEVEL: Math.round(charge.levels.filledCm * 2) / 2,
   }
+  const ofStock = charge.restKind !== 'WATER'
+  const byDraws = charge.bed.length === 0 && Object.keys(wish.draws).length > 0
   const fieldProblem = problem?.fields[fieldOf[wish.goal]] ?? problem?.fields.value
   return (
     <section
       aria-label="What is given"
       className="grid content-start gap-5 lg:col-start-1 lg:row-span-2 lg:row-start-1"
     >
-      <div className="grid gap-1">
-        <span className="text-15 font-semibold">Solve from</span>
-        <Choice<GoalKind>
-          label="Solve from"
-          value={wish.goal}
-          onValue={(goal) =>
-            onWish({
-              ...wish,
-              goal,
-              value: start[goal],
-              vessel: goal === 'VESSEL' || goal === 'LEVEL' ? charge.vessel.id : wish.vessel,
-            })
-          }
-          options={[
-            { value: 'LITRES', name: units.Litres },
-            ...(charge.bed.length ? [{ value: 'BED' as const, name: 'Bed' }] : []),
-            { value: 'VESSEL', name: 'Full pot' },
-            { value: 'WATER', name: charge.bed.length ? 'Water' : 'Stock' },
-            { value: 'LEVEL', name: 'Line' },
-          ]}
-        />
-      </div>
-      {wish.goal !== 'VESSEL' && (
+      {ofStock && <DrawnWith charge={charge} wish={wish} onWish={onWish} />}
+      {!byDraws && (
+        <div className="grid gap-1">
+          <span className="text-15 font-semibold">Solve from</span>
+          <Choice<GoalKind>
+            label="Solve from"
+            value={wish.goal}
+            onValue={(goal) =>
+              onWish({
+                ...wish,
+                goal,
+                value: start[goal],
+                vessel: goal === 'VESSEL' || goal === 'LEVEL' ? charge.vessel.id : wish.vessel,
+              })
+            }
+            options={[
+              { value: 'LITRES', name: units.Litres },
+              ...(charge.bed.length ? [{ value: 'BED' as const, name: 'Bed' }] : []),
+              { value: 'VESSEL', name: 'Full pot' },
+              { value: 'WATER', name: charge.bed.length ? 'Water' : 'Stock' },
+              { value: 'LEVEL', name: 'Line' },
+            ]}
+          />
+        </div>
+      )}
+      {wish.goal !== 'VESSEL' && !byDraws && (
         <NumberField
           label={
             {
@@ -121,6 +127,7 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
         </p>
       )}
       <WaterRule charge={charge} wish={wish} onWish={onWish} />
+      {!ofStock && <DrawnWith charge={charge} wish={wish} onWish={onWish} />}
       <BedMix charge={charge} wish={wish} onWish={onWish} />
     </section>
   )

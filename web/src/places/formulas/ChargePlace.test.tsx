@@ -1,49 +1,12 @@
 import { cleanup, act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
-import { setServerTime } from '../../api/clock'
 import type { Call, Charge } from '../../api/queries'
-import {
-  answer,
-  listOf,
-  network,
-  person,
-  pick,
-  problem,
-  type Answers,
-  visit,
-  said,
-} from '../../testing/kitchen'
-import ChargePlace from './ChargePlace'
-
-const NOW = answer<{ now: string }>('range').now
-
-const split = [
-  { vesselId: 'a', vesselName: 'K80', litres: 31.2, bedKg: 23.4, waterL: 40 },
-  { vesselId: 'b', vesselName: 'Pot 24', litres: 13.8, bedKg: 10.1, waterL: 17 },
-]
-
-function open(name: string, query = 'goal=LITRES&value=20', { who = person(), more = {} as Answers } = {}) {
-  const charge = answer<Charge>(name)
-  setServerTime(NOW)
-  const sent = network({
-    '/api/charges': charge,
-    '/api/charges/effects': answer('effects'),
-    '/api/charges/split': split,
-    '/api/formulas/larder': answer('larder'),
-    '/api/calls': answer('calls'),
-    ...more,
-  })
-  visit(<ChargePlace />, { at: `/formulas/${charge.formula}?${query}`, path: '/formulas/:slug', who })
-  return { charge, sent }
-}
-
-const address = () => new URLSearchParams(screen.getByLabelText('address').textContent.split('?')[1])
-const asked = (sent: ReturnType<typeof network>) =>
-  sent.filter((s) => s.path === '/api/charges').map((s) => s.body as Record<string, unknown>)
+import { answer, listOf, person, pick, problem, said } from '../../testing/kitchen'
+import { address, asked, openCharge } from '../../testing/charge'
 
 describe('a charge', () => {
   it('asks for what the address says, and shows the pot with everything that follows', async () => {
-    const { charge, sent } = open('charge-white')
+    const { charge, sent } = openCharge('charge-white')
     expect(said(await screen.findByRole('heading', { level: 1 }))).toBe('White chicken stock in K80')
     expect(asked(sent)[0]).toMatchObject({ formula: 'white-chicken', goal: 'LITRES', value: 20 })
     const pot = screen.getByRole('region', { name: 'What comes of it' })
@@ -61,7 +24,7 @@ describe('a charge', () => {
       charge.waterL = (body as { value: number }).value
       return held ? new Promise((resolve) => waiting.push(() => resolve(charge))) : charge
     }
-    const { sent } = open('charge-white', undefined, { more: { '/api/charges': later } })
+    const { sent } = openCharge('charge-white', undefined, { more: { '/api/charges': later } })
     const line = await screen.findByRole('slider', { name: 'Water line' })
     held = true
     const before = asked(sent).length
@@ -84,14 +47,14 @@ describe('a charge', () => {
   })
 
   it('says how sure it is of each figure that it foretells', async () => {
-    open('charge-brown')
+    openCharge('charge-brown')
     const pot = await screen.findByRole('region', { name: 'What comes of it' })
     for (const name of ['Litres out', 'Roast in East', 'Bring-up', 'Steam, all', 'When cold', 'Down to 5 °C'])
       expect(said(within(pot).getByText(name).parentElement)).toMatch(/likely .*\d/)
   })
 
   it('lists what to weigh in the order in which it goes in, with the cooling at the end', async () => {
-    const { charge } = open('charge-white')
+    const { charge } = openCharge('charge-white')
     const table = (await screen.findByText('Weigh out')).closest('section')!
     const rows = within(table)
       .getAllByRole('row')
@@ -106,24 +69,24 @@ describe('a charge', () => {
   })
 
   it('says what of it the larder has, the trim of its own first', async () => {
-    open('charge-white')
+    openCharge('charge-white')
     const table = (await screen.findByText('Weigh out')).closest('section')!
     expect(said(table)).toMatch(/cut 13 mm; trim 650 g, 2\d\d g in the larder/)
   })
 
   it('has what the drippings are deglazed with in its weigh-out, and none where nothing is', async () => {
-    const { charge } = open('charge-brown')
+    const { charge } = openCharge('charge-brown')
     const row = (await screen.findByText('For deglazing, water or wine')).closest('tr')
     expect(charge.deglazeL).toBeGreaterThan(0)
     expect(said(row)).toContain(`${charge.deglazeL.toFixed(1)} L`)
     cleanup()
-    open('charge-white')
+    openCharge('charge-white')
     await screen.findByText('Weigh out')
     expect(screen.queryByText('For deglazing, water or wine')).toBeNull()
   })
 
   it('swaps a part for another of its kind, and keeps that in the address', async () => {
-    const { sent } = open('charge-white')
+    const { sent } = openCharge('charge-white')
     const onion = await screen.findByRole('button', { name: /^Instead of Onion/ })
     expect(await listOf(onion)).not.toContain('Red wine')
     fireEvent.click(screen.getByRole('menuitemradio', { name: 'Shallot' }))
@@ -133,7 +96,7 @@ describe('a charge', () => {
   })
 
   it('is solved from the bed when that is given instead', async () => {
-    const { sent } = open('charge-white')
+    const { sent } = openCharge('charge-white')
     fireEvent.click(await screen.findByRole('radio', { name: 'Bed' }))
     await expect.poll(() => asked(sent).at(-1)?.goal).toBe('BED')
     const kg = await screen.findByRole('textbox', { name: 'Bed in hand' })
@@ -143,14 +106,14 @@ describe('a charge', () => {
   })
 
   it('moves the water line by the keys and asks for what fills it so high', async () => {
-    const { charge, sent } = open('charge-white')
+    const { charge, sent } = openCharge('charge-white')
     fireEvent.keyDown(await screen.findByRole('slider', { name: 'Water line' }), { key: 'ArrowUp' })
     await expect.poll(() => asked(sent).at(-1)?.goal).toBe('LEVEL')
     expect(asked(sent).at(-1)!.value as number).toBeGreaterThan(charge.levels.filledCm)
   })
 
   it('lets the address follow once the hand rests, and asks for nothing again when it does', async () => {
-    const { sent } = open('charge-white')
+    const { sent } = openCharge('charge-white')
     const line = await screen.findByRole('slider', { name: 'Water line' })
     const before = address().toString()
     fireEvent.keyDown(line, { key: 'ArrowUp' })
@@ -162,7 +125,7 @@ describe('a charge', () => {
   })
 
   it('is not fetched back by its address once it is left', async () => {
-    open('charge-white')
+    openCharge('charge-white')
     const line = await screen.findByRole('slider', { name: 'Water line' })
     vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
     fireEvent.keyDown(line, { key: 'ArrowUp' })
@@ -173,7 +136,7 @@ describe('a charge', () => {
   })
 
   it('simmers longer by the scrubber', async () => {
-    const { charge, sent } = open('charge-white')
+    const { charge, sent } = openCharge('charge-white')
     fireEvent.keyDown(await screen.findByRole('slider', { name: 'Simmer' }), { key: 'ArrowRight' })
     await expect
       .poll(() => (asked(sent).at(-1)?.schools as { simmerMin?: number }).simmerMin)
@@ -181,7 +144,7 @@ describe('a charge', () => {
   })
 
   it('shows which vessels fit and which are in use, and takes another', async () => {
-    const { charge, sent } = open('charge-white')
+    const { charge, sent } = openCharge('charge-white')
     const group = await screen.findByRole('group', { name: 'Vessel' })
     for (const vessel of charge.vessels) {
       const button = within(group).getByRole('button', { name: new RegExp(`^${vessel.name}`) })
@@ -193,7 +156,7 @@ describe('a charge', () => {
   })
 
   it('tells what another school would change before it is taken', async () => {
-    const { sent } = open('charge-brown')
+    const { sent } = openCharge('charge-brown')
     const lid = await screen.findByRole('group', { name: 'Lid' })
     const paper = within(lid).getByRole('radio', { name: /^Paper lid/ })
     expect(said(paper.closest('label'))).toMatch(/[+−]/)
@@ -204,7 +167,7 @@ describe('a charge', () => {
   })
 
   it('draws water by another rule', async () => {
-    const { sent } = open('charge-white')
+    const { sent } = openCharge('charge-white')
     await pick(await screen.findByRole('button', { name: /^Water rule/ }), 'to the fill line')
     await expect
       .poll(() => (asked(sent).at(-1)?.schools as { water?: { rule: string } }).water?.rule)
@@ -212,7 +175,7 @@ describe('a charge', () => {
   })
 
   it('moves a cut by the keys, beside the stretch that fits', async () => {
-    const { sent } = open('charge-brown')
+    const { sent } = openCharge('charge-brown')
     const ruler = await screen.findByRole('slider', { name: 'Cut of Onion' })
     expect(ruler.getAttribute('aria-valuetext')).toMatch(/14 mm, \d+ % spent after 2 h/)
     fireEvent.keyDown(ruler, { key: 'ArrowRight' })
@@ -222,7 +185,7 @@ describe('a charge', () => {
 
 describe('a charge that would not do', () => {
   it('says what is wrong, with the figures and what to do, and cannot be accepted', async () => {
-    open('charge-tight')
+    openCharge('charge-tight')
     const warnings = await screen.findByRole('list', { name: 'Warnings' })
     expect(said(warnings)).toContain('Pot 12 would run over.')
     expect(said(warnings)).toContain('Too heavy to lift alone.')
@@ -230,7 +193,7 @@ describe('a charge that would not do', () => {
   })
 
   it('offers the vessel that fits, or to fill this one', async () => {
-    const { charge, sent } = open('charge-tight')
+    const { charge, sent } = openCharge('charge-tight')
     fireEvent.click(await screen.findByRole('button', { name: 'Take K80' }))
     const k80 = charge.vessels.find((v) => v.name === 'K80')!
     await expect.poll(() => asked(sent).at(-1)?.vesselId).toBe(k80.id)
@@ -241,7 +204,7 @@ describe('a charge that would not do', () => {
   it('splits over several vessels where no single one is free', async () => {
     const charge = answer<Charge>('charge-tight')
     charge.vessels.forEach((v) => (v.fits = false))
-    open('charge-tight', undefined, { more: { '/api/charges': charge } })
+    openCharge('charge-tight', undefined, { more: { '/api/charges': charge } })
     const offer = said((await screen.findByText(/Split over free vessels/)).parentElement)
     expect(offer).toContain('K80 31.2 L from 23.4 kg, Pot 24 13.8 L from 10.1 kg')
   })
@@ -251,7 +214,7 @@ describe('a charge that would not do', () => {
     charge.cooling.enough = false
     charge.cooling.iceShortKg = 4
     charge.cooling.verdict = 'FAIL'
-    open('charge-white', undefined, { more: { '/api/charges': charge } })
+    openCharge('charge-white', undefined, { more: { '/api/charges': charge } })
     const warnings = await screen.findByRole('list', { name: 'Warnings' })
     expect(said(warnings)).toContain('Not enough containers are free.')
     expect(said(warnings)).toContain('Not enough ice.')
@@ -264,7 +227,7 @@ describe('a charge that would not do', () => {
       { kind: 'TRAYS_CROWDED', value: 1.4, limit: 1, unit: 'layers', stops: false },
       { kind: 'SEVERAL_LOADS', value: 2, limit: 1, unit: 'loads', stops: false },
     ]
-    open('charge-brown', undefined, { more: { '/api/charges': charge } })
+    openCharge('charge-brown', undefined, { more: { '/api/charges': charge } })
     const warnings = await screen.findByRole('list', { name: 'Warnings' })
     expect(said(warnings)).toContain('lie 1.4 deep in East')
     expect(said(warnings)).toContain('2 loads in East.')
@@ -273,7 +236,7 @@ describe('a charge that would not do', () => {
   it('keeps the pot in view and says beside the figure why it was refused', async () => {
     let refuse = false
     const charge = answer<Charge>('charge-white')
-    open('charge-white', undefined, {
+    openCharge('charge-white', undefined, {
       more: {
         '/api/charges': () =>
           refuse
@@ -296,7 +259,7 @@ describe('accepting a plan', () => {
   const call = calls.find((c) => c.status === 'OPEN')!
 
   it('freezes it for its call and opens the batch', async () => {
-    const { charge, sent } = open('charge-white', `call=${call.id}`, {
+    const { charge, sent } = openCharge('charge-white', `call=${call.id}`, {
       more: { 'POST /api/batches': { card: { id: 'made' } } },
     })
     expect(said(await screen.findByText(/asks for/))).toContain('Soup asks for 20.0 L')
@@ -310,7 +273,7 @@ describe('accepting a plan', () => {
   })
 
   it('says what stands against it and stays where it is', async () => {
-    open('charge-white', `call=${call.id}`, {
+    openCharge('charge-white', `call=${call.id}`, {
       more: { 'POST /api/batches': problem(409, 'K80 is in use. Choose another vessel.') },
     })
     fireEvent.click(await screen.findByRole('button', { name: 'Accept this plan' }))
@@ -319,7 +282,7 @@ describe('accepting a plan', () => {
   })
 
   it('is not offered to somebody who may not plan', async () => {
-    open('charge-white', undefined, { who: person({ rights: ['READ'] }) })
+    openCharge('charge-white', undefined, { who: person({ rights: ['READ'] }) })
     await screen.findByRole('heading', { level: 1 })
     expect(screen.queryByRole('button', { name: 'Accept this plan' })).toBeNull()
   })

@@ -67,6 +67,7 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
             bed: {},
             cut: {},
             swaps: {},
+            draws: {},
           })
         }
       />

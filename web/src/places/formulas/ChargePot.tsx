@@ -1,10 +1,11 @@
 import type { Charge, ChargeRequest } from '../../api/queries'
 import { Cutaway } from '../../graphics/Cutaway'
 import { useUnits } from '../../kit/session'
-import { bodyName } from '../../words/en'
+import { bodyName, capital } from '../../words/en'
 import { duration, durationSpread, handStep } from '../../words/time'
 import { tells } from '../../words/units'
 import { Figure } from '../batch/BatchPot'
+import { filledWith } from '../draws/filled'
 import { Scrubber } from '../../kit/Scrubber'
 import { Why, WhyOf } from '../../kit/Why'
 import type { Wish } from './wish'
@@ -32,6 +33,9 @@ export function ChargePot({
   const drag = (cm: number) =>
     onWish({ ...wish, goal: 'LEVEL', value: Math.round(cm * 10) / 10, vessel: vessel.id })
   const bare = forecast.bedBareAtMin
+  const liquid = filledWith(charge)
+  // What is drawn of stock alone is told lot by lot, and not by a line.
+  const byDraws = charge.bed.length === 0 && charge.draws.length > 0
   return (
     <>
       <section
@@ -50,10 +54,10 @@ export function ChargePot({
             { cm: levels.fillLineCm, label: 'fill line', tone: 'quiet' },
           ]}
           ruler={units.ruler()}
-          onLevel={drag}
+          onLevel={byDraws ? undefined : drag}
           behind={behind}
-          levelText={`${units.litres(charge.waterL)} of water, ${units.cm(levels.filledBelowRimCm)} below the rim`}
-          label={`${vessel.name} in section with ${units.kg(charge.bedKg)} of ${charge.bedName} under ${units.litres(charge.waterL)} of water`}
+          levelText={`${units.litres(charge.waterL)} of ${liquid}, ${units.cm(levels.filledBelowRimCm)} below the rim`}
+          label={`${vessel.name} in section with ${charge.bedKg > 0 ? `${units.kg(charge.bedKg)} of ${charge.bedName} under ` : ''}${units.litres(charge.waterL)} of ${liquid}`}
         />
       </section>
       <section
@@ -80,10 +84,10 @@ export function ChargePot({
             why={<Why of={units.out} reasons={charge.why} out={forecast.yieldL} />}
             large
           />
-          <Figure name={charge.bed.length ? 'Water' : 'Stock'} value={units.litres(charge.waterL)} large />
+          <Figure name={capital(liquid)} value={units.litres(charge.waterL)} large />
           {charge.bedKg > 0 && <Figure name="Bed" value={units.kg(charge.bedKg)} large />}
           <Figure name="Below the rim" value={units.cm(levels.filledBelowRimCm)} />
-          <Figure name="Over the bed" value={units.cm(levels.coverCm)} />
+          {charge.bedKg > 0 && <Figure name="Over the bed" value={units.cm(levels.coverCm)} />}
           {charge.roast && (
             <Figure
               name={`Roast in ${charge.roast.oven}`}

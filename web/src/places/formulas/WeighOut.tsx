@@ -2,7 +2,9 @@ import { usePantry, type Charge } from '../../api/queries'
 import { Heading } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
 import { Pick } from '../../kit/Pick'
+import { capital, restName } from '../../words/en'
 import { duration, plainDay } from '../../words/time'
+import { LEAST_L } from '../draws/filled'
 import { byEntry } from '../batch/entry'
 import { swapped, type Wish } from './wish'
 
@@ -19,22 +21,31 @@ export function WeighOut({ charge, wish, onWish }: Props) {
   const units = useUnits()
   return (
     <section>
-      <Heading aside={units.litresPerKg(charge.waterLPerKg)}>Weigh out</Heading>
+      <Heading aside={charge.bed.length > 0 ? units.litresPerKg(charge.waterLPerKg) : undefined}>
+        Weigh out
+      </Heading>
       <table className="text-18 w-full">
         <tbody>
           <Group words="Cold, at the start" />
-          <Row
-            name={charge.bedName.charAt(0).toUpperCase() + charge.bedName.slice(1)}
-            value={units.kg(charge.bedKg)}
-            notes={charge.bed
-              .map((share) => coverWords(charge, share.kind, units.kg))
-              .filter(Boolean)
-              .join('; ')}
-          />
+          {charge.bed.length > 0 && (
+            <Row
+              name={capital(charge.bedName)}
+              value={units.kg(charge.bedKg)}
+              notes={charge.bed
+                .map((share) => coverWords(charge, share.kind, units.kg))
+                .filter(Boolean)
+                .join('; ')}
+            />
+          )}
           {charge.deglazeL > 0 && (
             <Row name="For deglazing, water or wine" value={units.jug(charge.deglazeL)} />
           )}
-          <Row name="Cold water" value={units.litres(charge.waterL)} />
+          {charge.draws.map((draw) => (
+            <Row key={draw.sourceId} name={draw.name} value={units.litres(draw.litres)} />
+          ))}
+          {charge.restL >= LEAST_L && (
+            <Row name={capital(restName[charge.restKind])} value={units.litres(charge.restL)} />
+          )}
           {byEntry(charge.parts).map(([minutes, parts]) => (
             <Fragments key={minutes} minutes={minutes} charge={charge}>
               {parts.map((part) => (

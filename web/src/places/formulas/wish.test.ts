@@ -13,6 +13,7 @@ const wish: Wish = {
   bed: { 'beef-knuckle': 0.75, 'beef-shank-marrow': 0.25 },
   cut: { onion: 14 },
   swaps: { parsnip: 'carrot' },
+  draws: { 'lot-a': 4.5, 'lot-b': 8 },
 }
 
 describe('the address of a charge', () => {

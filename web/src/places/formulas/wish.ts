@@ -24,6 +24,8 @@ export interface Wish {
   cut: Record<string, number>
   /** Another item in the place of a part, by the part's item. */
   swaps: Record<string, string>
+  /** Litres of stock in the place of water, by where they lie. */
+  draws: Record<string, number>
 }
 
 export const schoolFields = Object.keys(schools) as SchoolName[]
@@ -51,6 +53,7 @@ export function readWish(params: URLSearchParams, first = 10): Wish {
     bed: readPairs(params.get('bed')),
     cut: readPairs(params.get('cut')),
     swaps: readSwaps(params.get('swap')),
+    draws: readPairs(params.get('draw')),
   }
 }
 
@@ -72,6 +75,7 @@ export function writeWish(wish: Wish): URLSearchParams {
   if (Object.keys(wish.bed).length) made.set('bed', writePairs(wish.bed))
   if (Object.keys(wish.cut).length) made.set('cut', writePairs(wish.cut))
   const swaps = Object.entries(wish.swaps)
+  if (Object.keys(wish.draws).length) made.set('draw', writePairs(wish.draws))
   if (swaps.length) made.set('swap', swaps.map(([item, by]) => `${item}:${by}`).join(','))
   return made
 }
@@ -83,6 +87,7 @@ const optionOf = (school: SchoolName, word: string) =>
 /** What the server is asked for. */
 export function requestOf(wish: Wish, formula: string): ChargeRequest {
   const bed = Object.entries(wish.bed)
+  const draws = Object.entries(wish.draws)
   const chosen = Object.fromEntries(
     Object.entries(wish.schools).map(([school, word]) => [school, optionOf(school as SchoolName, word)]),
   )
@@ -96,6 +101,7 @@ export function requestOf(wish: Wish, formula: string): ChargeRequest {
     bed: bed.length ? bed.map(([kind, share]) => ({ kind, share })) : undefined,
     cutMm: Object.keys(wish.cut).length ? wish.cut : undefined,
     swaps: Object.keys(wish.swaps).length ? wish.swaps : undefined,
+    draws: draws.length ? draws.map(([sourceId, litres]) => ({ sourceId, litres })) : undefined,
   }
 }
 

@@ -18,6 +18,8 @@ const trace: Trace = {
     },
   ],
   taken: [{ boxId: 'box', batchId: 'batch', part: 'bed', kg: 9, at: '2026-11-24T06:00:00Z' }],
+  before: [],
+  drawn: [],
   batches: [
     {
       id: 'batch',
@@ -79,6 +81,22 @@ describe('a trace', () => {
     )
   })
 
+  it('leads through stock that was made of stock', async () => {
+    open('/trace?what=HF-1', {
+      '/api/trace': {
+        ...trace,
+        before: [{ ...trace.batches[0]!, id: 'bones', number: 5, formulaName: 'Second wetting' }],
+        taken: [{ ...trace.taken[0]!, batchId: 'bones' }],
+        drawn: [{ id: 'drawing', batchId: 'bones', intoId: 'batch', litres: 8, at: '2026-11-24T06:00:00Z' }],
+      },
+    })
+    const rows = within(await column('Into the pot'))
+      .getAllByRole('listitem')
+      .map(said)
+    expect(rows[0]).toMatch(/Second wetting.*batch 5, 9\.00.*kg of it/)
+    expect(rows[1]).toMatch(/White chicken stock.*batch 7, 8\.0 L of batch 5/)
+  })
+
   it('is asked for by a number, and teaches until then', async () => {
     open('/trace')
     expect(await screen.findByText('Any number will do')).toBeTruthy()
@@ -90,7 +108,9 @@ describe('a trace', () => {
   })
 
   it('says when nothing is called so', async () => {
-    open('/trace?what=no', { '/api/trace': { boxes: [], taken: [], batches: [], lots: [], slips: [] } })
+    open('/trace?what=no', {
+      '/api/trace': { boxes: [], taken: [], before: [], batches: [], drawn: [], lots: [], slips: [] },
+    })
     expect(await screen.findByText('Nothing here is called that')).toBeTruthy()
   })
 

@@ -4,11 +4,13 @@ import { api, data } from '../../api/client'
 import { useChange } from '../../api/queries'
 import { useTrace, type Trace } from '../../api/trace'
 import { Confluence } from '../../graphics/Confluence'
+import { Generations } from '../../graphics/Generations'
 import { Button } from '../../kit/Button'
 import { Empty, Failed, Loading, Note, Refused } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { TextField } from '../../kit/TextField'
 import { plainDay } from '../../words/time'
+import type { Formatters } from '../../words/units'
 
 /** Where it came from and where it went: by any number that stands on a label or a slip. */
 export default function TracePlace() {
@@ -64,7 +66,8 @@ function Found({ what, trace }: { what: string; trace: Trace }) {
   const units = useUnits()
   const { day } = useTimes()
   const may = useMay()
-  const batches = trace.batches.map((one) => one.id)
+  const pots = [...trace.before, ...trace.batches].sort((a, b) => a.number - b.number)
+  const batches = pots.map((one) => one.id)
   const lots = trace.lots.map((one) => one.id)
   const mostKg = Math.max(0.001, ...trace.taken.map((one) => one.kg))
   const mostL = Math.max(0.001, ...trace.lots.map((one) => one.litres))
@@ -93,18 +96,23 @@ function Found({ what, trace }: { what: string; trace: Trace }) {
           bends={trace.taken.map((one) => ({ from: one.boxId, to: one.batchId, weight: one.kg / mostKg }))}
           rowHeight={ROW}
         />
+        <Generations
+          rows={batches}
+          arcs={trace.drawn.map((one) => ({
+            from: one.batchId,
+            to: one.intoId,
+            weight: one.litres / Math.max(mostL, one.litres),
+          }))}
+          rowHeight={ROW}
+        />
         <Column name="Into the pot" empty="It has gone into no pot.">
-          {trace.batches.map((batch) => (
+          {pots.map((batch) => (
             <Row key={batch.id}>
               <Link to={`/batches/${batch.id}`} className="text-18 font-semibold">
                 {batch.formulaName}
               </Link>
               <span className="text-15 block">
-                batch {batch.number},{' '}
-                {units.kg(
-                  trace.taken.filter((one) => one.batchId === batch.id).reduce((kg, one) => kg + one.kg, 0),
-                )}{' '}
-                of it
+                {[`batch ${batch.number}`, ...wentIn(trace, batch.id, units)].join(', ')}
               </span>
               <span className="text-13 text-quiet">{day(batch.acceptedAt)}</span>
             </Row>
@@ -161,6 +169,18 @@ function Found({ what, trace }: { what: string; trace: Trace }) {
       {may('JUDGE') && <Recall what={what} trace={trace} />}
     </>
   )
+}
+
+/** What of the larder went into a batch, and what of other batches. */
+function wentIn(trace: Trace, batch: string, units: Formatters): string[] {
+  const kg = trace.taken.filter((one) => one.batchId === batch).reduce((sum, one) => sum + one.kg, 0)
+  const number = (id: string) => [...trace.before, ...trace.batches].find((one) => one.id === id)?.number
+  return [
+    ...(kg > 0 ? [`${units.kg(kg)} of it`] : []),
+    ...trace.drawn
+      .filter((one) => one.intoId === batch)
+      .map((one) => `${units.litres(one.litres)} of batch ${number(one.batchId) ?? '?'}`),
+  ]
 }
 
 function Column({ name, empty, children }: { name: string; empty: string; children: ReactNode[] }) {

@@ -103,7 +103,11 @@ public final class Samples {
     }
 
     public static Plan plan(Formula formula) {
-        Charge charge = ChargeSolver.solve(formula, pot(cylinder(36, 40)), litres(15));
+        return plan(formula, litres(15));
+    }
+
+    public static Plan plan(Formula formula, Goal goal) {
+        Charge charge = ChargeSolver.solve(formula, pot(cylinder(36, 40)), goal);
         CoolingPlan cooling = iceBath(15);
         CoolingCurve curve = Cooler.curve(cooling);
         Timeline timeline = Timeline.startingAt(EIGHT, Planner.parts(charge, curve, US));

@@ -46,6 +46,7 @@ final class Upcasting {
                         old -> old.path("kind").asString("").equals("fill"),
                         "liquid",
                         old -> mapper.valueToTree(Liquid.WATER)),
+                new Step(old -> old.path("kind").asString("").equals("fill"), "draws", old -> mapper.createArrayNode()),
                 new Step(has("passes", "pressed"), "transfer", old -> mapper.valueToTree(FinishPhase.Transfer.LADLE)),
                 new Step(has("pieceG", "kgPerL"), "traits", old -> mapper.createArrayNode()),
                 new Step(has("pieceG", "kgPerL"), "allergens", old -> mapper.createArrayNode()),

@@ -34,6 +34,7 @@ GRANT SELECT, INSERT, UPDATE ON vessel       TO potamos@'127.0.0.1';
 
 -- Made anew from the facts, or of the moment.
 GRANT SELECT, INSERT, UPDATE, DELETE ON larder_taking   TO potamos@'127.0.0.1';
+GRANT SELECT, INSERT, UPDATE, DELETE ON drawing         TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE, DELETE ON lot             TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE, DELETE ON course_step     TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE, DELETE ON course_held     TO potamos@'127.0.0.1';

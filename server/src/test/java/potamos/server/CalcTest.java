@@ -69,6 +69,38 @@ class CalcTest {
         assertThat(answer.at("/defaults").propertyNames()).contains("vessel.metalKg", "bed.uptakeLPerKg");
     }
 
+    private static Visitor.Answer drawn(String formula, double water, String draws) {
+        return calc("charge", """
+                {"formula": "%s", "goal": {"kind": "water", "litres": %s}, "vessel": {"diameterCm": 24, "heightCm": 25},
+                 "draws": [%s]}
+                """.formatted(formula, water, draws));
+    }
+
+    /** Twice as strong, and with all that its stock had; what is not said of the stock is not known of it. */
+    @Test
+    void aChargeThatIsDrawnWithStockStartsFromIt() {
+        String salted = "{\"litres\": 8, \"gelatinGPerL\": 20, \"saltGPerL\": 2, \"allergens\": [\"fish\"]}";
+        Visitor.Answer half = drawn("half-reduction", 8, salted);
+        assertThat(half.status()).as("%s", half.body()).isEqualTo(200);
+        assertThat(half.at("/gelatinGPerL").asDouble()).isBetween(35.0, 42.0);
+        assertThat(half.at("/saltGPerL").asDouble()).isBetween(3.5, 4.2);
+        assertThat(half.at("/allergens").valueStream().map(JsonNode::asString)).contains("fish");
+        assertThat(half.at("/allergensUnknown").asBoolean()).isFalse();
+        String unsaid = "{\"litres\": 8, \"gelatinGPerL\": 20}";
+        assertThat(drawn("half-reduction", 8, unsaid).at("/allergensUnknown").asBoolean())
+                .isTrue();
+        Visitor.Answer kelp = drawn("vegetable-light", 8, "{\"litres\": 3, \"gelatinGPerL\": 12, \"allergens\": []}");
+        assertThat(kelp.at("/gelatinGPerL").asDouble()).isBetween(3.0, 6.0);
+        Visitor.Answer more = drawn("half-reduction", 7, salted);
+        assertThat(more.status()).isEqualTo(422);
+        assertThat(more.at("/fields/draws/high").asDouble()).isCloseTo(7, within(1e-6));
+        assertThat(drawn("half-reduction", 8, "{\"litres\": 8, \"allergens\": [\"tar\"]}")
+                        .reason("draws.allergens"))
+                .isNotEmpty();
+        assertThat(drawn("half-reduction", 8, "{\"gelatinGPerL\": 8}").reason("draws.litres"))
+                .isNotEmpty();
+    }
+
     @Test
     void aHeldPotIsToppedUpAndItsBedStaysCovered() {
         Visitor.Answer held = calc("simmer", SIMMER.replace("\"none\"", "\"hold\""));

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 
 /** A batch worked over HTTP, one act after another, with the clock moved between them. */
 final class TestBatch {
@@ -36,6 +38,71 @@ final class TestBatch {
         Visitor.Answer answer = cook.post("/api/batches", acceptance(id, vessel, litres, call));
         assertThat(answer.status()).as("%s", answer.body()).isEqualTo(201);
         return new TestBatch(cook, id);
+    }
+
+    /** Of a formula, for so many litres in the pot, drawn with stock of lots or of what is not put away. */
+    static TestBatch drawnWith(Visitor cook, String formula, double water, Map<String, Double> draws) {
+        String id = UUID.randomUUID().toString();
+        Visitor.Answer answer = cook.post(
+                "/api/batches", """
+                {"id": "%s", "callId": null, "charge": %s}
+                """.formatted(id, chargeWith(TestKitchen.freshPot(cook), formula, water, draws)));
+        assertThat(answer.status()).as("%s", answer.body()).isEqualTo(201);
+        return new TestBatch(cook, id);
+    }
+
+    static String chargeWith(String pot, String formula, double water, Map<String, Double> draws) {
+        String drawn = draws.entrySet().stream()
+                .map(draw -> "{\"sourceId\": \"%s\", \"litres\": %s}".formatted(draw.getKey(), draw.getValue()))
+                .collect(Collectors.joining(", "));
+        return """
+                {"formula": "%s", "goal": "WATER", "value": %s, "vesselId": "%s", "readyBy": "%s", "draws": [%s]}
+                """.formatted(formula, water, pot, now().plus(Duration.ofHours(40)), drawn);
+    }
+
+    /** Draws what is planned, so that it can be filled. */
+    TestBatch draw() {
+        page().at("/draws")
+                .valueStream()
+                .forEach(draw -> log(
+                        "drew",
+                        "\"sourceId\": \"%s\", \"litres\": %s"
+                                .formatted(
+                                        draw.path("sourceId").asString(),
+                                        draw.path("litres").asDouble())));
+        return this;
+    }
+
+    /** A reduction from its filling to the shelf. */
+    TestBatch reduced(double filled, double out) {
+        page().at("/chores")
+                .valueStream()
+                .forEach(chore ->
+                        log("finished", "\"step\": " + chore.path("step").asInt()));
+        log("filled", "\"litres\": %s, \"celsius\": 4".formatted(filled));
+        log("heat-on", "");
+        wait(30);
+        log("simmer-reached", "");
+        wait(15);
+        log("judged-enough", "");
+        wait(60);
+        log("reduced", "\"litres\": " + out);
+        log("strained", "\"litres\": %s, \"passes\": 1".formatted(out));
+        return cooledAndStored(out);
+    }
+
+    private TestBatch cooledAndStored(double litres) {
+        for (double celsius : new double[] {80, 57, 21, 9, 4.5}) {
+            log("cooling-read", "\"celsius\": " + celsius);
+            wait(25);
+        }
+        log("stored", "\"litres\": " + litres + ", \"words\": \"Cold store\"");
+        return this;
+    }
+
+    /** The id of one of its lots, counted from 0. */
+    String lot(int place) {
+        return page().at("/lots/" + place + "/id").asString();
     }
 
     static String acceptance(String id, String vessel, double litres, String call) {

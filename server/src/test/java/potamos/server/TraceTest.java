@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -45,10 +46,6 @@ class TraceTest {
         return list.valueStream().map(one -> one.path("id").asString()).toList();
     }
 
-    private static String lot(TestBatch batch, int place) {
-        return batch.page().at("/lots/" + place + "/id").asString();
-    }
-
     private Visitor.Answer deliver(TestBatch batch, String lot) {
         return batch.tryLog(
                 UUID.randomUUID().toString(),
@@ -63,11 +60,11 @@ class TraceTest {
     @Test
     void aSuppliersLotLeadsToWhoeverWasHandedWhat() {
         TestBatch batch = made(box(20));
-        assertThat(deliver(batch, lot(batch, 0)).status()).isEqualTo(200);
+        assertThat(deliver(batch, batch.lot(0)).status()).isEqualTo(200);
         JsonNode trace = trace(supplierLot).body();
         assertThat(ids(trace.path("batches"))).containsExactly(batch.id());
         assertThat(trace.at("/taken/0/kg").asDouble()).isEqualTo(9);
-        assertThat(ids(trace.path("lots"))).containsExactly(lot(batch, 0), lot(batch, 1));
+        assertThat(ids(trace.path("lots"))).containsExactly(batch.lot(0), batch.lot(1));
         assertThat(trace.at("/lots/1/code").asString()).endsWith("b");
         assertThat(trace.at("/slips/0/litres").asDouble()).isEqualTo(2);
         assertThat(trace.at("/slips/0/by").asString()).isEqualTo("Ilse Varga");
@@ -85,18 +82,51 @@ class TraceTest {
         batch.log("took", "\"part\": \"bed\", \"kg\": 6, \"boxId\": \"%s\"".formatted(first));
         batch.log("took", "\"part\": \"bed\", \"kg\": 3, \"boxId\": \"%s\"".formatted(second));
         batch.stored(11);
-        String code = cook.get("/api/lots/" + lot(batch, 0)).at("/code").asString();
+        String code = cook.get("/api/lots/" + batch.lot(0)).at("/code").asString();
         JsonNode trace = trace(code).body();
         assertThat(ids(trace.path("boxes"))).containsExactlyInAnyOrder(first, second);
         assertThat(trace.at("/boxes/0/supplier").asString()).isEqualTo("Hill Farm");
         assertThat(trace.path("taken").size()).isEqualTo(2);
     }
 
+    /** Bones, a stock, another that is wetted with it, its reduction, and that reduced again: five generations, found from either end. */
+    @Test
+    void stockThatIsMadeOfStockIsFollowedToTheEndInBothDirections() {
+        TestBatch stock = TestBatch.accepted(cook, 12);
+        stock.log("took", "\"part\": \"bed\", \"kg\": 9, \"boxId\": \"%s\"".formatted(box(20)));
+        stock.stored(11);
+        TestBatch second = TestBatch.drawnWith(cook, "white-chicken", 15.3, Map.of(stock.lot(0), 8.0))
+                .draw();
+        second.stored(11);
+        TestBatch half = TestBatch.drawnWith(cook, "half-reduction", 10, Map.of(second.lot(0), 10.0))
+                .draw()
+                .reduced(10, 5);
+        TestBatch again = TestBatch.drawnWith(cook, "half-reduction", 5, Map.of(half.lot(0), 5.0))
+                .draw()
+                .reduced(5, 2);
+        assertThat(deliver(again, again.lot(0)).status()).isEqualTo(200);
+        JsonNode onward = trace(supplierLot).body();
+        assertThat(ids(onward.path("batches"))).containsExactly(stock.id(), second.id(), half.id(), again.id());
+        assertThat(onward.path("drawn").size()).isEqualTo(3);
+        assertThat(onward.at("/slips/0/litres").asDouble()).isEqualTo(2);
+        JsonNode back = trace(again.lot(0)).body();
+        assertThat(ids(back.path("batches"))).containsExactly(again.id());
+        assertThat(ids(back.path("before"))).containsExactly(stock.id(), second.id(), half.id());
+        assertThat(back.at("/boxes/0/supplierLot").asString()).isEqualTo(supplierLot);
+        // Of a lot in the middle: what it was made of, and what was made of it.
+        JsonNode middle = trace(second.lot(0)).body();
+        assertThat(ids(middle.path("before"))).containsExactly(stock.id());
+        assertThat(ids(middle.path("batches"))).containsExactly(second.id(), half.id(), again.id());
+        cook.post("/api/trace/recalls", "{\"what\": \"%s\", \"reason\": \"the farm called\"}".formatted(supplierLot));
+        assertThat(cook.get("/api/lots/" + again.lot(0)).at("/stopped").asString())
+                .isEqualTo("the farm called");
+    }
+
     @Test
     void whatIsRecalledIsStoppedEverywhereAndReleasedOneByOne() {
         String box = box(20);
         TestBatch batch = made(box);
-        String lot = lot(batch, 0);
+        String lot = batch.lot(0);
         String body = "{\"what\": \"%s\", \"reason\": \"the butcher called\"}".formatted(supplierLot);
         assertThat(cook.post("/api/trace/recalls", "{\"what\": \"%s\"}".formatted(supplierLot))
                         .reason("reason"))
@@ -134,7 +164,7 @@ class TraceTest {
     @Test
     void aStopOutlivesTheNextEntryOfTheBatch() {
         TestBatch batch = made(box(12));
-        String lot = lot(batch, 0);
+        String lot = batch.lot(0);
         cook.post("/api/lots/" + lot + "/stop", "{\"reason\": \"cloudy, smells\"}");
         batch.log("noted", "\"words\": \"kept apart\"");
         assertThat(cook.get("/api/lots/" + lot).at("/stopped").asString()).isEqualTo("cloudy, smells");
@@ -145,7 +175,7 @@ class TraceTest {
     @Test
     void aLotPastItsLastDayIsNeitherHandedOutNorPutElsewhere() {
         TestBatch batch = made(box(12));
-        String lot = lot(batch, 0);
+        String lot = batch.lot(0);
         TestKitchen.keeper()
                 .update(
                         "UPDATE lot SET use_by = ? WHERE id = ?",
@@ -170,7 +200,7 @@ class TraceTest {
     @Test
     void whatNobodyHereHasLeadsNowhere() {
         TestBatch batch = made(box(12));
-        String code = cook.get("/api/lots/" + lot(batch, 0)).at("/code").asString();
+        String code = cook.get("/api/lots/" + batch.lot(0)).at("/code").asString();
         Visitor other = TestKitchen.cookOfAnotherKitchen();
         for (String what : List.of(supplierLot, code, batch.id(), "nothing", "%25", "")) {
             JsonNode trace = other.get("/api/trace?what=" + what).body();

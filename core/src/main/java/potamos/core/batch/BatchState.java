@@ -8,6 +8,7 @@ import potamos.core.cooling.CoolingVerdict;
 import potamos.core.cooling.Projection;
 import potamos.core.cooling.Reading;
 import potamos.core.flow.Ledger;
+import potamos.core.formula.Draw;
 import potamos.core.heat.Cover;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Length;
@@ -23,6 +24,7 @@ import potamos.core.safety.Kept;
  * @param since     when it came there
  * @param now       the moment told
  * @param weighed   masses by part
+ * @param drawn     stock that went in in the place of water
  * @param pot       the pot while it is in use
  * @param simmer    times of the simmer
  * @param ledger    litres so far; the yield is what would come out if it were strained now, until it is measured
@@ -45,6 +47,7 @@ public record BatchState(
         Instant since,
         Instant now,
         Map<String, Mass> weighed,
+        List<Draw> drawn,
         Pot pot,
         Simmer simmer,
         Prep prep,
@@ -65,6 +68,7 @@ public record BatchState(
 
     public BatchState {
         weighed = Map.copyOf(weighed);
+        drawn = List.copyOf(drawn);
         added = Map.copyOf(added);
         takenOut = Map.copyOf(takenOut);
         course = List.copyOf(course);
@@ -235,8 +239,11 @@ public record BatchState(
      * @param delivered handed to stations
      * @param discarded thrown away from lots
      * @param spoiled   thrown away before they were put away
+     * @param drawnOff  drawn from lots for another pot
+     * @param drawnBefore drawn for another pot before they were put away
      */
-    public record Shelf(List<Lot> lots, Volume delivered, Volume discarded, Volume spoiled) {
+    public record Shelf(
+            List<Lot> lots, Volume delivered, Volume discarded, Volume spoiled, Volume drawnOff, Volume drawnBefore) {
 
         public Shelf {
             lots = List.copyOf(lots);
@@ -249,7 +256,12 @@ public record BatchState(
 
         /** Of it still there to be delivered. */
         public Volume left() {
-            return stored().minus(delivered).minus(discarded);
+            return stored().minus(delivered).minus(discarded).minus(drawnOff);
+        }
+
+        /** What is not put away yet of so much that came out, and neither lost nor drawn off. */
+        public Volume restOf(Volume out) {
+            return out.minus(spoiled).minus(drawnBefore).minus(stored());
         }
 
         /** The lot that is named; the first where none is, as it is of a batch put away as one. */

@@ -139,9 +139,9 @@ record Before(Plan plan, BatchState state) {
     }
 
     double notYetStored() {
-        return state.out().or(state::strained).orElseThrow().litres()
-                - state.shelf().spoiled().litres()
-                - state.shelf().stored().litres();
+        return state.shelf()
+                .restOf(state.out().or(state::strained).orElseThrow())
+                .litres();
     }
 
     /** The bed or a part may still be put on the scale. */

@@ -1,9 +1,15 @@
 package potamos.core.batch;
 
 import java.util.List;
+import java.util.Set;
 import potamos.core.figure.Figure;
+import potamos.core.formula.Contents;
+import potamos.core.formula.Draw;
+import potamos.core.formula.Liquid;
 import potamos.core.formula.PrepPhase;
 import potamos.core.quantity.Mass;
+import potamos.core.quantity.Volume;
+import potamos.core.safety.Allergen;
 
 /** What is done before the water: on the scale, in the oven, in the soak, in the pan. */
 public sealed interface ChoreEvent extends Fact {
@@ -16,6 +22,7 @@ public sealed interface ChoreEvent extends Fact {
     List<EventKind<? extends ChoreEvent>> KINDS = List.of(
             WeighedIn.KIND,
             Took.KIND,
+            Drew.KIND,
             Began.KIND,
             Finished.KIND,
             Turned.KIND,
@@ -74,6 +81,58 @@ public sealed interface ChoreEvent extends Fact {
 
         @Override
         public EventKind<Took> kind() {
+            return KIND;
+        }
+    }
+
+    /** Stock drawn for the pot, in the place of water or for the formula that is made of it, with what was known of it then. */
+    record Drew(Stamp stamp, Draw draw) implements ChoreEvent {
+        static final Figure<String> SOURCE = Figure.source();
+        static final Figure<Volume> LITRES = Figure.litres(Draw.LEAST_LITRES, Draw.MOST_LITRES);
+        static final Figure<String> NAME = Figure.words("source");
+        static final Figure<Double> GELATIN = Figure.mark("gelatinGPerL", 0, Contents.MOST_GELATIN_G_PER_L, "g/L");
+        static final Figure<Double> SALT = Figure.mark("saltGPerL", 0, Liquid.MOST_SALT_G_PER_L, "g/L");
+        static final Figure<Set<Allergen>> ALLERGENS = Figure.choices("allergens", Allergen.class);
+        static final Figure<Set<Contents.Trace>> TRACES = Figure.choices("traces", Contents.Trace.class);
+        static final Figure<Boolean> UNKNOWN = Figure.yes("unknown");
+
+        public static final EventKind<Drew> KIND = EventKind.named("drew", Drew.class)
+                .withdrawnOnly()
+                .with(SOURCE, e -> e.draw.source())
+                .with(LITRES, e -> e.draw.litres())
+                .with(NAME, e -> e.draw.name())
+                .with(GELATIN, e -> e.draw.contents().gelatinGPerL())
+                .with(SALT, e -> e.draw.saltGPerL())
+                .with(ALLERGENS, e -> e.draw.contents().allergens())
+                .with(TRACES, e -> e.draw.contents().traces())
+                .with(UNKNOWN, e -> e.draw.contents().unknown())
+                .made((stamp, f) -> new Drew(
+                        stamp,
+                        new Draw(
+                                f.get(SOURCE),
+                                f.or(NAME, ""),
+                                f.get(LITRES),
+                                new Contents(
+                                        f.or(ALLERGENS, Set.of()),
+                                        f.or(TRACES, Set.of()),
+                                        f.or(GELATIN, 0.0),
+                                        f.or(UNKNOWN, true)),
+                                f.or(SALT, 0.0))))
+                .when((is, e) -> is.require(!is.full(), "the pot is already filled for the stock"))
+                .then(Replay::drew);
+
+        public Drew {
+            SOURCE.check(draw.source());
+            NAME.check(draw.name());
+        }
+
+        /** The same with what is known of the stock. */
+        public Drew knowing(Draw known) {
+            return new Drew(stamp, known.of(draw.litres()));
+        }
+
+        @Override
+        public EventKind<Drew> kind() {
             return KIND;
         }
     }

@@ -62,6 +62,8 @@ public record DueAct(Kind kind, int step, Instant due, Instant late, double amou
         CHANGE_WATER(2, Way.EARLY),
         BURNER_OFF(0),
         BLANCH(12),
+        /** Stock from the shelf, or straight from another pot. */
+        DRAW(3, Way.EARLY),
         FILL(5, Way.EARLY),
         LIGHT(0),
         /** The same for a vessel with heat of its own. */

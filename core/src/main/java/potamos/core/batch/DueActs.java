@@ -144,6 +144,7 @@ public final class DueActs {
     }
 
     private void fill(Instant when) {
+        Drawing.open(plan, state).forEach(draw -> add(Kind.DRAW, when, SOON, Cost.TIME, usual.draw(draw)));
         add(Kind.FILL, when, SOON, Cost.TIME, usual.fill());
     }
 

@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import potamos.core.flow.Forecaster;
 import potamos.core.flow.Why;
+import potamos.core.formula.Draw;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Liquid;
 import potamos.core.liquor.Salt;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Volume;
@@ -56,14 +58,23 @@ public final class Expectation {
         return promised;
     }
 
+    /**
+     * What is known of the stock of a batch, for another pot that is drawn with some of it.
+     *
+     * @param source the lot that it lies in, or the batch
+     * @param name   of it, for people
+     */
+    public static Draw drawn(String source, String name, Volume litres, Plan plan, BatchState state) {
+        double salt = salted(plan, state)
+                .map(Salt::afterGPerL)
+                .orElse(plan.charge().character().salt().afterGPerL());
+        return new Draw(source, name, litres, plan.charge().contents(), Math.min(salt, Liquid.MOST_SALT_G_PER_L));
+    }
+
     /** Strained, and neither lost nor put away; what a jug is read to is nothing once all the rest is. */
     public static Volume notPutAway(BatchState state) {
         boolean putAway = state.stage().compareTo(Stage.ON_SHELF) >= 0;
-        return state.out()
-                .filter(out -> !putAway)
-                .map(out ->
-                        out.minus(state.shelf().spoiled()).minus(state.shelf().stored()))
-                .orElse(Volume.ZERO);
+        return state.out().filter(out -> !putAway).map(state.shelf()::restOf).orElse(Volume.ZERO);
     }
 
     /** Litres that will be ready: after a reduction that follows the straining, too. */

@@ -115,9 +115,9 @@ public final class Likely {
                         .orElse(new Range(
                                 plan.limits().coldest().celsius(),
                                 plan.charge().run().air().boilingPoint().celsius() + 1)));
-        double out = state.out().or(state::strained).orElseThrow().litres()
-                - state.shelf().spoiled().litres()
-                - state.shelf().stored().litres();
+        double out = state.shelf()
+                .restOf(state.out().or(state::strained).orElseThrow())
+                .litres();
         ranges.put(ShelfEvent.Stored.KIND, new Range(out * (1 - STORED), out));
     }
 

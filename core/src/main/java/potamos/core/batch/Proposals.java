@@ -9,6 +9,7 @@ import potamos.core.flow.Ledger;
 import potamos.core.flow.Losses;
 import potamos.core.flow.Run;
 import potamos.core.flow.TopUpPolicy;
+import potamos.core.formula.Draw;
 import potamos.core.formula.PotPhase;
 import potamos.core.liquor.Body;
 import potamos.core.quantity.Mass;
@@ -58,6 +59,13 @@ public final class Proposals {
         return Proposal.of(ChoreEvent.WeighedIn.KIND)
                 .with(ChoreEvent.WeighedIn.PART, BatchEvent.BED)
                 .with(ChoreEvent.WeighedIn.MASS, run.raw());
+    }
+
+    Proposal draw(Draw draw) {
+        return Proposal.of(ChoreEvent.Drew.KIND)
+                .with(ChoreEvent.Drew.SOURCE, draw.source())
+                .with(ChoreEvent.Drew.LITRES, draw.litres())
+                .with(ChoreEvent.Drew.NAME, draw.name());
     }
 
     Proposal fill() {
@@ -165,9 +173,6 @@ public final class Proposals {
     }
 
     Volume litresLeft() {
-        return state.out()
-                .orElse(Volume.ZERO)
-                .minus(state.shelf().spoiled())
-                .minus(state.shelf().stored());
+        return state.shelf().restOf(state.out().orElse(Volume.ZERO));
     }
 }

@@ -12,6 +12,7 @@ import potamos.core.batch.BatchEvent.Stamp;
 import potamos.core.flow.Ledger;
 import potamos.core.flow.Luck;
 import potamos.core.flow.Why;
+import potamos.core.formula.Draw;
 import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
 import potamos.core.formula.PotPhase;
@@ -37,6 +38,7 @@ final class Replay {
     private Instant since;
     private final Map<Integer, Instant> began = new HashMap<>();
     private final Map<Integer, Instant> finished = new HashMap<>();
+    private final List<Draw> drawn = new ArrayList<>();
     private final List<BatchState.CardReading> cards = new ArrayList<>();
     private final List<BatchState.BrixReading> brix = new ArrayList<>();
     private final Map<EventKind<?>, Instant> last = new LinkedHashMap<>();
@@ -109,6 +111,10 @@ final class Replay {
             // Bones are weighed raw; what is roasted down loses water before it meets the pot.
             pot.bed(mass.times(plan.charge().formula().keepsMass()));
         }
+    }
+
+    void drew(ChoreEvent.Drew e) {
+        drawn.add(e.draw());
     }
 
     void began(ChoreEvent.Began e) {
@@ -278,6 +284,10 @@ final class Replay {
         shelf.delivered(e);
     }
 
+    void drawnOff(ShelfEvent.DrawnOff e) {
+        shelf.drawnOff(e);
+    }
+
     void moved(ShelfEvent.Moved e) {
         shelf.moved(e);
     }
@@ -310,7 +320,7 @@ final class Replay {
         if (strained != null) {
             Volume out = reduced != null && !reducedInThePot ? reduced : strained.out();
             BatchState.Shelf kept = shelf.state();
-            double rest = out.minus(kept.spoiled()).minus(kept.stored()).litres();
+            double rest = kept.restOf(out).litres();
             boolean stored = kept.stored().litres() > 0;
             if (stored && rest <= Math.max(LEAST_REST_L, REST_SHARE * out.litres())) {
                 return kept.left().litres() > Stage.A_DROP_L ? Stage.ON_SHELF : Stage.DONE;
@@ -387,6 +397,7 @@ final class Replay {
                 since,
                 now,
                 weighed,
+                drawn,
                 pot.state(),
                 new BatchState.Simmer(
                         last(PotEvent.HeatOn.KIND),

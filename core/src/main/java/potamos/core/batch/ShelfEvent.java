@@ -2,6 +2,7 @@ package potamos.core.batch;
 
 import java.util.List;
 import potamos.core.figure.Figure;
+import potamos.core.formula.Draw;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Kept;
 
@@ -9,7 +10,7 @@ import potamos.core.safety.Kept;
 public sealed interface ShelfEvent extends Fact {
 
     List<EventKind<? extends ShelfEvent>> KINDS =
-            List.of(Stored.KIND, Delivered.KIND, Moved.KIND, Discarded.KIND, Abandoned.KIND);
+            List.of(Stored.KIND, Delivered.KIND, DrawnOff.KIND, Moved.KIND, Discarded.KIND, Abandoned.KIND);
 
     /** In the place of a lot: what is strained and not put away yet. */
     String REST = "rest";
@@ -99,6 +100,47 @@ public sealed interface ShelfEvent extends Fact {
 
         @Override
         public EventKind<Delivered> kind() {
+            return KIND;
+        }
+    }
+
+    /** Drawn for another pot, out of a lot or, hot or cold, out of what is not put away yet ({@link #REST}); that pot has the entry that tells of the same litres. */
+    record DrawnOff(Stamp stamp, Volume litres, String lot, String batch, String into) implements ShelfEvent {
+        static final Figure<Volume> LITRES = Figure.litres(Draw.LEAST_LITRES, Draw.MOST_LITRES);
+        static final Figure<String> LOT = Figure.lot();
+        static final Figure<String> BATCH = Figure.batch();
+        static final Figure<String> INTO = Figure.words("into");
+
+        public static final EventKind<DrawnOff> KIND = EventKind.named("drawn-off", DrawnOff.class)
+                .withdrawnOnly()
+                .with(LITRES, DrawnOff::litres)
+                .with(LOT, DrawnOff::lot)
+                .with(BATCH, DrawnOff::batch)
+                .with(INTO, DrawnOff::into)
+                .made((stamp, f) -> new DrawnOff(stamp, f.get(LITRES), f.get(LOT), f.get(BATCH), f.or(INTO, "")))
+                .when((is, e) -> {
+                    is.strainedFirst();
+                    if (e.lot.equals(REST)) {
+                        is.outKnown();
+                        is.require(
+                                !is.coolingFailed(), "cooling failed: reheat it once and start again, or discard it");
+                        is.atMost(LITRES.name(), e.litres, is.notYetStored(), "more than is left of this batch");
+                    } else {
+                        is.thawedFirst(e.lot);
+                        is.outOf(e.lot, e.litres);
+                    }
+                })
+                .then(Replay::drawnOff);
+
+        public DrawnOff {
+            LITRES.check(litres);
+            LOT.check(lot);
+            BATCH.check(batch);
+            INTO.check(into);
+        }
+
+        @Override
+        public EventKind<DrawnOff> kind() {
             return KIND;
         }
     }

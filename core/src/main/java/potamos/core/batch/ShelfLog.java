@@ -12,6 +12,8 @@ final class ShelfLog {
     private Volume delivered = Volume.ZERO;
     private Volume discarded = Volume.ZERO;
     private Volume spoiled = Volume.ZERO;
+    private Volume drawnOff = Volume.ZERO;
+    private Volume drawnBefore = Volume.ZERO;
 
     void stored(ShelfEvent.Stored e) {
         lots.put(e.stamp().id(), BatchState.Lot.of(e));
@@ -27,6 +29,15 @@ final class ShelfLog {
             spoiled(e.litres());
         } else {
             discarded = discarded.plus(e.litres());
+            leaves(e.lot(), e.litres());
+        }
+    }
+
+    void drawnOff(ShelfEvent.DrawnOff e) {
+        if (e.lot().equals(ShelfEvent.REST)) {
+            drawnBefore = drawnBefore.plus(e.litres());
+        } else {
+            drawnOff = drawnOff.plus(e.litres());
             leaves(e.lot(), e.litres());
         }
     }
@@ -47,6 +58,6 @@ final class ShelfLog {
     }
 
     BatchState.Shelf state() {
-        return new BatchState.Shelf(List.copyOf(lots.values()), delivered, discarded, spoiled);
+        return new BatchState.Shelf(List.copyOf(lots.values()), delivered, discarded, spoiled, drawnOff, drawnBefore);
     }
 }

@@ -10,6 +10,7 @@ import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Measure;
 import potamos.core.flow.Forecast;
 import potamos.core.flow.Forecaster;
+import potamos.core.formula.Draw;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
@@ -88,7 +89,10 @@ public record Weighing(Mass planned, Mass weighed, Volume called, List<Way> ways
         if (bed == null || drawn || Math.abs(bed.kg() / planned.kg() - 1) < TELLS) {
             return Optional.empty();
         }
-        Charge stands = solved(accepted, state.weighed());
+        Charge stands = solved(
+                accepted,
+                state.weighed(),
+                Drawing.standing(charge.formula().fill().draws(), state.drawn(), false));
         List<Way> ways = new ArrayList<>();
         ways.add(Way.of(Kind.SAME_RATIO, stands));
         Forecast thinner = Forecaster.of(stands.run().withWater(charge.water()));
@@ -99,17 +103,26 @@ public record Weighing(Mass planned, Mass weighed, Volume called, List<Way> ways
         return Optional.of(new Weighing(planned, bed, accepted.called(), ways));
     }
 
-    /** The plan with the charge that what was weighed gives; the plan itself when that is as planned. */
+    /** The plan with the charge that what was weighed and drawn gives; the plan itself when that is as planned. */
     static Plan standing(Plan plan, List<Fact> believed) {
         Map<String, Mass> weighed = new HashMap<>();
+        List<Draw> drawn = new ArrayList<>();
+        boolean filled = false;
         for (Fact event : believed) {
             if (event instanceof ChoreEvent.WeighedIn in) {
                 weighed.put(in.part(), in.mass());
             } else if (event instanceof ChoreEvent.Took took) {
                 weighed.merge(took.part(), took.mass(), Mass::plus);
+            } else if (event instanceof ChoreEvent.Drew drew) {
+                drawn.add(drew.draw());
             }
+            filled |= event instanceof PotEvent.Filled;
         }
-        return weighed.isEmpty() || asPlanned(plan.charge(), weighed) ? plan : plan.with(solved(plan, weighed));
+        List<Draw> planned = plan.charge().formula().fill().draws();
+        List<Draw> draws = Drawing.standing(planned, drawn, filled);
+        return draws.equals(planned) && asPlanned(plan.charge(), weighed)
+                ? plan
+                : plan.with(solved(plan, weighed, draws));
     }
 
     private static boolean asPlanned(Charge charge, Map<String, Mass> weighed) {
@@ -129,12 +142,12 @@ public record Weighing(Mass planned, Mass weighed, Volume called, List<Way> ways
                         .findFirst();
     }
 
-    private static Charge solved(Plan plan, Map<String, Mass> weighed) {
+    private static Charge solved(Plan plan, Map<String, Mass> weighed, List<Draw> draws) {
         Map<String, Mass> parts = new HashMap<>(weighed);
         Mass bed = parts.remove(BatchEvent.BED);
         try {
             return ChargeSolver.weighed(
-                    plan.charge(), bed == null ? plan.charge().run().raw() : bed, parts);
+                    plan.charge(), bed == null ? plan.charge().run().raw() : bed, parts, draws);
         } catch (Refusal cannotBeRun) {
             // What was weighed stands in the record all the same; the plan is what is known of the rest.
             return plan.charge();

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import potamos.core.flow.Forecast;
 import potamos.core.flow.Run;
+import potamos.core.formula.Contents;
 import potamos.core.formula.Formula;
 import potamos.core.formula.PrepPhase;
 import potamos.core.quantity.Length;
@@ -47,6 +48,19 @@ public record Charge(
 
     public Volume water() {
         return run.water();
+    }
+
+    /** Of what the pot is filled with, as much as no stock is drawn for: water, or whatever its formula is drawn with. */
+    public Volume rest() {
+        return run.water().minus(formula.fill().drawn()).orNone();
+    }
+
+    /** What is in its stock, run as planned. */
+    public Contents contents() {
+        // What was drawn stronger than planned may be foretold thicker than anything that still pours.
+        double gelatin = Math.min(Contents.MOST_GELATIN_G_PER_L, forecast.gelatinGPerL());
+        Contents contents = Contents.of(formula, gelatin);
+        return formula.fill().known(run.water()) ? contents : contents.butUnknown();
     }
 
     /** Water or wine to have at hand for deglazing. */

@@ -12,6 +12,8 @@ import potamos.core.flow.Forecast;
 import potamos.core.flow.Forecaster;
 import potamos.core.flow.Run;
 import potamos.core.flow.Solids;
+import potamos.core.formula.Contents;
+import potamos.core.formula.Draw;
 import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Item;
@@ -76,17 +78,19 @@ public final class ChargeSolver {
      * @param planned what was to be weighed
      * @param bed     as weighed, raw
      * @param parts   as weighed, by their ids; the others as the ratio has them
+     * @param draws   stock in the place of water; of a formula that is made of stock alone, all that there is
      * @throws Refusal when the pot cannot be run on it
      */
-    public static Charge weighed(Charge planned, Mass bed, Map<String, Mass> parts) {
+    public static Charge weighed(Charge planned, Mass bed, Map<String, Mass> parts, List<Draw> draws) {
         Run run = planned.run();
-        Formula formula = planned.formula();
+        Formula formula = planned.formula().drawing(draws);
         Temperature usual = formula.simmer().band().middle(run.air().boilingPoint());
         Optional<Temperature> simmerAt =
                 Optional.of(run.simmerAt()).filter(at -> !at.equals(usual) && run.heat() != Run.Heat.OVEN);
         Pot pot = new Pot(run.vessel(), run.burner(), run.air(), simmerAt, List.of(), Pot.tapOf(run.waterC()));
         ChargeSolver solver = new ChargeSolver(formula, pot);
-        double kg = solver.noBed ? run.water().litres() : bed.kg();
+        double drawn = formula.fill().drawn().litres();
+        double kg = !solver.noBed ? bed.kg() : drawn > 0 ? drawn : run.water().litres();
         return solver.charge(solver.run(kg), parts, planned.roasting());
     }
 
@@ -169,9 +173,18 @@ public final class ChargeSolver {
 
     private Charge charge(double kg) {
         Run run = checked(run(kg));
+        formula.fill().unlessFits(run.water());
         Optional<Roasting> roasting =
                 formula.phase(PrepPhase.Roast.class).map(r -> Roasting.best(r, run.raw(), pot.ovens()));
-        return charge(run, Map.of(), roasting);
+        Charge charge = charge(run, Map.of(), roasting);
+        double gelatin = charge.forecast().gelatinGPerL();
+        if (formula.fill().drawn().litres() > 0 && gelatin > Contents.MOST_GELATIN_G_PER_L) {
+            throw Refusal.of(
+                    "draws",
+                    "reduced so far it would have %.0f g/L of gelatin, which is a paste: draw it with a weaker stock, or reduce it less"
+                            .formatted(gelatin));
+        }
+        return charge;
     }
 
     /** @param weighed parts that are there in another mass than the ratio has it */
@@ -232,7 +245,7 @@ public final class ChargeSolver {
                 bed(kg),
                 raw,
                 formula.preparation(),
-                fill.liquid(),
+                fill.of(water),
                 water,
                 pot.filledAt(fill.water()),
                 poured(raw, measures),

@@ -2,7 +2,7 @@ package potamos.core.course;
 
 import java.time.Instant;
 import java.util.Optional;
-import potamos.core.charge.Contents;
+import potamos.core.formula.Contents;
 import potamos.core.quantity.Volume;
 
 /**
@@ -33,6 +33,6 @@ public record Lot(String id, String formula, Volume litres, Instant from, Instan
                 draft.litres(),
                 draft.ready(),
                 draft.useBy(),
-                Contents.of(draft.charge()));
+                draft.charge().contents());
     }
 }

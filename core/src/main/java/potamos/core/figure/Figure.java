@@ -5,7 +5,9 @@ import java.math.RoundingMode;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
@@ -50,10 +52,15 @@ public final class Figure<T> {
         STEP(Integer.class, ""),
         /** One of the {@link Figure#choices()}. */
         CHOICE(String.class, ""),
+        /** Any number of the {@link Figure#choices()}, with a space between them. */
+        CHOICES(String.class, ""),
         /** A lot of this batch by its id. */
         LOT(String.class, ""),
         /** A box of the larder by its id. */
         BOX(String.class, ""),
+        /** A lot of any batch, or a batch of which not all is put away, by its id. */
+        SOURCE(String.class, ""),
+        BATCH(String.class, ""),
         STATION(String.class, ""),
         CALL(String.class, "");
 
@@ -197,6 +204,32 @@ public final class Figure<T> {
 
     public static Figure<String> box() {
         return text("boxId", Quantity.BOX, LONGEST_ID);
+    }
+
+    public static Figure<String> source() {
+        return text("sourceId", Quantity.SOURCE, LONGEST_ID);
+    }
+
+    public static Figure<String> batch() {
+        return text("batchId", Quantity.BATCH, LONGEST_ID);
+    }
+
+    /** Any number of a few words, with a space between them. */
+    public static <E extends Enum<E>> Figure<Set<E>> choices(String name, Class<E> of) {
+        return new Figure<>(
+                name,
+                Quantity.CHOICES,
+                0,
+                LONGEST_TEXT,
+                "characters",
+                Stream.of(of.getEnumConstants()).map(Figure::word).toList(),
+                some -> some.stream().sorted().map(Figure::word).collect(Collectors.joining(" ")),
+                wire -> Stream.of(((String) wire).split(" "))
+                        .filter(word -> !word.isEmpty())
+                        .map(word -> constant(of, word)
+                                .orElseThrow(() -> Refusal.noneOf(
+                                        name, Stream.of(of.getEnumConstants()).map(Figure::word))))
+                        .collect(Collectors.toUnmodifiableSet()));
     }
 
     public static Figure<String> station() {
@@ -346,7 +379,7 @@ public final class Figure<T> {
         return unit;
     }
 
-    /** The words of a {@link Quantity#CHOICE}; of everything else none. */
+    /** The words of a {@link Quantity#CHOICE} or of {@link Quantity#CHOICES}; of everything else none. */
     public List<String> choices() {
         return choices;
     }

@@ -22,7 +22,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import potamos.core.flow.Why.Basis;
-import potamos.core.formula.Liquid;
 import potamos.core.quantity.Mass;
 
 /** What the figures of a pot rest on, and which of them makes their bands: so that whoever doubts one can see it opened. */
@@ -66,7 +65,7 @@ public final class Grounds {
             grounds.add(Ground.of(SIMMER_FOR, forecast.simmerMin(), Basis.PLANNED));
             grounds.add(Ground.of(GIVEN, Math.min(1, fromBed / collagen), Basis.BOOK));
         }
-        if (run.liquid().kind() == Liquid.Kind.STOCK && brought > 0) {
+        if (brought > 0) {
             grounds.add(Ground.of(BROUGHT, brought, Basis.PLANNED));
         }
         grounds.add(Ground.of(LIQUOR, doubts.liquorL(), Basis.of(run.vessel().kappa())));

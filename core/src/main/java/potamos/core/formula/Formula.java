@@ -198,12 +198,25 @@ public record Formula(
         Set<Allergen> all = new LinkedHashSet<>();
         bed.forEach(share -> all.addAll(Beds.allergens(share.kind().id())));
         parts.forEach(part -> all.addAll(part.allergens()));
+        fill().draws().forEach(draw -> all.addAll(draw.contents().allergens()));
         return all;
     }
 
     /** Whether what it is drawn with brings allergens of its own, which nobody has written down: a stock, or what spent bones once lay in. */
     public boolean allergensUnknown() {
-        return fill().liquid().kind() != Liquid.Kind.WATER;
+        List<Draw> draws = fill().draws();
+        return draws.isEmpty()
+                ? fill().liquid().kind() != Liquid.Kind.WATER
+                : draws.stream().anyMatch(draw -> draw.contents().unknown());
+    }
+
+    /** The same drawn with stock of which it is known where it comes from; with none, as it is written. */
+    public Formula drawing(List<Draw> draws) {
+        return withProcedure(procedure.stream()
+                .map(phase -> phase instanceof PotPhase.Fill fill
+                        ? new PotPhase.Fill(fill.water(), fill.liquid(), draws)
+                        : phase)
+                .toList());
     }
 
     /** The same under another name, slug and version. */

@@ -14,7 +14,7 @@ public record Liquid(Kind kind, double gelatinGPerL, double saltGPerL) {
     /** More of either is no liquid that a pot is filled with. */
     static final double MOST_GELATIN_G_PER_L = 400;
 
-    static final double MOST_SALT_G_PER_L = 60;
+    public static final double MOST_SALT_G_PER_L = 60;
 
     /** Plain water. */
     public static final Liquid WATER = new Liquid(Kind.WATER, 0, 0);

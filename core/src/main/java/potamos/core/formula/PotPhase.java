@@ -11,6 +11,7 @@ import potamos.core.heat.SimmerBand;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
 
 /** What happens in the pot, from the water to the end of the rest. */
 public sealed interface PotPhase extends Phase {
@@ -37,8 +38,17 @@ public sealed interface PotPhase extends Phase {
         }
     }
 
-    /** Drawing the water, or what stands in for it. */
-    record Fill(Temperature water, Liquid liquid) implements PotPhase {
+    /**
+     * Drawing the water, or what stands in for it.
+     *
+     * @param water  its temperature
+     * @param liquid as the formula has it
+     * @param draws  stock of which it is known where it comes from; none in a formula that is only written
+     */
+    record Fill(Temperature water, Liquid liquid, List<Draw> draws) implements PotPhase {
+        /** What is drawn and what is filled are told by different jugs. */
+        private static final double JUGS = 0.02;
+
         static final Figure<Temperature> CELSIUS = Figure.celsius("celsius", 0, 100);
         static final Figure<Liquid.Kind> LIQUID = Figure.choice("liquid", Liquid.Kind.class);
         static final Figure<Double> GELATIN = Figure.mark("gelatinGPerL", 0, Liquid.MOST_GELATIN_G_PER_L, "g/L");
@@ -55,6 +65,67 @@ public sealed interface PotPhase extends Phase {
 
         public Fill {
             CELSIUS.check(water);
+            draws = List.copyOf(draws);
+        }
+
+        public Fill(Temperature water, Liquid liquid) {
+            this(water, liquid, List.of());
+        }
+
+        /** The same so warm. */
+        Fill at(Temperature other) {
+            return new Fill(other, liquid, draws);
+        }
+
+        /** Stock that is drawn. */
+        public Volume drawn() {
+            return draws.stream().map(Draw::litres).reduce(Volume.ZERO, Volume::plus);
+        }
+
+        /** What goes in where a pot is filled with so much: the stock that is drawn, and for the rest what the formula says. */
+        public Liquid of(Volume filled) {
+            double drawn = drawn().litres();
+            if (drawn <= 0) {
+                return liquid;
+            }
+            double share = Math.min(1, drawn / Math.max(drawn, filled.litres()));
+            double gelatin = 0;
+            double salt = 0;
+            for (Draw draw : draws) {
+                double part = share * draw.litres().litres() / drawn;
+                gelatin += part * draw.contents().gelatinGPerL();
+                salt += part * draw.saltGPerL();
+            }
+            return new Liquid(
+                    liquid.kind() == Liquid.Kind.WATER ? Liquid.Kind.STOCK : liquid.kind(),
+                    gelatin + (1 - share) * liquid.gelatinGPerL(),
+                    salt + (1 - share) * liquid.saltGPerL());
+        }
+
+        /** Whether it is known of all of so much where it comes from: what no stock is drawn for is water, unless the formula wants more than water. */
+        public boolean known(Volume filled) {
+            return liquid.kind() == Liquid.Kind.WATER || !lacks(filled) && !draws.isEmpty();
+        }
+
+        /** Less is drawn than goes in. */
+        private boolean lacks(Volume filled) {
+            return drawn().litres() < (1 - JUGS) * filled.litres();
+        }
+
+        /** @throws Refusal where what is drawn does not go in, or is not enough for a formula that is drawn with nothing else */
+        public void unlessFits(Volume filled) {
+            double drawn = drawn().litres();
+            if (drawn > (1 + JUGS) * filled.litres()) {
+                throw Refusal.outside("draws", "more stock than the pot is filled with", 0, filled.litres(), "L");
+            }
+            if (drawn > 0 && !known(filled)) {
+                throw Refusal.outside(
+                        "draws",
+                        "less stock than the pot is filled with, which is drawn with nothing else",
+                        filled.litres(),
+                        Draw.MOST_LITRES,
+                        "L");
+            }
         }
 
         @Override

@@ -299,9 +299,7 @@ public record Schools(Optional<WaterRule> water, Figures chosen) {
         return changed(
                 inTheOven,
                 PotPhase.Fill.class,
-                fill -> fill.water().compareTo(FROM_THE_KETTLE) < 0
-                        ? new PotPhase.Fill(FROM_THE_KETTLE, fill.liquid())
-                        : fill);
+                fill -> fill.water().compareTo(FROM_THE_KETTLE) < 0 ? fill.at(FROM_THE_KETTLE) : fill);
     }
 
     private static boolean has(Formula formula, Part.Kind kind) {

@@ -57,6 +57,7 @@ class GuardTableTest {
     private static final Map<String, Map<String, Object>> USUAL = Map.ofEntries(
             Map.entry("weighed-in", Map.of("part", "onion", "kg", 0.5)),
             Map.entry("took", Map.of("part", "onion", "kg", 0.5, "boxId", "box")),
+            Map.entry("drew", Map.of("sourceId", "lot", "litres", 2.0)),
             Map.entry("began", Map.of("step", 1)),
             Map.entry("finished", Map.of("step", 1)),
             Map.entry("filled", Map.of("litres", 1.0, "celsius", 12.0)),
@@ -82,6 +83,7 @@ class GuardTableTest {
             Map.entry("cooling-read", Map.of("celsius", 30.0)),
             Map.entry("reheated", Map.of("celsius", 76.0)),
             Map.entry("stored", Map.of("litres", 1.0)),
+            Map.entry("drawn-off", Map.of("lotId", "rest", "litres", 0.5, "batchId", "other")),
             Map.entry("moved", Map.of("lotId", "stored785", "kept", "frozen")),
             Map.entry("delivered", Map.of("stationId", "soup", "litres", 0.5)),
             Map.entry("discarded", Map.of("litres", 0.5, "words", "spilt")),
@@ -93,6 +95,8 @@ class GuardTableTest {
               a the pot is already strained
             took xxxxxxxxxxxxxxaaaaaaaaaa
               a the pot is already strained
+            drew xxxxxxxxaaaaaaaaaaaaaaaa
+              a the pot is already filled for the stock
             began xxxxaaaaaaaaaabbbbbbbbbb
               a it is already under way
               b the pot is already strained
@@ -202,6 +206,11 @@ class GuardTableTest {
             delivered aaaaaaaaaaaaaaaaaaaaaaxb
               a put it away as a lot first
               b more than is left of this lot
+            drawn-off aaaaaaaaaaaaaabxxcxxxxdd
+              a strain it first
+              b reduce it to its mark first, or log what it was reduced to
+              c cooling failed: reheat it once and start again, or discard it
+              d more than is left of this batch
             moved aaaaaaaaaaaaaaaaaaaaaaxb
               a this batch has no such lot
               b nothing is left of this lot

@@ -29,19 +29,20 @@ public final class SampleEvents {
                 : figure.least() + share * (figure.most() - figure.least());
         return switch (figure.quantity()) {
             case CHOICE -> figure.choices().get(Math.min(figure.choices().size() - 1, share < 0.5 ? 1 : 2));
+            case CHOICES -> String.join(" ", figure.choices().subList(0, share < 0.5 ? 1 : 2));
             case YES -> share < 0.5;
             case MINUTES, COUNT, STEP -> (int) number;
-            case WORDS, PART, LOT, BOX, STATION, CALL -> share < 0.5 ? "bed" : "another";
+            case WORDS, PART, LOT, BOX, SOURCE, BATCH, STATION, CALL -> share < 0.5 ? "bed" : "another";
             default -> number;
         };
     }
 
     static Object outside(Figure<?> figure) {
         return switch (figure.quantity()) {
-            case CHOICE -> "TAROT";
+            case CHOICE, CHOICES -> "TAROT";
             case YES -> "perhaps";
             case MINUTES, COUNT, STEP -> (int) figure.most() + 1;
-            case WORDS, PART, LOT, BOX, STATION, CALL -> "x".repeat((int) figure.most() + 1);
+            case WORDS, PART, LOT, BOX, SOURCE, BATCH, STATION, CALL -> "x".repeat((int) figure.most() + 1);
             default -> figure.most() + 1;
         };
     }

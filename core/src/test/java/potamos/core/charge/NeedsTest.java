@@ -11,9 +11,10 @@ import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import potamos.core.charge.Contents.Trace;
 import potamos.core.charge.Needs.Need;
 import potamos.core.formula.Book;
+import potamos.core.formula.Contents;
+import potamos.core.formula.Contents.Trace;
 import potamos.core.formula.Formula;
 import potamos.core.safety.Allergen;
 

@@ -17,6 +17,7 @@ import potamos.core.charge.Warning;
 import potamos.core.course.Opening;
 import potamos.core.course.Use;
 import potamos.core.figure.Figure;
+import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.server.Json;
@@ -28,7 +29,6 @@ import potamos.server.charges.ChargeRequest;
 import potamos.server.charges.Planning;
 import potamos.server.courses.Accepting;
 import potamos.server.exchange.FormulaForm;
-import potamos.server.exchange.FormulaJson;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.OneAtATime;
 import potamos.server.live.Changes;
@@ -132,7 +132,7 @@ public class AcceptedPlans implements Accepting {
     public void replan(Person person, List<Move> moves) {
         person.require(Right.PLAN);
         oneAtATime.hold(person.kitchenId());
-        Map<String, FormulaJson> formulas = new HashMap<>();
+        Map<String, Formula> formulas = new HashMap<>();
         for (Move move : moves) {
             formulas.put(move.batchId(), givenUp(person, move));
         }
@@ -148,11 +148,13 @@ public class AcceptedPlans implements Accepting {
                                         other.burnerId(),
                                         other.readyBy(),
                                         other.start())
-                                .withDraft(formulas.get(move.batchId())))));
+                                .withDraft(
+                                        FormulaForm.write(formulas.get(move.batchId())),
+                                        draws(formulas.get(move.batchId()))))));
     }
 
     /** Gives one up that nobody has begun; its formula as it was planned. */
-    private FormulaJson givenUp(Person person, Move move) {
+    private Formula givenUp(Person person, Move move) {
         Batches.Loaded old = batches.whole(person, move.batchId());
         if (!old.state().path().isEmpty() || !old.state().stage().open()) {
             throw new Conflict("batchId", "Batch " + old.row().number() + " has been begun, or given up, meanwhile.");
@@ -163,7 +165,14 @@ public class AcceptedPlans implements Accepting {
                 move.batchId(),
                 new ShelfEvent.Abandoned(
                         new BatchEvent.Stamp(UUID.randomUUID().toString(), clock.instant(), person.initials()), why));
-        return FormulaForm.write(old.accepted().charge().formula());
+        return old.accepted().charge().formula();
+    }
+
+    private static List<ChargeRequest.DrawBody> draws(Formula formula) {
+        return formula.fill().draws().stream()
+                .map(draw ->
+                        new ChargeRequest.DrawBody(draw.source(), draw.litres().litres()))
+                .toList();
     }
 
     private static double wished(ChargeRequest request, Planning.Proposed proposed) {

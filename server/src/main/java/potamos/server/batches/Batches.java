@@ -45,6 +45,7 @@ public class Batches {
     private final Shelf shelf;
     private final Boxes boxes;
     private final KitchenAround kitchenAround;
+    private final Drawings drawings;
     private final Changes changes;
     private final KitchenClock clock;
     private final Json json;
@@ -58,6 +59,7 @@ public class Batches {
             Shelf shelf,
             Boxes boxes,
             KitchenAround kitchenAround,
+            Drawings drawings,
             Changes changes,
             KitchenClock clock,
             Json json,
@@ -69,6 +71,7 @@ public class Batches {
         this.shelf = shelf;
         this.boxes = boxes;
         this.kitchenAround = kitchenAround;
+        this.drawings = drawings;
         this.changes = changes;
         this.clock = clock;
         this.json = json;
@@ -111,7 +114,9 @@ public class Batches {
             return Optional.empty();
         }
         List<Logged> logged = histories.of(row.id());
-        return take(person, row, logged, act.event(person.initials(), Logged.events(logged), clock.instant()));
+        BatchEvent event = act.event(person.initials(), Logged.events(logged), clock.instant());
+        drawings.unlessPaired(logged, event);
+        return take(person, row, logged, event);
     }
 
     /** The same for an act that is an event already. */
@@ -136,7 +141,8 @@ public class Batches {
         return already.isPresent();
     }
 
-    private Optional<Inserted> take(Person person, BatchMapper.BatchRow row, List<Logged> logged, BatchEvent event) {
+    private Optional<Inserted> take(Person person, BatchMapper.BatchRow row, List<Logged> logged, BatchEvent told) {
+        BatchEvent event = told instanceof ChoreEvent.Drew drew ? drawings.known(row, drew) : told;
         Instant now = clock.instant();
         Instant at = event.stamp().at();
         if (at.isAfter(now.plus(CLOCKS_MAY_DIFFER))) {
@@ -148,11 +154,12 @@ public class Batches {
         }
         Plan plan = histories.plan(row);
         ActRights.require(person, event, logged, now);
-        Instant told = at.isAfter(now) ? at : now;
-        kitchenAround.before(person, row, plan, logged, event, told);
+        Instant until = at.isAfter(now) ? at : now;
+        kitchenAround.before(person, row, plan, logged, event, until);
         List<BatchEvent> events = new ArrayList<>(Logged.events(logged));
-        Batch.Accepted accepted = Batch.accept(plan, events, event, told);
+        Batch.Accepted accepted = Batch.accept(plan, events, event, until);
         kitchenAround.after(row, event, accepted.state());
+        Optional<Drawings.Elsewhere> elsewhere = drawings.elsewhere(row, plan, logged, event);
         mapper.insertEvent(new BatchMapper.EventRow(
                 row.id(),
                 logged.size() + 1,
@@ -166,6 +173,7 @@ public class Batches {
         events.add(event);
         project(row, plan, events, accepted.state());
         changes.noteAct(person.kitchenId(), "batches", row.id(), event.stamp().id());
+        elsewhere.ifPresent(other -> log(person, other.batchId(), other.event()));
         if (event instanceof ShelfEvent.Delivered delivered && !delivered.call().isEmpty()) {
             changes.note(person.kitchenId(), "calls", delivered.call());
         }
@@ -179,7 +187,8 @@ public class Batches {
     private static boolean tellsOfLitres(BatchEvent event) {
         return !(event instanceof LookEvent || event instanceof ChoreEvent)
                 || event instanceof ChoreEvent.WeighedIn
-                || event instanceof ChoreEvent.Took;
+                || event instanceof ChoreEvent.Took
+                || event instanceof ChoreEvent.Drew;
     }
 
     /** Everything that the tables tell of a batch beside its events. */

@@ -7,7 +7,6 @@ import org.springframework.stereotype.Component;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.ChoreEvent;
 import potamos.core.batch.Plan;
-import potamos.core.charge.Contents;
 import potamos.core.figure.Figure;
 import potamos.core.safety.Allergen;
 import potamos.server.problems.Conflict;
@@ -44,7 +43,7 @@ class CleanDowns {
                     return new Wanted(
                             last.number(),
                             held.charge().formula().name(),
-                            Contents.of(held.charge()).cleanedOffFor(Contents.of(plan.charge())));
+                            held.charge().contents().cleanedOffFor(plan.charge().contents()));
                 })
                 .filter(wanted -> !wanted.of().isEmpty());
     }

@@ -11,7 +11,6 @@ import potamos.core.batch.Plan;
 import potamos.core.batch.PotEvent;
 import potamos.core.batch.ShelfEvent;
 import potamos.core.batch.Stage;
-import potamos.core.charge.Contents;
 import potamos.core.quantity.Refusal;
 import potamos.server.accounts.Person;
 import potamos.server.coldside.Stops;
@@ -30,14 +29,23 @@ class KitchenAround {
     private final Stations stations;
     private final Boxes boxes;
     private final Stops stops;
+    private final Drawings drawings;
 
-    KitchenAround(BatchMapper mapper, CleanDowns cleanDowns, Calls calls, Stations stations, Boxes boxes, Stops stops) {
+    KitchenAround(
+            BatchMapper mapper,
+            CleanDowns cleanDowns,
+            Calls calls,
+            Stations stations,
+            Boxes boxes,
+            Stops stops,
+            Drawings drawings) {
         this.mapper = mapper;
         this.cleanDowns = cleanDowns;
         this.calls = calls;
         this.stations = stations;
         this.boxes = boxes;
         this.stops = stops;
+        this.drawings = drawings;
     }
 
     /**
@@ -53,6 +61,10 @@ class KitchenAround {
         }
         if (event instanceof ChoreEvent.Took took) {
             boxes.mayTake(row.kitchenId(), plan.charge().formula(), took);
+        }
+        if (event instanceof ChoreEvent.Drew drew) {
+            Instant at = drew.stamp().at();
+            drawings.lot(row, drew).ifPresent(lot -> stops.unlessHandedOut(row.kitchenId(), lot, at));
         }
         if (event instanceof PotEvent.Filled) {
             unlessTaken(row, plan);
@@ -105,7 +117,7 @@ class KitchenAround {
             throw Refusal.of("callId", "that call is another station's");
         }
         String name = plan.charge().formula().name();
-        call.needs().refused(name, Contents.of(plan.charge())).ifPresent(reason -> {
+        call.needs().refused(name, plan.charge().contents()).ifPresent(reason -> {
             throw Refusal.of("callId", "not what " + call.stationName() + " asked for: " + reason);
         });
     }

@@ -18,6 +18,8 @@ import potamos.core.batch.Proposals;
 import potamos.core.batch.SpentSign;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Weighing;
+import potamos.core.formula.Draw;
+import potamos.core.formula.Liquid;
 import potamos.core.formula.PrepPhase;
 import potamos.core.liquor.Brix;
 import potamos.core.safety.Allergen;
@@ -25,6 +27,7 @@ import potamos.core.safety.Kept;
 import potamos.server.charges.BandView;
 import potamos.server.charges.ChargeView;
 import potamos.server.charges.CoolingView;
+import potamos.server.charges.DrawView;
 import potamos.server.charges.ForecastView;
 import potamos.server.stations.Calls;
 
@@ -68,6 +71,10 @@ record Page(
         @NotNull List<EventView> events,
         Optional<SaltView> salted,
         double deglazeL,
+        @NotNull List<DrawView> draws,
+        @NotNull Map<String, Double> drawnL,
+        double plannedRestL,
+        @NotNull Liquid.Kind restKind,
         @NotNull List<Integer> longerMin,
         @NotNull List<SpentSign> spentSigns,
         Optional<String> lotId,
@@ -239,6 +246,11 @@ record Page(
                         .map(salt ->
                                 new SaltView(state.salted().kg(), salt.gPerL(), salt.afterGPerL(), salt.tooMuch())))
                 .deglazeL(plan.charge().deglazing().litres())
+                .draws(DrawView.of(plan.charge()))
+                .drawnL(state.drawn().stream()
+                        .collect(Collectors.toMap(Draw::source, d -> d.litres().litres(), Double::sum)))
+                .plannedRestL(plan.charge().rest().litres())
+                .restKind(plan.charge().formula().fill().liquid().kind())
                 .longerMin(NotYet.longer(plan).stream()
                         .map(longer -> (int) longer.toMinutes())
                         .toList())

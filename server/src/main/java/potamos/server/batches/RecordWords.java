@@ -40,7 +40,9 @@ final class RecordWords {
             case PART -> partName((String) value);
             case STEP -> phaseName((int) value).orElse("");
             case CHOICE -> Words.ENGLISH.choice((String) value);
-            case MARK -> String.format(Locale.ROOT, told.containsKey("card") ? "%.1f" : "%.1f °Bx", (double) value);
+            case MARK ->
+                String.format(Locale.ROOT, "%.1f", (double) value)
+                        + (told.containsKey("card") ? "" : " " + figure.unit());
             case KILOGRAMS -> units.mass(Mass.ofKg((double) value));
             case LITRES -> units.jug((double) value);
             case CENTIMETRES -> units.cm((double) value) + " below the rim";
@@ -54,8 +56,8 @@ final class RecordWords {
                                 : value + " " + figure.unit();
             case YES ->
                 (boolean) value ? Words.ENGLISH.figure(kind, figure.name()).toLowerCase(Locale.ROOT) : "";
-            case WORDS -> (String) value;
-            case LOT, BOX, STATION, CALL -> "";
+            case WORDS, CHOICES -> (String) value;
+            case LOT, BOX, SOURCE, BATCH, STATION, CALL -> "";
         };
     }
 

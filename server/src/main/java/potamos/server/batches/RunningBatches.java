@@ -17,7 +17,6 @@ import potamos.core.batch.NotYet;
 import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
 import potamos.core.charge.Charge;
-import potamos.core.charge.Contents;
 import potamos.core.course.Lot;
 import potamos.core.course.Use;
 import potamos.core.flow.Run;
@@ -134,7 +133,7 @@ class RunningBatches implements Running, UnderWay {
                 Volume.ofLitres(Math.max(0, spare)),
                 ready,
                 Keeping.coldUntil(ready, formula.coldDays(), plan.limits(), zone),
-                Contents.of(plan.charge()));
+                plan.charge().contents());
         boolean counted = spare >= LEAST_L
                 && state.cooling().verdict().stream()
                         .noneMatch(verdict -> verdict.overall().fails());

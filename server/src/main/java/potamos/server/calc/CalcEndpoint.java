@@ -108,7 +108,8 @@ class CalcEndpoint {
                 charge.character().clarity().index(),
                 charge.character().salt().afterGPerL(),
                 charge.character().sulphitesMgPerL(),
-                charge.formula().allergens().stream().map(Figure::word).toList(),
+                charge.contents().allergens().stream().map(Figure::word).toList(),
+                charge.contents().unknown(),
                 defaults.taken());
     }
 

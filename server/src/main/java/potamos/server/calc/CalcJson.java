@@ -85,7 +85,20 @@ final class CalcJson {
         Double heatKw();
 
         Double simmerC();
+
+        /** Stock in the place of water. */
+        default List<DrawIn> draws() {
+            return List.of();
+        }
     }
+
+    record DrawIn(
+            @Schema(example = "8") Double litres,
+            @Schema(example = "18") Double gelatinGPerL,
+            @Schema(example = "0") Double saltGPerL,
+
+            @Schema(description = "In it; an empty list is none, and left out it is not known.")
+            List<String> allergens) {}
 
     record ChargeIn(
             @NotNull
@@ -100,7 +113,8 @@ final class CalcJson {
             @Schema(example = "0") Double altitudeM,
             AirIn air,
             @Schema(example = "4.5") Double heatKw,
-            Double simmerC)
+            Double simmerC,
+            @Size(max = 20) List<DrawIn> draws)
             implements ChargeAsked {}
 
     record PartOut(
@@ -140,6 +154,7 @@ final class CalcJson {
             double saltGPerL,
             double sulphitesMgPerL,
             @NotNull List<String> allergens,
+            boolean allergensUnknown,
             @NotNull Map<String, Object> defaults) {}
 
     // --- simmer --------------------------------------------------------------------------------------------------

@@ -6,6 +6,8 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import potamos.core.charge.Charge;
@@ -17,6 +19,8 @@ import potamos.core.cooling.Medium;
 import potamos.core.figure.Figure;
 import potamos.core.formula.Beds;
 import potamos.core.formula.Book;
+import potamos.core.formula.Contents;
+import potamos.core.formula.Draw;
 import potamos.core.formula.Formula;
 import potamos.core.heat.Air;
 import potamos.core.heat.Burner;
@@ -29,6 +33,7 @@ import potamos.core.quantity.Power;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
+import potamos.core.safety.Allergen;
 import potamos.core.safety.LimitProfile;
 import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Shape;
@@ -97,7 +102,8 @@ class CalcReader {
 
     Charge charge(CalcJson.ChargeAsked in, Defaults defaults) {
         Air air = air(in.altitudeM(), in.air(), defaults);
-        Formula formula = SchoolsJson.read(in.school()).applyTo(formula(unlessGiven("formula", in.formula())));
+        Formula written = formula(unlessGiven("formula", in.formula()));
+        Formula formula = SchoolsJson.read(in.school()).applyTo(written).drawing(draws(in.draws()));
         double heat = Refusal.unlessWithin("heatKw", defaults.or("heatKw", in.heatKw(), 4.5), 0.1, 100, "kW");
         Pot pot = new Pot(
                 vessel(in.vessel(), defaults),
@@ -107,6 +113,30 @@ class CalcReader {
                 List.of(),
                 Pot.BOOK_TAP);
         return ChargeSolver.solve(formula, pot, goal(unlessGiven("goal", in.goal())));
+    }
+
+    private static List<Draw> draws(List<CalcJson.DrawIn> given) {
+        return given == null
+                ? List.of()
+                : given.stream()
+                        .map(draw -> new Draw(
+                                "",
+                                "stock",
+                                Volume.ofLitres(unlessGiven("draws.litres", draw.litres())),
+                                new Contents(
+                                        allergens("draws.allergens", draw.allergens()),
+                                        Set.of(),
+                                        draw.gelatinGPerL() == null ? 0 : draw.gelatinGPerL(),
+                                        draw.allergens() == null),
+                                draw.saltGPerL() == null ? 0 : draw.saltGPerL()))
+                        .toList();
+    }
+
+    /** Allergens by their words; none where none are told. */
+    static Set<Allergen> allergens(String field, List<String> words) {
+        return words == null
+                ? Set.of()
+                : words.stream().map(word -> word(Allergen.class, field, word)).collect(Collectors.toSet());
     }
 
     Air air(Double altitudeM, CalcJson.AirIn given, Defaults defaults) {

@@ -18,7 +18,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
-import potamos.core.charge.Contents;
 import potamos.core.charge.Needs;
 import potamos.core.charge.Pot;
 import potamos.core.cooling.Chiller;
@@ -33,6 +32,7 @@ import potamos.core.course.Lot;
 import potamos.core.course.Rota;
 import potamos.core.course.Unattended;
 import potamos.core.course.Use;
+import potamos.core.formula.Contents;
 import potamos.core.heat.Burner;
 import potamos.core.heat.Oven;
 import potamos.core.quantity.Mass;
@@ -40,7 +40,6 @@ import potamos.core.quantity.Power;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
-import potamos.core.safety.Allergen;
 import potamos.core.vessel.Vessel;
 
 /** A kitchen and its calls, told inline, made into a course with nothing drafted but what is pinned. */
@@ -128,15 +127,7 @@ class CourseReader {
                 litres(in.litres()),
                 in.by(),
                 in.weight() == null ? 1 : in.weight(),
-                Needs.without(allergens("without", in.without())));
-    }
-
-    private static Set<Allergen> allergens(String field, List<String> words) {
-        return words == null
-                ? Set.of()
-                : words.stream()
-                        .map(word -> CalcReader.word(Allergen.class, field, word))
-                        .collect(Collectors.toSet());
+                Needs.without(CalcReader.allergens("without", in.without())));
     }
 
     private static Lot lot(CourseJson.MadeIn in, Instant from) {
@@ -146,7 +137,7 @@ class CourseReader {
                 litres(in.litres()),
                 from,
                 in.useBy(),
-                new Contents(allergens("allergens", in.allergens()), Set.of(), 0, in.allergens() == null));
+                new Contents(CalcReader.allergens("allergens", in.allergens()), Set.of(), 0, in.allergens() == null));
     }
 
     private static Stream<Use> taken(CourseJson.RunningIn in, Instant now) {

@@ -1,5 +1,6 @@
 package potamos.server.charges;
 
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
@@ -21,6 +22,7 @@ import potamos.server.exchange.SchoolsJson;
  * @param bed      shares by kind of bed, adding up to 1; null leaves the mix as it is
  * @param cutMm    edge of the pieces by part, or of the bed; null leaves the cuts as they are
  * @param swaps    another item in the place of a part, by part; null leaves the parts as they are
+ * @param draws    stock of the kitchen in the place of water; null fills the pot as the formula has it
  * @param readyBy  when it is wanted; null means no plan is laid
  * @param startAt  a start that the cook chose; null lets the plan find the latest
  */
@@ -35,6 +37,7 @@ public record ChargeRequest(
         @Size(max = 6) List<BedShareBody> bed,
         @Size(max = 40) Map<String, Double> cutMm,
         @Size(max = 20) Map<String, String> swaps,
+        @Size(max = 20) @Valid List<DrawBody> draws,
         Instant readyBy,
         Instant startAt) {
 
@@ -51,27 +54,62 @@ public record ChargeRequest(
     /** A kind of bed of the kitchen and its share. */
     public record BedShareBody(@NotNull String kind, double share) {}
 
+    /**
+     * Stock that is drawn.
+     *
+     * @param sourceId a lot, or a batch of which not all is put away
+     * @param litres   of it
+     */
+    public record DrawBody(
+            @NotNull @Size(max = 36) String sourceId,
+            @NotNull Double litres) {}
+
     /** The same with other choices. */
     ChargeRequest withSchools(SchoolsJson other) {
         return new ChargeRequest(
-                formula, draft, vesselId, burnerId, goal, value, other, bed, cutMm, swaps, readyBy, startAt);
+                formula, draft, vesselId, burnerId, goal, value, other, bed, cutMm, swaps, draws, readyBy, startAt);
     }
 
-    /** The same for a formula that is told whole. */
-    public ChargeRequest withDraft(FormulaJson other) {
+    /** The same for a formula that is told whole, and the stock that it is drawn with. */
+    public ChargeRequest withDraft(FormulaJson other, List<DrawBody> otherDraws) {
         return new ChargeRequest(
-                formula, other, vesselId, burnerId, goal, value, schools, bed, cutMm, swaps, readyBy, startAt);
+                formula,
+                other,
+                vesselId,
+                burnerId,
+                goal,
+                value,
+                schools,
+                bed,
+                cutMm,
+                swaps,
+                otherDraws,
+                readyBy,
+                startAt);
     }
 
     /** The same goal for another formula as it is written. */
     ChargeRequest of(String slug) {
-        return new ChargeRequest(slug, null, vesselId, burnerId, goal, value, null, null, null, null, readyBy, startAt);
+        return new ChargeRequest(
+                slug, null, vesselId, burnerId, goal, value, null, null, null, null, null, readyBy, startAt);
     }
 
     /** A plain request, as from a call. */
     public static ChargeRequest forLitres(
             String formula, double litres, String vesselId, String burnerId, Instant readyBy, Instant startAt) {
         return new ChargeRequest(
-                formula, null, vesselId, burnerId, GoalKind.LITRES, litres, null, null, null, null, readyBy, startAt);
+                formula,
+                null,
+                vesselId,
+                burnerId,
+                GoalKind.LITRES,
+                litres,
+                null,
+                null,
+                null,
+                null,
+                null,
+                readyBy,
+                startAt);
     }
 }

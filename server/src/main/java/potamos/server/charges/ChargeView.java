@@ -19,10 +19,12 @@ import potamos.core.flow.Run;
 import potamos.core.flow.Why;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Liquid;
 import potamos.core.formula.Usual;
 import potamos.core.larder.Goods;
 import potamos.core.larder.Larder;
 import potamos.core.quantity.Temperature;
+import potamos.core.safety.Allergen;
 import potamos.core.safety.Caution;
 import potamos.server.exchange.SchoolsJson;
 import potamos.server.kitchen.Drawn;
@@ -44,6 +46,11 @@ public record ChargeView(
         double bedKg,
         double waterL,
         double waterLPerKg,
+        @NotNull List<DrawView> draws,
+        double restL,
+        @NotNull Liquid.Kind restKind,
+        @NotNull List<Allergen> allergens,
+        boolean allergensUnknown,
         @NotNull List<PartView> parts,
         @NotNull List<CoverView> larder,
         @NotNull LevelsView levels,
@@ -254,6 +261,11 @@ public record ChargeView(
                         charge.run().raw().kg() > 0
                                 ? charge.water().litres() / charge.run().raw().kg()
                                 : 0)
+                .draws(DrawView.of(charge))
+                .restL(charge.rest().litres())
+                .restKind(formula.fill().liquid().kind())
+                .allergens(List.copyOf(charge.contents().allergens()))
+                .allergensUnknown(charge.contents().unknown())
                 .parts(parts(charge))
                 .larder(
                         proposed

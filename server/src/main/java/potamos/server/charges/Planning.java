@@ -39,11 +39,13 @@ public class Planning {
 
     private final Formulas formulas;
     private final Sites sites;
+    private final Sources sources;
     private final KitchenClock clock;
 
-    Planning(Formulas formulas, Sites sites, KitchenClock clock) {
+    Planning(Formulas formulas, Sites sites, Sources sources, KitchenClock clock) {
         this.formulas = formulas;
         this.sites = sites;
+        this.sources = sources;
         this.clock = clock;
     }
 
@@ -90,7 +92,7 @@ public class Planning {
     }
 
     private Proposed propose(Site site, Formula base, ChargeRequest request) {
-        Formula formula = Choices.of(base, request, site.beds());
+        Formula formula = chosen(site, base, request);
         Goal goal = goal(request);
         Instant now = clock.instant();
         Choosing choosing = new Choosing(site, formula, goal, request, now);
@@ -177,13 +179,13 @@ public class Planning {
                 .findFirst()
                 .map(v -> site.pot(v, burner))
                 .orElseThrow(() -> new NotFound("vessel"));
-        Formula standing = Choices.of(base, request, site.beds());
+        Formula standing = chosen(site, base, request);
         return Effects.of(
                 base,
                 Schools.standing(base, standing),
                 request.schools(),
                 timed(standing, pot, goal),
-                schools -> timed(Choices.of(base, request.withSchools(schools), site.beds()), pot, goal));
+                schools -> timed(chosen(site, base, request.withSchools(schools)), pot, goal));
     }
 
     private static Effects.Timed timed(Formula formula, Pot pot, Goal goal) {
@@ -226,7 +228,7 @@ public class Planning {
             throw Refusal.of("goal", "only litres are split over vessels");
         }
         Site site = sites.glance(kitchenId);
-        Formula formula = Choices.of(base(kitchenId, request), request, site.beds());
+        Formula formula = chosen(site, base(kitchenId, request), request);
         Choosing.Span around = Choosing.Span.around(request, clock.instant());
         Optional<Thing<Burner>> burner =
                 site.burnersFor(request.burnerId(), around.from(), around.to()).get(0);
@@ -242,6 +244,14 @@ public class Planning {
                                 .orElseThrow(),
                         charge))
                 .toList();
+    }
+
+    /** The formula with everything that was chosen, and the stock that it is drawn with. */
+    private Formula chosen(Site site, Formula base, ChargeRequest request) {
+        Formula chosen = Choices.of(base, request, site.beds());
+        return request.draws() == null || request.draws().isEmpty()
+                ? chosen
+                : chosen.drawing(sources.of(site.kitchen().id(), request.draws()));
     }
 
     private Formula base(String kitchenId, ChargeRequest request) {

@@ -23,8 +23,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import potamos.core.charge.Contents;
 import potamos.core.cooling.CoolingVerdict;
+import potamos.core.formula.Contents;
 import potamos.core.formula.Family;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.Allergen;
@@ -64,7 +64,16 @@ class LotEndpoint {
             int containers,
             boolean thawed,
             Optional<String> stopped,
-            @NotNull List<DeliveryView> deliveries) {}
+            @NotNull List<DeliveryView> deliveries,
+            @NotNull List<DrawnOffView> drawnOff) {}
+
+    /** Litres that went into the pot of another batch. */
+    record DrawnOffView(
+            @NotNull String batchId,
+            int batchNumber,
+            @NotNull String formulaName,
+            double litres,
+            @NotNull Instant at) {}
 
     record DeliveryView(
             @NotNull String id,
@@ -115,7 +124,7 @@ class LotEndpoint {
         Refusal.unlessWithin("from", from, 0, MOST_LOTS, "lots");
         LocalDate today = today(person);
         return mapper.onShelf(person.kitchenId(), today, from, LOTS_AT_ONCE).stream()
-                .map(row -> view(row, today, List.of()))
+                .map(row -> view(row, today, List.of(), List.of()))
                 .toList();
     }
 
@@ -134,7 +143,9 @@ class LotEndpoint {
                 throw new NotFound("lot");
             }
         }
-        return view(row, today(person), deliveries);
+        List<LotMapper.DrawingRow> drawn =
+                person.stationId() == null ? mapper.drawingsOfLot(id, person.kitchenId()) : List.of();
+        return view(row, today(person), deliveries, drawn);
     }
 
     @Operation(summary = "The label of a lot")
@@ -222,7 +233,11 @@ class LotEndpoint {
         return clock.instant().atZone(kitchens.of(person.kitchenId()).zone()).toLocalDate();
     }
 
-    private LotView view(LotMapper.LotRow row, LocalDate today, List<LotMapper.DeliveryRow> deliveries) {
+    private LotView view(
+            LotMapper.LotRow row,
+            LocalDate today,
+            List<LotMapper.DeliveryRow> deliveries,
+            List<LotMapper.DrawingRow> drawn) {
         return new LotView(
                 row.id(),
                 row.batchId(),
@@ -245,7 +260,10 @@ class LotEndpoint {
                 row.containers(),
                 row.thawed(),
                 Optional.ofNullable(row.stopped()),
-                deliveries.stream().map(this::view).toList());
+                deliveries.stream().map(this::view).toList(),
+                drawn.stream()
+                        .map(d -> new DrawnOffView(d.intoId(), d.intoNumber(), d.intoName(), d.litres(), d.drawnAt()))
+                        .toList());
     }
 
     private DeliveryView view(LotMapper.DeliveryRow row) {

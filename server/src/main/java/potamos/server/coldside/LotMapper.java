@@ -79,6 +79,16 @@ interface LotMapper {
             JOIN account a ON a.id = e.account_id
             """;
 
+    /** What of a lot went into another pot. */
+    record DrawingRow(String intoId, int intoNumber, String intoName, double litres, Instant drawnAt) {}
+
+    @Select("""
+            SELECT d.into_id, b.number AS into_number, b.formula_name AS into_name, d.litres, d.drawn_at
+            FROM drawing d JOIN batch b ON b.id = d.into_id
+            WHERE d.lot_id = #{lotId} AND d.kitchen_id = #{kitchenId} ORDER BY d.drawn_at, d.id
+            """)
+    List<DrawingRow> drawingsOfLot(String lotId, String kitchenId);
+
     /** A lot as it is made from the events. */
     record NewLot(
             String id,
@@ -118,6 +128,16 @@ interface LotMapper {
             String callId,
             double litres,
             Instant deliveredAt);
+
+    @Insert("""
+            INSERT INTO drawing (id, kitchen_id, batch_id, lot_id, into_id, litres, drawn_at)
+            VALUES (#{id}, #{kitchenId}, #{batchId}, #{lotId}, #{intoId}, #{litres}, #{drawnAt})
+            """)
+    void insertDrawing(
+            String id, String kitchenId, String batchId, String lotId, String intoId, double litres, Instant drawnAt);
+
+    @Delete("DELETE FROM drawing WHERE batch_id = #{batchId}")
+    void forgetDrawings(String batchId);
 
     @Delete("DELETE FROM delivery WHERE batch_id = #{batchId}")
     void forgetDeliveries(String batchId);

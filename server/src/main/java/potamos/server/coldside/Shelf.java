@@ -4,14 +4,16 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.Fact;
 import potamos.core.batch.Plan;
 import potamos.core.batch.ShelfEvent;
-import potamos.core.charge.Contents;
+import potamos.core.quantity.Volume;
 import potamos.core.safety.Keeping;
+import potamos.core.safety.Kept;
 import potamos.server.Json;
 
 /** Keeps the rows of lots and deliveries in step with the events of a batch, always by making them anew. */
@@ -44,13 +46,14 @@ public class Shelf {
             List<Fact> believed,
             BatchState state) {
         mapper.forgetDeliveries(batchId);
+        mapper.forgetDrawings(batchId);
         mapper.forgetLots(batchId);
         LocalDate made = state.cooling()
                 .strainedAt()
                 .orElse(plan.accepted())
                 .atZone(zone)
                 .toLocalDate();
-        String contents = json.write(Contents.of(plan.charge()));
+        String contents = json.write(plan.charge().contents());
         String verdict = state.cooling().verdict().map(v -> v.overall().name()).orElse("NOT_SHOWN");
         List<BatchState.Lot> lots = state.shelf().lots();
         for (int i = 0; i < lots.size(); i++) {
@@ -79,6 +82,18 @@ public class Shelf {
                     lot.count(),
                     lot.thawed()));
         }
+        for (BatchEvent event : believed) {
+            if (event instanceof ShelfEvent.DrawnOff drawn) {
+                mapper.insertDrawing(
+                        drawn.stamp().id(),
+                        kitchenId,
+                        batchId,
+                        drawn.lot().equals(ShelfEvent.REST) ? null : drawn.lot(),
+                        drawn.batch(),
+                        drawn.litres().litres(),
+                        drawn.stamp().at());
+            }
+        }
         if (lots.isEmpty()) {
             return;
         }
@@ -95,6 +110,42 @@ public class Shelf {
                         delivered.stamp().at());
             }
         }
+    }
+
+    /**
+     * A lot, for whoever draws from it.
+     *
+     * @param stopped whether nobody may
+     */
+    public record Lying(
+            String id,
+            String batchId,
+            String code,
+            String formulaName,
+            Volume left,
+            LocalDate useBy,
+            Kept kept,
+            boolean stopped) {
+        private static Lying of(LotMapper.LotRow row) {
+            return new Lying(
+                    row.id(),
+                    row.batchId(),
+                    row.code(),
+                    row.formulaName(),
+                    Volume.ofLitres(row.leftLitres()),
+                    row.useBy(),
+                    row.kept(),
+                    row.stopped() != null);
+        }
+    }
+
+    public Optional<Lying> lot(String kitchenId, String id) {
+        return mapper.byId(id, kitchenId).map(Lying::of);
+    }
+
+    /** What can still be used, first what has to go first, so many at the most. */
+    public List<Lying> lots(String kitchenId, LocalDate today, int most) {
+        return mapper.onShelf(kitchenId, today, 0, most).stream().map(Lying::of).toList();
     }
 
     /** The first lot has the number of its batch alone, as it always had; those after it a letter, as they are said aloud. */

@@ -12,6 +12,7 @@ import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Measure;
 import potamos.core.flow.TopUpPolicy;
+import potamos.core.formula.Draw;
 import potamos.core.formula.Formula;
 import potamos.core.formula.PotPhase;
 import potamos.core.formula.PrepPhase;
@@ -113,6 +114,7 @@ public final class ProductionSheet {
         int rows = charge.measures().size()
                 + groups.size()
                 + charge.formula().bed().size()
+                + charge.formula().fill().draws().size()
                 + 2;
         float room = top - MARGIN - 120;
         float row = Math.max(LEAST_ROW, Math.min(ROW, room / rows));
@@ -126,7 +128,12 @@ public final class ProductionSheet {
                     share.kind().name(),
                     units.mass(charge.run().raw().times(share.share())));
         }
-        at = row(at, row, size, liquid(), units.litres(charge.water().litres()));
+        for (Draw draw : charge.formula().fill().draws()) {
+            at = row(at, row, size, draw.name(), units.litres(draw.litres().litres()));
+        }
+        if (charge.rest().litres() >= Draw.LEAST_LITRES) {
+            at = row(at, row, size, liquid(), units.litres(charge.rest().litres()));
+        }
         for (var group : groups.entrySet()) {
             if (group.getKey() > 0) {
                 long before = charge.run().simmer().usual().toMinutes() - group.getKey();
@@ -145,7 +152,7 @@ public final class ProductionSheet {
     }
 
     private String liquid() {
-        return switch (charge.run().liquid().kind()) {
+        return switch (charge.formula().fill().liquid().kind()) {
             case WATER -> "Cold water";
             case SECOND_WETTING -> "Second wetting";
             case STOCK -> "Finished stock";

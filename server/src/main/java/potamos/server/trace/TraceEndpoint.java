@@ -14,6 +14,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -55,6 +56,15 @@ class TraceEndpoint {
             @NotNull Instant acceptedAt,
             @NotNull Stage stage) {}
 
+    /** Stock of a batch, out of a lot or before it was put away, that went into another. */
+    record TracedDrawing(
+            @NotNull String id,
+            @NotNull String batchId,
+            Optional<String> lotId,
+            @NotNull String intoId,
+            double litres,
+            @NotNull Instant at) {}
+
     /** {@code stopped} is why nobody may hand it out. */
     record TracedLot(
             @NotNull String id,
@@ -79,7 +89,9 @@ class TraceEndpoint {
     record TraceView(
             @NotNull List<TracedBox> boxes,
             @NotNull List<TracedTaking> taken,
+            @NotNull List<TracedBatch> before,
             @NotNull List<TracedBatch> batches,
+            @NotNull List<TracedDrawing> drawn,
             @NotNull List<TracedLot> lots,
             @NotNull List<TracedSlip> slips) {
         static TraceView of(Traces.Trace trace) {
@@ -97,9 +109,16 @@ class TraceEndpoint {
                     trace.taken().stream()
                             .map(t -> new TracedTaking(t.boxId(), t.batchId(), t.part(), t.kg(), t.at()))
                             .toList(),
-                    trace.batches().stream()
-                            .map(b -> new TracedBatch(
-                                    b.id(), b.number(), b.formulaName(), b.acceptedAt(), Stage.valueOf(b.stage())))
+                    batchesOf(trace.before()),
+                    batchesOf(trace.batches()),
+                    trace.drawn().stream()
+                            .map(d -> new TracedDrawing(
+                                    d.id(),
+                                    d.batchId(),
+                                    Optional.ofNullable(d.lotId()),
+                                    d.intoId(),
+                                    d.litres(),
+                                    d.at()))
                             .toList(),
                     trace.lots().stream()
                             .map(l -> new TracedLot(
@@ -117,6 +136,13 @@ class TraceEndpoint {
                                     s.id(), s.lotId(), s.batchId(), s.stationName(), s.litres(), s.at(), s.by()))
                             .toList());
         }
+    }
+
+    private static List<TracedBatch> batchesOf(List<TraceMapper.BatchRow> rows) {
+        return rows.stream()
+                .map(b ->
+                        new TracedBatch(b.id(), b.number(), b.formulaName(), b.acceptedAt(), Stage.valueOf(b.stage())))
+                .toList();
     }
 
     record RecallIn(
@@ -164,7 +190,7 @@ class TraceEndpoint {
             trace.taken()
                     .forEach(t -> csv.writeRecord(
                             "taken", t.batchId(), t.boxId(), t.part(), figure(t.kg()), "kg", t.at().toString(), ""));
-            trace.batches()
+            Stream.concat(trace.before().stream(), trace.batches().stream())
                     .forEach(b -> csv.writeRecord(
                             "batch",
                             b.id(),
@@ -173,6 +199,16 @@ class TraceEndpoint {
                             "",
                             "",
                             b.acceptedAt().toString(),
+                            ""));
+            trace.drawn()
+                    .forEach(d -> csv.writeRecord(
+                            "drawn",
+                            d.intoId(),
+                            d.batchId(),
+                            d.lotId().orElse(""),
+                            figure(d.litres()),
+                            "L",
+                            d.at().toString(),
                             ""));
             trace.lots()
                     .forEach(l -> csv.writeRecord(

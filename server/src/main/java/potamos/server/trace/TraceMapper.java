@@ -37,6 +37,9 @@ interface TraceMapper {
             String place,
             String stopped) {}
 
+    /** Stock of a batch that went into another; {@code lotId} is nothing where it was not put away yet. */
+    record DrawnRow(String id, String batchId, String lotId, String intoId, double litres, Instant at) {}
+
     record SlipRow(String id, String lotId, String batchId, String stationName, double litres, Instant at, String by) {}
 
     String BOXES = """
@@ -89,6 +92,27 @@ interface TraceMapper {
             </script>
             """)
     List<TakenRow> takenBy(String kitchenId, Collection<String> batches, int most);
+
+    String DRAWN = """
+            <script>
+            SELECT id, batch_id, lot_id, into_id, litres, drawn_at AS at FROM drawing WHERE kitchen_id = #{kitchenId}
+            """;
+
+    @Select(DRAWN + """
+            AND batch_id IN
+              <foreach collection="batches" item="id" open="(" separator="," close=")">#{id}</foreach>
+            ORDER BY drawn_at, id LIMIT #{most}
+            </script>
+            """)
+    List<DrawnRow> drawnFrom(String kitchenId, Collection<String> batches, int most);
+
+    @Select(DRAWN + """
+            AND into_id IN
+              <foreach collection="batches" item="id" open="(" separator="," close=")">#{id}</foreach>
+            ORDER BY drawn_at, id LIMIT #{most}
+            </script>
+            """)
+    List<DrawnRow> drawnInto(String kitchenId, Collection<String> batches, int most);
 
     @Select("""
             <script>

@@ -1,9 +1,11 @@
 package potamos.server.trace;
 
+import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.quantity.Refusal;
@@ -32,15 +34,19 @@ class Traces {
      * @param ofBoxes whether it was followed from boxes on, and not back to them
      * @param boxes   of the larder that went in, or, asked about a supplier's lot, only those of it
      * @param taken   which batch took what of which box
-     * @param batches that they went into
-     * @param lots    that came of them
+     * @param before  batches whose stock it was made of, the oldest first
+     * @param batches asked about, and all that were drawn with their stock
+     * @param drawn   which batch was drawn with the stock of which
+     * @param lots    that came of the batches
      * @param slips   that they left by
      */
     record Trace(
             boolean ofBoxes,
             List<TraceMapper.BoxRow> boxes,
             List<TraceMapper.TakenRow> taken,
+            List<TraceMapper.BatchRow> before,
             List<TraceMapper.BatchRow> batches,
+            List<TraceMapper.DrawnRow> drawn,
             List<TraceMapper.LotRow> lots,
             List<TraceMapper.SlipRow> slips) {
 
@@ -63,16 +69,56 @@ class Traces {
         if (!boxes.isEmpty()) {
             List<TraceMapper.TakenRow> taken = mapper.takenOf(
                     kitchen, boxes.stream().map(TraceMapper.BoxRow::id).toList(), TraceMapper.MOST);
-            Set<String> batches = new LinkedHashSet<>();
-            taken.forEach(one -> batches.add(one.batchId()));
-            return with(kitchen, true, boxes, taken, batches);
+            Set<String> into = distinct(taken, TraceMapper.TakenRow::batchId);
+            return with(kitchen, true, boxes, taken, Set.of(), new Line(into, List.of()), onward(kitchen, into));
         }
-        Set<String> batches = new LinkedHashSet<>(mapper.batchesNamed(kitchen, sought, TraceMapper.MOST));
+        Set<String> named = new LinkedHashSet<>(mapper.batchesNamed(kitchen, sought, TraceMapper.MOST));
+        Line back = followed(
+                named, some -> mapper.drawnInto(kitchen, some, TraceMapper.MOST), TraceMapper.DrawnRow::batchId);
         List<TraceMapper.TakenRow> taken =
-                batches.isEmpty() ? List.of() : mapper.takenBy(kitchen, batches, TraceMapper.MOST);
-        Set<String> from = new LinkedHashSet<>();
-        taken.forEach(one -> from.add(one.boxId()));
-        return with(kitchen, false, from.isEmpty() ? List.of() : mapper.boxes(kitchen, from), taken, batches);
+                named.isEmpty() ? List.of() : mapper.takenBy(kitchen, back.batches(), TraceMapper.MOST);
+        Set<String> from = distinct(taken, TraceMapper.TakenRow::boxId);
+        Set<String> before = new LinkedHashSet<>(back.batches());
+        before.removeAll(named);
+        return with(
+                kitchen,
+                false,
+                from.isEmpty() ? List.of() : mapper.boxes(kitchen, from),
+                taken,
+                before,
+                back,
+                onward(kitchen, named));
+    }
+
+    /** Batches that hang together, and by what. */
+    private record Line(Set<String> batches, List<TraceMapper.DrawnRow> drawn) {}
+
+    private Line onward(String kitchen, Set<String> from) {
+        return followed(from, some -> mapper.drawnFrom(kitchen, some, TraceMapper.MOST), TraceMapper.DrawnRow::intoId);
+    }
+
+    /** Step by step to the end: nothing is drawn with what was made of it. */
+    private static Line followed(
+            Set<String> from,
+            Function<Set<String>, List<TraceMapper.DrawnRow>> step,
+            Function<TraceMapper.DrawnRow, String> to) {
+        Set<String> all = new LinkedHashSet<>(from);
+        List<TraceMapper.DrawnRow> drawn = new ArrayList<>();
+        Set<String> next = from;
+        while (!next.isEmpty()) {
+            List<TraceMapper.DrawnRow> rows = step.apply(next);
+            drawn.addAll(rows);
+            next = distinct(rows, to);
+            next.removeAll(all);
+            all.addAll(next);
+        }
+        return new Line(all, drawn);
+    }
+
+    private static <T> Set<String> distinct(List<T> rows, Function<T, String> of) {
+        Set<String> all = new LinkedHashSet<>();
+        rows.forEach(row -> all.add(of.apply(row)));
+        return all;
     }
 
     private Trace with(
@@ -80,15 +126,22 @@ class Traces {
             boolean ofBoxes,
             List<TraceMapper.BoxRow> boxes,
             List<TraceMapper.TakenRow> taken,
-            Set<String> batches) {
+            Set<String> before,
+            Line back,
+            Line onward) {
+        Set<String> batches = onward.batches();
         if (batches.isEmpty()) {
-            return new Trace(ofBoxes, boxes, taken, List.of(), List.of(), List.of());
+            return new Trace(ofBoxes, boxes, taken, List.of(), List.of(), List.of(), List.of(), List.of());
         }
+        Set<TraceMapper.DrawnRow> drawn = new LinkedHashSet<>(back.drawn());
+        drawn.addAll(onward.drawn());
         return new Trace(
                 ofBoxes,
                 boxes,
                 taken,
+                before.isEmpty() ? List.of() : mapper.batches(kitchen, before),
                 mapper.batches(kitchen, batches),
+                List.copyOf(drawn),
                 mapper.lots(kitchen, batches),
                 mapper.slips(kitchen, batches, TraceMapper.MOST));
     }
