@@ -79,7 +79,11 @@ export function BatchWeighOut({ page }: { page: Page }) {
         {byEntry(page.parts).map(([minutes, parts]) => (
           <li key={minutes}>
             <h3 className="text-13 text-quiet m-0 font-normal">
-              {minutes === 0 ? 'With the bed' : `${duration(minutes)} into the simmer`}
+              {minutes === 0
+                ? page.plannedBedKg > 0
+                  ? 'With the bed'
+                  : 'With the stock'
+                : `${duration(minutes)} into the simmer`}
             </h3>
             {parts.map((part) => (
               <Line

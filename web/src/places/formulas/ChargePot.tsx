@@ -49,8 +49,10 @@ export function ChargePot({
           colour={colour}
           scale={Math.min(7.5, 330 / vessel.heightCm, 330 / vessel.widthCm)}
           marks={[
-            { cm: levels.filledCm, label: 'water line', tone: 'river' },
-            { cm: levels.bedSettledCm, label: 'bed, settled', tone: 'quiet' },
+            { cm: levels.filledCm, label: charge.bedKg > 0 ? 'water line' : 'stock line', tone: 'river' },
+            ...(charge.bedKg > 0
+              ? [{ cm: levels.bedSettledCm, label: 'bed, settled', tone: 'quiet' as const }]
+              : []),
             { cm: levels.fillLineCm, label: 'fill line', tone: 'quiet' },
           ]}
           ruler={units.ruler()}

@@ -138,7 +138,13 @@ function Fragments({
   return (
     <>
       <Group
-        words={minutes === 0 ? 'With the bed' : `${duration(charge.simmerMin - minutes)} before the end`}
+        words={
+          minutes === 0
+            ? charge.bed.length > 0
+              ? 'With the bed'
+              : 'With the stock'
+            : `${duration(charge.simmerMin - minutes)} before the end`
+        }
       />
       {children}
     </>

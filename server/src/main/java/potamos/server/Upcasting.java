@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import potamos.core.flow.Ledger;
 import potamos.core.formula.FinishPhase;
@@ -32,6 +33,9 @@ final class Upcasting {
         }
     }
 
+    private static final Set<String> LIQUIDS =
+            Stream.of(Liquid.Kind.values()).map(Enum::name).collect(Collectors.toUnmodifiableSet());
+
     private final List<Step> steps;
 
     Upcasting(ObjectMapper mapper) {
@@ -46,6 +50,11 @@ final class Upcasting {
                         old -> old.path("kind").asString("").equals("fill"),
                         "liquid",
                         old -> mapper.valueToTree(Liquid.WATER)),
+                new Step(
+                        old -> has("gelatinGPerL", "saltGPerL").test(old)
+                                && LIQUIDS.contains(old.path("kind").asString("")),
+                        "stock",
+                        old -> mapper.valueToTree(kind(Liquid.Kind.WATER.name()).test(old) ? 0.0 : 1.0)),
                 new Step(old -> old.path("kind").asString("").equals("fill"), "draws", old -> mapper.createArrayNode()),
                 new Step(has("passes", "pressed"), "transfer", old -> mapper.valueToTree(FinishPhase.Transfer.LADLE)),
                 new Step(has("pieceG", "kgPerL"), "traits", old -> mapper.createArrayNode()),

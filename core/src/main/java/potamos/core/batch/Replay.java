@@ -486,7 +486,7 @@ final class Replay {
     /** What a term of the expectation rests on, once there is water in the pot. */
     private Why.Basis basis(Ledger.Cause cause, PotModel on) {
         return switch (cause) {
-            case WATER, READ_HIGHER, READ_LOWER, SPILT -> Why.Basis.MEASURED;
+            case WATER, STOCK, READ_HIGHER, READ_LOWER, SPILT -> Why.Basis.MEASURED;
             case EVAPORATED ->
                 pot.showsItsSteam()
                         ? Why.Basis.MEASURED

@@ -20,6 +20,8 @@ public record Ledger(List<Entry> entries, Volume yield, Volume unexplained) {
     /** Why liquor came or went. */
     public enum Cause {
         WATER(true),
+        /** Drawn in the place of water. */
+        STOCK(true),
         TOP_UP(true),
         WINE(true),
         GIVEN_BY_SOLIDS(true),
@@ -79,7 +81,8 @@ public record Ledger(List<Entry> entries, Volume yield, Volume unexplained) {
     public static List<Entry> ofPot(Run run, PotStepper pot, Volume uptake, Volume strainers) {
         Volume fat = Losses.renderedFat(pot.bed());
         List<Entry> entries = new ArrayList<>(List.of(
-                new Entry(Cause.WATER, pot.drawn()),
+                new Entry(Cause.WATER, pot.drawn().times(1 - run.liquid().stock())),
+                new Entry(Cause.STOCK, pot.drawn().times(run.liquid().stock())),
                 new Entry(Cause.TOP_UP, Volume.ofLitres(pot.added())),
                 new Entry(Cause.WINE, run.poured()),
                 new Entry(Cause.EVAPORATED, Volume.ofLitres(pot.evaporated())),

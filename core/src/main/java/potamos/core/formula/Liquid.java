@@ -8,8 +8,9 @@ import potamos.core.quantity.Refusal;
  * @param kind         what it is
  * @param gelatinGPerL that it brings
  * @param saltGPerL    that it brings
+ * @param stock        share of it that is no water
  */
-public record Liquid(Kind kind, double gelatinGPerL, double saltGPerL) {
+public record Liquid(Kind kind, double gelatinGPerL, double saltGPerL, double stock) {
 
     /** More of either is no liquid that a pot is filled with. */
     static final double MOST_GELATIN_G_PER_L = 400;
@@ -34,5 +35,11 @@ public record Liquid(Kind kind, double gelatinGPerL, double saltGPerL) {
         }
         Refusal.unlessWithin("gelatinGPerL", gelatinGPerL, 0, MOST_GELATIN_G_PER_L, "g/L");
         Refusal.unlessWithin("saltGPerL", saltGPerL, 0, MOST_SALT_G_PER_L, "g/L");
+        Refusal.unlessWithin("stock", stock, 0, 1, "of it");
+    }
+
+    /** All of it of a kind. */
+    public Liquid(Kind kind, double gelatinGPerL, double saltGPerL) {
+        this(kind, gelatinGPerL, saltGPerL, kind == Kind.WATER ? 0 : 1);
     }
 }

@@ -99,7 +99,8 @@ public sealed interface PotPhase extends Phase {
             return new Liquid(
                     liquid.kind() == Liquid.Kind.WATER ? Liquid.Kind.STOCK : liquid.kind(),
                     gelatin + (1 - share) * liquid.gelatinGPerL(),
-                    salt + (1 - share) * liquid.saltGPerL());
+                    salt + (1 - share) * liquid.saltGPerL(),
+                    share + (1 - share) * liquid.stock());
         }
 
         /** Whether it is known of all of so much where it comes from: what no stock is drawn for is water, unless the formula wants more than water. */

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import potamos.core.Samples;
 import potamos.core.charge.Needs.Need;
+import potamos.core.flow.Ledger;
 import potamos.core.formula.Book;
 import potamos.core.formula.Contents;
 import potamos.core.formula.Contents.Trace;
@@ -107,6 +108,9 @@ class DrawTest {
         Charge wetted = of(brown, 20, draw("A", 10, second, 0));
         assertThat(wetted.water().litres()).isCloseTo(20, within(1e-6));
         assertThat(wetted.run().raw().kg()).isCloseTo(water.run().raw().kg(), within(1e-9));
+        assertThat(wetted.forecast().ledger().of(Ledger.Cause.STOCK).litres()).isCloseTo(10, within(1e-6));
+        assertThat(wetted.forecast().ledger().of(Ledger.Cause.WATER).litres()).isCloseTo(10, within(1e-6));
+        assertThat(water.forecast().ledger().of(Ledger.Cause.STOCK).litres()).isZero();
         double more = grams(wetted) - grams(water);
         assertThat(more).isBetween(0.5 * 80, 80.0);
         assertThat(wetted.contents().unknown()).isFalse();

@@ -4,6 +4,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import potamos.core.batch.EventKind;
 import potamos.core.figure.Figure;
 import potamos.core.figure.Figures;
@@ -56,7 +57,12 @@ final class RecordWords {
                                 : value + " " + figure.unit();
             case YES ->
                 (boolean) value ? Words.ENGLISH.figure(kind, figure.name()).toLowerCase(Locale.ROOT) : "";
-            case WORDS, CHOICES -> (String) value;
+            case WORDS -> (String) value;
+            case CHOICES ->
+                Stream.of(((String) value).split(" "))
+                        .filter(word -> !word.isEmpty())
+                        .map(Words.ENGLISH::choice)
+                        .collect(Collectors.joining(", "));
             case LOT, BOX, SOURCE, BATCH, STATION, CALL -> "";
         };
     }
