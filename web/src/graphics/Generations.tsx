@@ -1,6 +1,6 @@
 const WIDE = 40
 
-/** Arcs down the side of a column: which of its rows went into which of those below. */
+/** Arcs down the side of a column, over the lines that come to it: which of its rows went into which of those below. */
 export function Generations({
   rows,
   arcs,
@@ -20,6 +20,7 @@ export function Generations({
       viewBox={`0 0 ${WIDE} ${height}`}
       aria-hidden
       className="mt-10 hidden shrink-0 lg:block"
+      style={{ marginLeft: -WIDE }}
     >
       {arcs
         .filter((arc) => rows.includes(arc.from) && rows.includes(arc.to))
