@@ -17,13 +17,14 @@ const LAYERS = ['offline', 'words', 'api', 'graphics', 'kit', 'places']
 const NEIGHBOURS = {
   course: [],
   draws: [],
+  slips: [],
   batch: ['course', 'draws'],
   range: ['batch', 'course'],
-  coldside: ['batch', 'draws'],
+  coldside: ['batch', 'draws', 'slips'],
   formulas: ['batch', 'draws'],
   kitchen: ['range', 'course'],
   visit: ['kitchen'],
-  calls: ['course'],
+  calls: ['course', 'slips'],
   larder: [],
   trace: [],
 }

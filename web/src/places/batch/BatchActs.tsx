@@ -6,6 +6,7 @@ import { act } from '../../api/outbox'
 import { Button } from '../../kit/Button'
 import { Heading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
+import { Sheet } from '../../kit/Sheet'
 import { askedName, costName, eventName } from '../../words/en'
 import { fromNow } from '../../words/time'
 import { ActButton, amountWords } from './ActButton'
@@ -50,8 +51,9 @@ export function BatchActs({
       {next && <ActButton key={dueKey(next)} card={card} due={next} now={now} roomy />}
       {onShelf && <Deliver page={page} />}
       {page.restL > 0 && (
-        <div className="mt-3">
+        <div className="mt-3 flex flex-wrap gap-2">
           <IntoAnotherPot source={card.id} litres={page.restL} colour={colour} />
+          {!onShelf && may('DELIVER') && <HotToAStation page={page} />}
         </div>
       )}
       {!next && !onShelf && <p className="text-18 text-quiet m-0">Nothing is left to do here.</p>}
@@ -81,6 +83,19 @@ export function BatchActs({
       <StandsOn page={page} />
       {may('JUDGE') && card.strainedL === undefined && card.stage !== 'ABANDONED' && <GiveUp page={page} />}
     </section>
+  )
+}
+
+/** What is wanted hot goes straight from the strainer to the station. */
+function HotToAStation({ page }: { page: Page }) {
+  const [asked, setAsked] = useState(false)
+  return (
+    <>
+      <Button onClick={() => setAsked(true)}>Hot to a station</Button>
+      <Sheet title="Hot to a station" open={asked} onClose={() => setAsked(false)}>
+        <Deliver page={page} lot="rest" onDone={() => setAsked(false)} />
+      </Sheet>
+    </>
   )
 }
 

@@ -7,8 +7,9 @@ import { Empty, Failed, Heading, Loading, Note } from '../../kit/Note'
 import { OwnCalendar } from '../../kit/OwnCalendar'
 import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits, useVisit } from '../../kit/session'
-import { containsWords, needsSaid, statusName } from '../../words/en'
+import { needsSaid, statusName } from '../../words/en'
 import { fromNow } from '../../words/time'
+import { SlipRow } from '../slips/SlipRow'
 import { AskSheet } from './AskSheet'
 import { ChangeSheet } from './ChangeSheet'
 import { Standing } from './Standing'
@@ -264,31 +265,16 @@ function CloseCall({ call, onDone }: { call: Call; onDone: () => void }) {
   )
 }
 
-/** A station sees what it was handed, and what is in it. */
+/** A station sees what it was handed, and what is in it; it takes it over, and sends back what it does not use. */
 function OwnSlips() {
   const deliveries = useDeliveries()
-  const units = useUnits()
-  const { day } = useTimes()
   return (
     <section className="mt-8">
       <Heading>Handed to you</Heading>
       {(deliveries.data ?? []).length === 0 && <p className="text-18 text-quiet">Nothing yet this week.</p>}
       <ul className="m-0 list-none p-0">
         {(deliveries.data ?? []).map((slip) => (
-          <li
-            key={slip.id}
-            className="border-rule text-15 flex flex-wrap items-center justify-between gap-x-6 border-t py-2"
-          >
-            <span>
-              <Link to={`/lots/${slip.lotId}`} className="font-semibold">
-                {slip.formulaName}
-              </Link>
-              , lot {slip.lotCode}
-            </span>
-            <span className="text-18">{units.litres(slip.litres)}</span>
-            <span>{containsWords(slip)}</span>
-            <span className="text-quiet">{day(slip.deliveredAt)}</span>
-          </li>
+          <SlipRow key={slip.id} slip={slip} hand />
         ))}
       </ul>
     </section>

@@ -4,9 +4,10 @@ import { liquorColour } from '../../graphics/liquor'
 import { Tubs } from '../../graphics/Tubs'
 import { Button } from '../../kit/Button'
 import { Empty, Failed, Heading, Loading } from '../../kit/Note'
-import { useTimes, useUnits } from '../../kit/session'
+import { useMay, useTimes, useUnits } from '../../kit/session'
 import { containsWords, outcomeName } from '../../words/en'
 import { dayOf, plainDay } from '../../words/time'
+import { SlipRow } from '../slips/SlipRow'
 import { standing } from './boards'
 import { CoolingNow } from './CoolingNow'
 
@@ -15,8 +16,9 @@ export default function ColdPlace() {
   const range = useRange()
   const lots = useLots()
   const deliveries = useDeliveries()
-  const units = useUnits()
-  const { day, now, zone } = useTimes()
+  const may = useMay()
+  const { now, zone } = useTimes()
+  const today = dayOf(now, zone)
   if (lots.isPending || range.isPending) return <Loading what="the cold side" />
   if (!lots.data || !range.data)
     return (
@@ -62,20 +64,23 @@ export default function ColdPlace() {
             </Button>
           )}
           <div className="mt-8">
-            <Heading aside="a week back">Slips</Heading>
+            <Heading
+              aside={
+                <>
+                  a week back; today’s as{' '}
+                  <a href={`/api/deliveries/slips.pdf?day=${today}`} target="_blank" rel="noreferrer">
+                    PDF
+                  </a>
+                  , <a href={`/api/deliveries/slips.csv?day=${today}`}>CSV</a>
+                </>
+              }
+            >
+              Slips
+            </Heading>
             {(deliveries.data ?? []).length === 0 && <p className="text-18 text-quiet">No slip yet.</p>}
             <ul className="m-0 list-none p-0">
               {(deliveries.data ?? []).map((slip) => (
-                <li
-                  key={slip.id}
-                  className="border-rule text-15 flex min-h-[44px] items-center justify-between gap-4 border-b"
-                >
-                  <span>
-                    <b className="font-semibold">{slip.stationName}</b>, {slip.formulaName}
-                  </span>
-                  <span>{units.litres(slip.litres)}</span>
-                  <span className="text-quiet">{day(slip.deliveredAt)}</span>
-                </li>
+                <SlipRow key={slip.id} slip={slip} station={slip.stationName} hand={may('DELIVER')} />
               ))}
             </ul>
           </div>

@@ -143,7 +143,9 @@ function Found({ what, trace }: { what: string; trace: Trace }) {
         <Confluence
           left={lots}
           right={trace.slips.map((one) => one.id)}
-          bends={trace.slips.map((one) => ({ from: one.lotId, to: one.id, weight: one.litres / mostL }))}
+          bends={trace.slips.flatMap((one) =>
+            one.lotId === undefined ? [] : [{ from: one.lotId, to: one.id, weight: one.litres / mostL }],
+          )}
           rowHeight={ROW}
         />
         <Column name="Handed to" empty="Nobody has been handed any.">
@@ -152,7 +154,7 @@ function Found({ what, trace }: { what: string; trace: Trace }) {
               <b className="text-18 font-semibold">{slip.stationName}</b>
               <span className="text-15 block">{units.litres(slip.litres)}</span>
               <span className="text-13 text-quiet">
-                {day(slip.at)}, {slip.by}
+                {[slip.lotId === undefined && 'hot', day(slip.at), slip.by].filter(Boolean).join(', ')}
               </span>
             </Row>
           ))}

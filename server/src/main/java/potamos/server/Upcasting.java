@@ -95,6 +95,7 @@ final class Upcasting {
                 new Step(kind("stored"), "container", old -> mapper.valueToTree("")),
                 new Step(kind("stored"), "count", old -> mapper.valueToTree(1)),
                 new Step(kind("delivered"), "lot", old -> mapper.valueToTree("")),
+                new Step(kind("delivered"), "temperature", old -> mapper.nullNode()),
                 new Step(kind("discarded"), "lot", old -> mapper.valueToTree("")),
                 // A level was held or left before it could be refilled in rounds.
                 new Step(

@@ -94,6 +94,14 @@ class StoredTest {
     }
 
     @Test
+    void whatWasHandedOutBeforeSlipsHadATemperatureHasNone() throws IOException {
+        Path golden = GOLDEN.resolve("earlier").resolve("delivered-before-thermometers.json");
+        ShelfEvent.Delivered delivered = (ShelfEvent.Delivered) json.event(Files.readString(golden), ENTERED);
+        assertThat(delivered.temperature()).isEmpty();
+        assertThat(delivered.lot()).isNotEmpty();
+    }
+
+    @Test
     void aCorrectionIsReadWithWhatItPutsInThePlaceOfTheFirst() throws IOException {
         Amendment.Corrected corrected = (Amendment.Corrected) storedAgain(entry("corrected"));
         assertThat(corrected.replacement().figures().byName()).containsEntry("litres", 0.75);

@@ -236,17 +236,18 @@ public record BatchState(
      * Litres of the finished stock by where they are.
      *
      * @param lots      put away, in the order in which they were
+     * @param slips     by which litres went to stations
      * @param delivered handed to stations
-     * @param discarded thrown away from lots
+     * @param discarded thrown away from lots, or when it came back
      * @param spoiled   thrown away before they were put away
-     * @param drawnOff  drawn from lots for another pot
-     * @param drawnBefore drawn for another pot before they were put away
+     * @param unstored  handed out, or drawn for another pot, before they were put away
      */
     public record Shelf(
-            List<Lot> lots, Volume delivered, Volume discarded, Volume spoiled, Volume drawnOff, Volume drawnBefore) {
+            List<Lot> lots, List<Slip> slips, Volume delivered, Volume discarded, Volume spoiled, Volume unstored) {
 
         public Shelf {
             lots = List.copyOf(lots);
+            slips = List.copyOf(slips);
         }
 
         /** Put away. */
@@ -256,12 +257,16 @@ public record BatchState(
 
         /** Of it still there to be delivered. */
         public Volume left() {
-            return stored().minus(delivered).minus(discarded).minus(drawnOff);
+            return lots.stream().map(Lot::left).reduce(Volume.ZERO, Volume::plus);
         }
 
-        /** What is not put away yet of so much that came out, and neither lost nor drawn off. */
+        /** What is not put away yet of so much that came out, and neither lost nor gone elsewhere. */
         public Volume restOf(Volume out) {
-            return out.minus(spoiled).minus(drawnBefore).minus(stored());
+            return out.minus(spoiled).minus(unstored).minus(stored());
+        }
+
+        public Optional<Slip> slip(String id) {
+            return slips.stream().filter(slip -> slip.id().equals(id)).findFirst();
         }
 
         /** The lot that is named; the first where none is, as it is of a batch put away as one. */
@@ -269,6 +274,29 @@ public record BatchState(
             return lots.stream()
                     .filter(lot -> named.isEmpty() || lot.id().equals(named))
                     .findFirst();
+        }
+    }
+
+    /**
+     * Litres handed to a station.
+     *
+     * @param id        of the entry that handed them out
+     * @param lot       that they came out of; {@link ShelfEvent#REST} where they were not put away
+     * @param takenOver by the station
+     * @param back      of them, that came back, whatever became of that
+     */
+    public record Slip(String id, String station, String lot, Volume litres, Optional<Instant> takenOver, Volume back) {
+
+        static Slip of(ShelfEvent.Delivered e, String lot) {
+            return new Slip(e.stamp().id(), e.station(), lot, e.litres(), Optional.empty(), Volume.ZERO);
+        }
+
+        Slip takenOver(Instant at) {
+            return new Slip(id, station, lot, litres, Optional.of(at), back);
+        }
+
+        Slip less(Volume more) {
+            return new Slip(id, station, lot, litres, takenOver, back.plus(more));
         }
     }
 

@@ -7,6 +7,7 @@ import potamos.core.formula.Formula;
 import potamos.core.formula.Phase;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Kept;
 
@@ -120,6 +121,23 @@ record Before(Plan plan, BatchState state) {
     /** A lot has so much left. */
     void outOf(String named, Volume litres) {
         atMost("litres", litres, lot(named).left().litres(), "more than is left of this lot");
+    }
+
+    /** What was handed to a station. */
+    BatchState.Slip slip(String id) {
+        return state.shelf().slip(id).orElseThrow(() -> Refusal.of("slipId", "nothing was handed out by that slip"));
+    }
+
+    /** Between the two it is handed to nobody. */
+    void hotOrCold(Temperature read) {
+        double hot = plan.limits().hotHold().celsius();
+        double cold = plan.limits().coldStore().celsius();
+        if (read.celsius() > cold && read.celsius() < hot) {
+            throw Refusal.of(
+                    "celsius",
+                    "neither hot nor cold: it is handed over at %.0f °C or more, or at %.0f °C or less"
+                            .formatted(hot, cold));
+        }
     }
 
     /** What lies in the freezer is thawed before it goes anywhere. */

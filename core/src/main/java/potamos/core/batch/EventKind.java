@@ -26,7 +26,9 @@ public final class EventKind<E extends Fact> {
         /** Says how far the stock is, or what becomes of it. */
         JUDGEMENT,
         /** Moves stock on or off the shelf. */
-        HANDING_OUT
+        HANDING_OUT,
+        /** Says what became of stock at the station that has it. */
+        TAKING_OVER
     }
 
     private final Draft<E> draft;
@@ -74,7 +76,8 @@ public final class EventKind<E extends Fact> {
                         FinishEvent.KINDS,
                         ColdEvent.KINDS,
                         MishapEvent.KINDS,
-                        ShelfEvent.KINDS)
+                        ShelfEvent.KINDS,
+                        SlipEvent.KINDS)
                 .<EventKind<?>>flatMap(List::stream)
                 .toList();
     }

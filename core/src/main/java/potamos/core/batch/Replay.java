@@ -284,6 +284,14 @@ final class Replay {
         shelf.delivered(e);
     }
 
+    void takenOver(SlipEvent.TakenOver e) {
+        shelf.takenOver(e);
+    }
+
+    void returned(SlipEvent.Returned e) {
+        shelf.returned(e, e.keptCold(plan));
+    }
+
     void drawnOff(ShelfEvent.DrawnOff e) {
         shelf.drawnOff(e);
     }

@@ -1,8 +1,11 @@
 package potamos.core.batch;
 
 import java.util.List;
+import java.util.Optional;
 import potamos.core.figure.Figure;
 import potamos.core.formula.Draw;
+import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Kept;
 
@@ -71,12 +74,19 @@ public sealed interface ShelfEvent extends Fact {
         }
     }
 
-    /** Handed to a station; out of a lot, which need not be named where it is the only one. */
-    record Delivered(Stamp stamp, String station, String call, Volume litres, String lot) implements ShelfEvent {
+    /**
+     * Handed to a station; out of a lot, which need not be named where it is the only one, or, hot or cold, out of what is not put away yet ({@link #REST}).
+     *
+     * @param temperature as it was handed over: hot or cold, and nothing in between; nothing where nobody read it, which only a lot out of the cold may be
+     */
+    record Delivered(
+            Stamp stamp, String station, String call, Volume litres, String lot, Optional<Temperature> temperature)
+            implements ShelfEvent {
         static final Figure<String> STATION = Figure.station();
         static final Figure<String> CALL = Figure.call();
         static final Figure<Volume> LITRES = Figure.litres(0.05, Figure.MOST_LITRES);
         static final Figure<String> LOT = Figure.lot();
+        static final Figure<Temperature> TEMPERATURE = Figure.celsius("celsius", -5, 105);
 
         public static final EventKind<Delivered> KIND = EventKind.named("delivered", Delivered.class)
                 .trusts(EventKind.Trust.HANDING_OUT)
@@ -85,17 +95,40 @@ public sealed interface ShelfEvent extends Fact {
                 .with(CALL, Delivered::call)
                 .with(LITRES, Delivered::litres)
                 .with(LOT, Delivered::lot)
-                .made((stamp, f) -> new Delivered(stamp, f.get(STATION), f.or(CALL, ""), f.get(LITRES), f.or(LOT, "")))
+                .with(TEMPERATURE, e -> e.temperature.orElse(null))
+                .made((stamp, f) -> new Delivered(
+                        stamp,
+                        f.get(STATION),
+                        f.or(CALL, ""),
+                        f.get(LITRES),
+                        f.or(LOT, ""),
+                        Optional.ofNullable(f.or(TEMPERATURE, null))))
                 .when((is, e) -> {
-                    is.require(is.state().shelf().stored().litres() > 0, "put it away as a lot first");
-                    is.thawedFirst(e.lot);
-                    is.outOf(e.lot, e.litres);
+                    if (e.lot.equals(REST)) {
+                        is.strainedFirst();
+                        is.outKnown();
+                        is.require(
+                                !is.coolingFailed(), "cooling failed: reheat it once and start again, or discard it");
+                        is.atMost(LITRES.name(), e.litres, is.notYetStored(), "more than is left of this batch");
+                        Refusal.unlessGiven(TEMPERATURE.name(), e.temperature.orElse(null));
+                    } else {
+                        is.require(is.state().shelf().stored().litres() > 0, "put it away as a lot first");
+                        is.thawedFirst(e.lot);
+                        is.outOf(e.lot, e.litres);
+                    }
+                    e.temperature.ifPresent(is::hotOrCold);
                 })
                 .then(Replay::delivered);
 
         public Delivered {
             LITRES.check(litres);
             LOT.check(lot);
+            temperature.ifPresent(TEMPERATURE::check);
+        }
+
+        /** Out of a lot, without a thermometer. */
+        public Delivered(Stamp stamp, String station, String call, Volume litres, String lot) {
+            this(stamp, station, call, litres, lot, Optional.empty());
         }
 
         @Override

@@ -5,15 +5,15 @@ import java.util.List;
 import java.util.Map;
 import potamos.core.quantity.Volume;
 
-/** What becomes of the strained stock: the lots in which it is put away, and what leaves them. */
+/** What becomes of the strained stock: the lots in which it is put away, and what leaves them, and what of that comes back. */
 final class ShelfLog {
 
     private final Map<String, BatchState.Lot> lots = new LinkedHashMap<>();
+    private final Map<String, BatchState.Slip> slips = new LinkedHashMap<>();
     private Volume delivered = Volume.ZERO;
     private Volume discarded = Volume.ZERO;
     private Volume spoiled = Volume.ZERO;
-    private Volume drawnOff = Volume.ZERO;
-    private Volume drawnBefore = Volume.ZERO;
+    private Volume unstored = Volume.ZERO;
 
     void stored(ShelfEvent.Stored e) {
         lots.put(e.stamp().id(), BatchState.Lot.of(e));
@@ -21,7 +21,24 @@ final class ShelfLog {
 
     void delivered(ShelfEvent.Delivered e) {
         delivered = delivered.plus(e.litres());
-        leaves(e.lot(), e.litres());
+        slips.put(e.stamp().id(), BatchState.Slip.of(e, leaves(e.lot(), e.litres())));
+    }
+
+    void takenOver(SlipEvent.TakenOver e) {
+        slips.computeIfPresent(e.slip(), (id, slip) -> slip.takenOver(e.stamp().at()));
+    }
+
+    /** @param keeps whether it may be handed out again: then it is in its lot once more */
+    void returned(SlipEvent.Returned e, boolean keeps) {
+        slips.computeIfPresent(e.slip(), (id, slip) -> {
+            if (keeps && lots.containsKey(slip.lot())) {
+                lots.computeIfPresent(
+                        slip.lot(), (key, lot) -> lot.less(-e.litres().litres()));
+            } else {
+                discarded = discarded.plus(e.litres());
+            }
+            return slip.less(e.litres());
+        });
     }
 
     void discarded(ShelfEvent.Discarded e) {
@@ -34,12 +51,7 @@ final class ShelfLog {
     }
 
     void drawnOff(ShelfEvent.DrawnOff e) {
-        if (e.lot().equals(ShelfEvent.REST)) {
-            drawnBefore = drawnBefore.plus(e.litres());
-        } else {
-            drawnOff = drawnOff.plus(e.litres());
-            leaves(e.lot(), e.litres());
-        }
+        leaves(e.lot(), e.litres());
     }
 
     void moved(ShelfEvent.Moved e) {
@@ -51,13 +63,23 @@ final class ShelfLog {
         spoiled = spoiled.plus(litres);
     }
 
-    /** Out of a lot that is named, or of the only one; where that was taken back since, it is short. */
-    private void leaves(String named, Volume litres) {
+    /**
+     * Out of a lot that is named, or of the only one, or of what is not put away; where a lot was taken back since, it is short.
+     *
+     * @return which it was
+     */
+    private String leaves(String named, Volume litres) {
+        if (named.equals(ShelfEvent.REST)) {
+            unstored = unstored.plus(litres);
+            return named;
+        }
         String id = state().lot(named).map(BatchState.Lot::id).orElse(named);
         lots.compute(id, (key, lot) -> (lot == null ? BatchState.Lot.gone(key) : lot).less(litres.litres()));
+        return id;
     }
 
     BatchState.Shelf state() {
-        return new BatchState.Shelf(List.copyOf(lots.values()), delivered, discarded, spoiled, drawnOff, drawnBefore);
+        return new BatchState.Shelf(
+                List.copyOf(lots.values()), List.copyOf(slips.values()), delivered, discarded, spoiled, unstored);
     }
 }

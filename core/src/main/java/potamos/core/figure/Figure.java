@@ -62,6 +62,8 @@ public final class Figure<T> {
         SOURCE(String.class, ""),
         BATCH(String.class, ""),
         STATION(String.class, ""),
+        /** What was handed to a station, by the id of its entry. */
+        SLIP(String.class, ""),
         CALL(String.class, "");
 
         private final Class<?> wire;
@@ -234,6 +236,10 @@ public final class Figure<T> {
 
     public static Figure<String> station() {
         return text("stationId", Quantity.STATION, LONGEST_ID);
+    }
+
+    public static Figure<String> slip() {
+        return text("slipId", Quantity.SLIP, LONGEST_ID);
     }
 
     public static Figure<String> call() {

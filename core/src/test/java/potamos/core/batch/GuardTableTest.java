@@ -83,6 +83,8 @@ class GuardTableTest {
             Map.entry("cooling-read", Map.of("celsius", 30.0)),
             Map.entry("reheated", Map.of("celsius", 76.0)),
             Map.entry("stored", Map.of("litres", 1.0)),
+            Map.entry("taken-over", Map.of("slipId", "delivered790")),
+            Map.entry("returned", Map.of("slipId", "delivered790", "litres", 0.5)),
             Map.entry("drawn-off", Map.of("lotId", "rest", "litres", 0.5, "batchId", "other")),
             Map.entry("moved", Map.of("lotId", "stored785", "kept", "frozen")),
             Map.entry("delivered", Map.of("stationId", "soup", "litres", 0.5)),
@@ -219,6 +221,10 @@ class GuardTableTest {
               b more than is left of this lot
             abandoned xxxxxxxxxxxxxxaaaaaaaaaa
               a it is already strained; discard the litres instead
+            taken-over aaaaaaaaaaaaaaaaaaaaaaax
+              a nothing was handed out by that slip
+            returned aaaaaaaaaaaaaaaaaaaaaaax
+              a nothing was handed out by that slip
             """;
 
     static final Plan PLAN = Samples.plan(formula());

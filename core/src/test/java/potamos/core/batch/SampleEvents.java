@@ -32,7 +32,7 @@ public final class SampleEvents {
             case CHOICES -> String.join(" ", figure.choices().subList(0, share < 0.5 ? 1 : 2));
             case YES -> share < 0.5;
             case MINUTES, COUNT, STEP -> (int) number;
-            case WORDS, PART, LOT, BOX, SOURCE, BATCH, STATION, CALL -> share < 0.5 ? "bed" : "another";
+            case WORDS, PART, LOT, BOX, SOURCE, BATCH, STATION, SLIP, CALL -> share < 0.5 ? "bed" : "another";
             default -> number;
         };
     }
@@ -42,7 +42,7 @@ public final class SampleEvents {
             case CHOICE, CHOICES -> "TAROT";
             case YES -> "perhaps";
             case MINUTES, COUNT, STEP -> (int) figure.most() + 1;
-            case WORDS, PART, LOT, BOX, SOURCE, BATCH, STATION, CALL -> "x".repeat((int) figure.most() + 1);
+            case WORDS, PART, LOT, BOX, SOURCE, BATCH, STATION, SLIP, CALL -> "x".repeat((int) figure.most() + 1);
             default -> figure.most() + 1;
         };
     }

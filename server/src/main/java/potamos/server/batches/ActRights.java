@@ -28,6 +28,7 @@ final class ActRights {
                     case WORK -> Right.ACT;
                     case JUDGEMENT -> Right.JUDGE;
                     case HANDING_OUT -> Right.DELIVER;
+                    case TAKING_OVER -> person.stationId() == null ? Right.DELIVER : Right.ASK;
                 });
     }
 

@@ -194,6 +194,7 @@ class BatchEndpoint {
     @Operation(summary = "Logs an act")
     @PostMapping("/api/batches/{id}/acts")
     Page log(@AuthenticationPrincipal Person person, @PathVariable String id, @Valid @RequestBody Act act) {
+        person.require(Right.READ);
         return pages.after(person, id, batches.log(person, id, act));
     }
 

@@ -10,12 +10,15 @@ import potamos.core.batch.ChoreEvent;
 import potamos.core.batch.Plan;
 import potamos.core.batch.PotEvent;
 import potamos.core.batch.ShelfEvent;
+import potamos.core.batch.SlipEvent;
 import potamos.core.batch.Stage;
 import potamos.core.quantity.Refusal;
 import potamos.server.accounts.Person;
+import potamos.server.coldside.Shelf;
 import potamos.server.coldside.Stops;
 import potamos.server.larder.Boxes;
 import potamos.server.problems.Conflict;
+import potamos.server.problems.NotFound;
 import potamos.server.stations.Calls;
 import potamos.server.stations.Stations;
 
@@ -30,6 +33,7 @@ class KitchenAround {
     private final Boxes boxes;
     private final Stops stops;
     private final Drawings drawings;
+    private final Shelf shelf;
 
     KitchenAround(
             BatchMapper mapper,
@@ -38,7 +42,8 @@ class KitchenAround {
             Stations stations,
             Boxes boxes,
             Stops stops,
-            Drawings drawings) {
+            Drawings drawings,
+            Shelf shelf) {
         this.mapper = mapper;
         this.cleanDowns = cleanDowns;
         this.calls = calls;
@@ -46,6 +51,7 @@ class KitchenAround {
         this.boxes = boxes;
         this.stops = stops;
         this.drawings = drawings;
+        this.shelf = shelf;
     }
 
     /**
@@ -58,6 +64,9 @@ class KitchenAround {
             Person person, BatchMapper.BatchRow row, Plan plan, List<Logged> logged, BatchEvent event, Instant told) {
         if (event instanceof ShelfEvent.Delivered delivered) {
             unlessDelivered(person, plan, delivered);
+        }
+        if (event instanceof SlipEvent slip) {
+            unlessTheirs(person, row, slip);
         }
         if (event instanceof ChoreEvent.Took took) {
             boxes.mayTake(row.kitchenId(), plan.charge().formula(), took);
@@ -79,11 +88,22 @@ class KitchenAround {
      */
     void after(BatchMapper.BatchRow row, BatchEvent event, BatchState state) {
         Instant at = event.stamp().at();
-        if (event instanceof ShelfEvent.Delivered delivered) {
+        if (event instanceof ShelfEvent.Delivered delivered && !delivered.lot().equals(ShelfEvent.REST)) {
             stops.unlessHandedOut(row.kitchenId(), lot(state, delivered.lot()), at);
         }
         if (event instanceof ShelfEvent.Moved moved) {
             stops.unlessMoved(row.kitchenId(), lot(state, moved.lot()), at);
+        }
+    }
+
+    /** A station says what became of what it was handed itself. */
+    private void unlessTheirs(Person person, BatchMapper.BatchRow row, SlipEvent slip) {
+        boolean theirs = person.stationId() == null
+                || shelf.handed(row.kitchenId(), slip.slip())
+                        .filter(handed -> handed.stationId().equals(person.stationId()))
+                        .isPresent();
+        if (!theirs) {
+            throw new NotFound("slip");
         }
     }
 

@@ -63,7 +63,7 @@ final class RecordWords {
                         .filter(word -> !word.isEmpty())
                         .map(Words.ENGLISH::choice)
                         .collect(Collectors.joining(", "));
-            case LOT, BOX, SOURCE, BATCH, STATION, CALL -> "";
+            case LOT, BOX, SOURCE, BATCH, STATION, SLIP, CALL -> "";
         };
     }
 

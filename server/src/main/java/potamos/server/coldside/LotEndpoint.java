@@ -75,20 +75,25 @@ class LotEndpoint {
             double litres,
             @NotNull Instant at) {}
 
+    /** Handed to a station: out of a lot, or before it lay in any; {@code backL} of it came back. */
     record DeliveryView(
             @NotNull String id,
-            @NotNull String lotId,
-            @NotNull String lotCode,
+            Optional<String> lotId,
+            Optional<String> lotCode,
             @NotNull String formulaName,
             @NotNull String stationId,
             @NotNull String stationName,
             Optional<String> callId,
             double litres,
             @NotNull Instant deliveredAt,
-            @NotNull LocalDate useBy,
+            Optional<LocalDate> useBy,
             @NotNull List<Allergen> allergens,
             boolean allergensUnknown,
-            @NotNull String deliveredBy) {}
+            @NotNull String deliveredBy,
+            Optional<Double> celsius,
+            Optional<Instant> takenOverAt,
+            Optional<String> takenOverBy,
+            double backL) {}
 
     private static final int LOTS_AT_ONCE = 100;
     private static final int MOST_LOTS = 100_000;
@@ -269,17 +274,21 @@ class LotEndpoint {
     private DeliveryView view(LotMapper.DeliveryRow row) {
         return new DeliveryView(
                 row.id(),
-                row.lotId(),
-                row.lotCode(),
+                Optional.ofNullable(row.lotId()),
+                Optional.ofNullable(row.lotCode()),
                 row.formulaName(),
                 row.stationId(),
                 row.stationName(),
                 Optional.ofNullable(row.callId()),
                 row.litres(),
                 row.deliveredAt(),
-                row.useBy(),
+                Optional.ofNullable(row.useBy()),
                 allergens(contents(row.contents())),
                 contents(row.contents()).unknown(),
-                row.deliveredBy());
+                row.deliveredBy(),
+                Optional.ofNullable(row.celsius()),
+                Optional.ofNullable(row.takenOverAt()),
+                Optional.ofNullable(row.takenOverBy()),
+                row.backLitres());
     }
 }

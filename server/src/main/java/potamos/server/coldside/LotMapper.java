@@ -51,7 +51,11 @@ interface LotMapper {
             Instant deliveredAt,
             LocalDate useBy,
             String contents,
-            String deliveredBy) {}
+            String deliveredBy,
+            Double celsius,
+            Instant takenOverAt,
+            String takenOverBy,
+            double backLitres) {}
 
     String LOTS = """
             SELECT l.id, l.kitchen_id, l.batch_id, b.number AS batch_number, l.code,
@@ -66,17 +70,18 @@ interface LotMapper {
             """;
 
     String DELIVERIES = """
-            SELECT d.id, d.kitchen_id, d.batch_id, d.lot_id, l.code AS lot_code,
-                   JSON_VALUE(b.plan, '$.charge.formula.name') AS formula_name,
+            SELECT d.id, d.kitchen_id, d.batch_id, d.lot_id, l.code AS lot_code, b.formula_name,
                    d.station_id, s.name AS station_name, d.call_id, d.litres, d.delivered_at, l.use_by,
-                   """ + Shelf.CONTENTS + """
-                   , a.name AS delivered_by
+                   COALESCE(d.contents, l.contents, '""" + Shelf.NOT_WRITTEN_DOWN + """
+                   ') AS contents, a.name AS delivered_by, d.celsius, d.taken_over_at, ta.name AS taken_over_by, d.back_litres
             FROM delivery d
-            JOIN lot l ON l.id = d.lot_id
+            LEFT JOIN lot l ON l.id = d.lot_id
             JOIN batch b ON b.id = d.batch_id
             JOIN station s ON s.id = d.station_id
             JOIN batch_event e ON e.id = d.id
             JOIN account a ON a.id = e.account_id
+            LEFT JOIN batch_event te ON te.id = d.taken_over_id
+            LEFT JOIN account ta ON ta.id = te.account_id
             """;
 
     /** What of a lot went into another pot. */
@@ -115,11 +120,8 @@ interface LotMapper {
             """)
     void insertLot(NewLot lot);
 
-    @Insert("""
-            INSERT INTO delivery (id, kitchen_id, batch_id, lot_id, station_id, call_id, litres, delivered_at)
-            VALUES (#{id}, #{kitchenId}, #{batchId}, #{lotId}, #{stationId}, #{callId}, #{litres}, #{deliveredAt})
-            """)
-    void insertDelivery(
+    /** A delivery as it is made from the events. */
+    record NewDelivery(
             String id,
             String kitchenId,
             String batchId,
@@ -127,7 +129,23 @@ interface LotMapper {
             String stationId,
             String callId,
             double litres,
-            Instant deliveredAt);
+            Instant deliveredAt,
+            String contents,
+            Double celsius,
+            String takenOverId,
+            Instant takenOverAt,
+            double backLitres) {}
+
+    @Insert("""
+            INSERT INTO delivery (id, kitchen_id, batch_id, lot_id, station_id, call_id, litres, delivered_at, contents, celsius,
+                                  taken_over_id, taken_over_at, back_litres)
+            VALUES (#{id}, #{kitchenId}, #{batchId}, #{lotId}, #{stationId}, #{callId}, #{litres}, #{deliveredAt}, #{contents}, #{celsius},
+                    #{takenOverId}, #{takenOverAt}, #{backLitres})
+            """)
+    void insertDelivery(NewDelivery delivery);
+
+    @Select("SELECT id, batch_id, station_id FROM delivery WHERE id = #{id} AND kitchen_id = #{kitchenId}")
+    Optional<Shelf.Handed> handed(String id, String kitchenId);
 
     @Insert("""
             INSERT INTO drawing (id, kitchen_id, batch_id, lot_id, into_id, litres, drawn_at)
@@ -166,6 +184,14 @@ interface LotMapper {
             ORDER BY d.delivered_at DESC LIMIT 200
             """)
     List<DeliveryRow> deliveries(String kitchenId, String stationId, Instant since);
+
+    /** Of a day, station by station. */
+    @Select(DELIVERIES + """
+            WHERE d.kitchen_id = #{kitchenId} AND d.delivered_at >= #{from} AND d.delivered_at < #{to}
+              AND (#{stationId} IS NULL OR d.station_id = #{stationId})
+            ORDER BY s.name, d.delivered_at, d.id LIMIT #{most}
+            """)
+    List<DeliveryRow> between(String kitchenId, String stationId, Instant from, Instant to, int most);
 
     @Select(DELIVERIES + " WHERE d.lot_id = #{lotId} AND d.kitchen_id = #{kitchenId} ORDER BY d.delivered_at")
     List<DeliveryRow> deliveriesOfLot(String lotId, String kitchenId);

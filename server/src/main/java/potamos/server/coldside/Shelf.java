@@ -4,13 +4,17 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.Fact;
 import potamos.core.batch.Plan;
 import potamos.core.batch.ShelfEvent;
+import potamos.core.batch.SlipEvent;
+import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Keeping;
 import potamos.core.safety.Kept;
@@ -22,9 +26,10 @@ public class Shelf {
 
     private static final DateTimeFormatter CODE_DAY = DateTimeFormatter.ofPattern("yyMMdd");
 
+    static final String NOT_WRITTEN_DOWN = "{\"allergens\":[],\"traces\":[],\"gelatinGPerL\":0,\"unknown\":true}";
+
     /** Of a lot {@code l}, as a column; what an earlier version made says nothing of it. */
-    public static final String CONTENTS =
-            "COALESCE(l.contents, '{\"allergens\":[],\"traces\":[],\"gelatinGPerL\":0,\"unknown\":true}') AS contents";
+    public static final String CONTENTS = "COALESCE(l.contents, '" + Shelf.NOT_WRITTEN_DOWN + "') AS contents";
 
     private static final int LETTERS = 26;
 
@@ -94,22 +99,38 @@ public class Shelf {
                         drawn.stamp().at());
             }
         }
-        if (lots.isEmpty()) {
-            return;
-        }
+        Map<String, SlipEvent.TakenOver> takenOver = believed.stream()
+                .filter(SlipEvent.TakenOver.class::isInstance)
+                .map(SlipEvent.TakenOver.class::cast)
+                .collect(Collectors.toMap(SlipEvent.TakenOver::slip, taken -> taken));
         for (BatchEvent event : believed) {
             if (event instanceof ShelfEvent.Delivered delivered) {
-                mapper.insertDelivery(
-                        delivered.stamp().id(),
+                BatchState.Slip slip =
+                        state.shelf().slip(delivered.stamp().id()).orElseThrow();
+                Optional<SlipEvent.TakenOver> taken = Optional.ofNullable(takenOver.get(slip.id()));
+                mapper.insertDelivery(new LotMapper.NewDelivery(
+                        slip.id(),
                         kitchenId,
                         batchId,
-                        state.shelf().lot(delivered.lot()).orElseThrow().id(),
-                        delivered.station(),
+                        slip.lot().equals(ShelfEvent.REST) ? null : slip.lot(),
+                        slip.station(),
                         delivered.call().isEmpty() ? null : delivered.call(),
-                        delivered.litres().litres(),
-                        delivered.stamp().at());
+                        slip.litres().litres(),
+                        delivered.stamp().at(),
+                        contents,
+                        delivered.temperature().map(Temperature::celsius).orElse(null),
+                        taken.map(t -> t.stamp().id()).orElse(null),
+                        taken.map(t -> t.stamp().at()).orElse(null),
+                        slip.back().litres()));
             }
         }
+    }
+
+    /** Litres that were handed to a station, and by which batch. */
+    public record Handed(String id, String batchId, String stationId) {}
+
+    public Optional<Handed> handed(String kitchenId, String id) {
+        return mapper.handed(id, kitchenId);
     }
 
     /**

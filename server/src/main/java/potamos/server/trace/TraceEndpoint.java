@@ -78,7 +78,7 @@ class TraceEndpoint {
 
     record TracedSlip(
             @NotNull String id,
-            @NotNull String lotId,
+            Optional<String> lotId,
             @NotNull String batchId,
             @NotNull String stationName,
             double litres,
@@ -133,7 +133,13 @@ class TraceEndpoint {
                             .toList(),
                     trace.slips().stream()
                             .map(s -> new TracedSlip(
-                                    s.id(), s.lotId(), s.batchId(), s.stationName(), s.litres(), s.at(), s.by()))
+                                    s.id(),
+                                    Optional.ofNullable(s.lotId()),
+                                    s.batchId(),
+                                    s.stationName(),
+                                    s.litres(),
+                                    s.at(),
+                                    s.by()))
                             .toList());
         }
     }
@@ -224,7 +230,7 @@ class TraceEndpoint {
                     .forEach(s -> csv.writeRecord(
                             "slip",
                             s.id(),
-                            s.lotId(),
+                            s.lotId().orElse(s.batchId()),
                             s.stationName(),
                             figure(s.litres()),
                             "L",
