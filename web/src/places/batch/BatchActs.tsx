@@ -53,7 +53,7 @@ export function BatchActs({
       {page.restL > 0 && (
         <div className="mt-3 flex flex-wrap gap-2">
           <IntoAnotherPot source={card.id} litres={page.restL} colour={colour} />
-          {!onShelf && may('DELIVER') && <HotToAStation page={page} />}
+          {page.restHot && !onShelf && may('DELIVER') && <HotToAStation page={page} />}
         </div>
       )}
       {!next && !onShelf && <p className="text-18 text-quiet m-0">Nothing is left to do here.</p>}

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { logged, openBatch } from '../../testing/batch'
 import { answer, person } from '../../testing/kitchen'
 
-const hot = (who = person()) =>
-  openBatch('batch-cool', (page) => ({ ...page, restL: 9, storedL: 0, lots: [] }), who, {
+const hot = (who = person(), restHot = true) =>
+  openBatch('batch-cool', (page) => ({ ...page, restL: 9, restHot, storedL: 0, lots: [] }), who, {
     '/api/calls/menu': answer('menu'),
   })
 
@@ -25,6 +25,12 @@ describe('hot litres', () => {
     fireEvent.click(deliver)
     const [act] = await logged(sent)
     expect(act).toMatchObject({ kind: 'delivered', litres: 4, celsius: 84, lotId: 'rest' })
+  })
+
+  it('are not offered once they have cooled', async () => {
+    hot(person(), false)
+    await screen.findByRole('button', { name: 'Into another pot' })
+    expect(screen.queryByRole('button', { name: 'Hot to a station' })).toBeNull()
   })
 
   it('are handed out by whoever may hand out alone', async () => {

@@ -215,7 +215,12 @@ describe('calls', () => {
   it('lets a station ask for itself, and shows what it was handed', async () => {
     const sent = open({ who: bram(), more: { 'POST /api/calls': {} } })
     expect(said(await screen.findByRole('heading', { level: 1 }))).toBe('Your calls')
-    expect(screen.getByText('Handed to you')).toBeTruthy()
+    // What is on its way to them stands before what they may ask for.
+    const slips = answer<unknown[]>('deliveries')
+    expect(
+      within(await screen.findByRole('list', { name: 'To take over' })).getAllByRole('listitem'),
+    ).toHaveLength(slips.length)
+    expect(screen.getByText('Taken over')).toBeTruthy()
     expect(screen.queryByRole('link', { name: 'Plan it' })).toBeNull()
     fireEvent.click(screen.getByRole('button', { name: 'Ask for litres' }))
     const sheet = await screen.findByRole('dialog')

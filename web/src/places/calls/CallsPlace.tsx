@@ -8,7 +8,7 @@ import { OwnCalendar } from '../../kit/OwnCalendar'
 import { TextField } from '../../kit/TextField'
 import { useMay, useTimes, useUnits, useVisit } from '../../kit/session'
 import { needsSaid, statusName } from '../../words/en'
-import { fromNow } from '../../words/time'
+import { dayOf, fromNow } from '../../words/time'
 import { SlipRow } from '../slips/SlipRow'
 import { AskSheet } from './AskSheet'
 import { ChangeSheet } from './ChangeSheet'
@@ -50,6 +50,7 @@ export function CallsPlace() {
           </span>
         )}
       </div>
+      {person.stationId && <ToTakeOver />}
       {live.length === 0 && (
         <Empty title="Nobody is waiting for stock">
           {may('ASK')
@@ -265,15 +266,46 @@ function CloseCall({ call, onDone }: { call: Call; onDone: () => void }) {
   )
 }
 
-/** A station sees what it was handed, and what is in it; it takes it over, and sends back what it does not use. */
+/** What a station was handed and has not taken over yet comes before anything that it may ask for. */
+function ToTakeOver() {
+  const deliveries = useDeliveries()
+  const open = (deliveries.data ?? []).filter((slip) => !slip.takenOverAt)
+  if (open.length === 0) return null
+  return (
+    <section className="mb-8">
+      <Heading>To take over</Heading>
+      <ul aria-label="To take over" className="m-0 list-none p-0">
+        {open.map((slip) => (
+          <SlipRow key={slip.id} slip={slip} hand />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+/** A station sees what it has, and what is in it; it sends back what it does not use. */
 function OwnSlips() {
   const deliveries = useDeliveries()
+  const { now, zone } = useTimes()
+  const today = dayOf(now, zone)
+  const taken = (deliveries.data ?? []).filter((slip) => slip.takenOverAt)
   return (
     <section className="mt-8">
-      <Heading>Handed to you</Heading>
-      {(deliveries.data ?? []).length === 0 && <p className="text-18 text-quiet">Nothing yet this week.</p>}
+      <Heading
+        aside={
+          <>
+            today’s as{' '}
+            <a href={`/api/deliveries/slips.pdf?day=${today}`} target="_blank" rel="noreferrer">
+              PDF
+            </a>
+          </>
+        }
+      >
+        Taken over
+      </Heading>
+      {taken.length === 0 && <p className="text-18 text-quiet">Nothing yet this week.</p>}
       <ul className="m-0 list-none p-0">
-        {(deliveries.data ?? []).map((slip) => (
+        {taken.map((slip) => (
           <SlipRow key={slip.id} slip={slip} hand />
         ))}
       </ul>

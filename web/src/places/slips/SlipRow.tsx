@@ -30,7 +30,7 @@ export function SlipRow({ slip, station, hand }: { slip: Slip; station?: string;
           <b className="font-semibold">{slip.formulaName}</b>
         )}
       </span>
-      <b className="text-24 font-semibold whitespace-nowrap">{units.litres(slip.litres)}</b>
+      <b className="text-24 justify-self-end font-semibold whitespace-nowrap">{units.litres(slip.litres)}</b>
       <span className="text-13 text-quiet">
         {[
           slip.lotCode ? `lot ${slip.lotCode}` : 'straight from the pot',
@@ -50,14 +50,14 @@ export function SlipRow({ slip, station, hand }: { slip: Slip; station?: string;
         )}
       </span>
       {hand && (
-        <span className="flex flex-wrap justify-end gap-2">
+        <span className="col-span-2 flex flex-wrap gap-2">
           {!slip.takenOverAt && (
-            <Button tone="act" onClick={() => setAsked('taking-over')}>
+            <Button tone={station ? undefined : 'act'} onClick={() => setAsked('taking-over')}>
               Take over
             </Button>
           )}
           {left > LEAST_L && (
-            <Button tone={slip.takenOverAt ? undefined : 'quiet'} onClick={() => setAsked('returns')}>
+            <Button tone="quiet" onClick={() => setAsked('returns')}>
               Send back
             </Button>
           )}

@@ -113,7 +113,7 @@ class FirstPotTest extends OnADemo {
             // Look back: everything with its time and initials, as a table and as JSON.
             cook.follow("Lot and label")
                     .see("celery")
-                    .see("Slips from this lot")
+                    .see("What left this lot")
                     .stumblesNobody();
             cook.open(batch).tap("All");
             for (String entry : new String[] {"Weighed in", "First foam", "Strained", "Delivered"}) {

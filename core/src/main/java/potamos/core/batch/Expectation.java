@@ -3,6 +3,7 @@ package potamos.core.batch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import potamos.core.cooling.Reading;
 import potamos.core.flow.Forecaster;
 import potamos.core.flow.Why;
 import potamos.core.formula.Draw;
@@ -69,6 +70,17 @@ public final class Expectation {
                 .map(Salt::afterGPerL)
                 .orElse(plan.charge().character().salt().afterGPerL());
         return new Draw(source, name, litres, plan.charge().contents(), Math.min(salt, Liquid.MOST_SALT_G_PER_L));
+    }
+
+    /** Whether what is not put away is as hot still, by what was read last, as stock that is handed out hot has to be. */
+    public static boolean hot(Plan plan, BatchState state) {
+        List<Reading> readings = state.cooling().readings();
+        return notPutAway(state).litres() > 0
+                && (readings.isEmpty()
+                        || readings.get(readings.size() - 1)
+                                        .temperature()
+                                        .compareTo(plan.limits().hotHold())
+                                >= 0);
     }
 
     /** Strained, and neither lost nor put away; what a jug is read to is nothing once all the rest is. */

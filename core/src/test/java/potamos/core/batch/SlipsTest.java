@@ -64,6 +64,19 @@ class SlipsTest extends LoggedBatch {
     }
 
     @Test
+    void itIsOfferedHotForAsLongAsItIs() {
+        simmer();
+        assertThat(Expectation.hot(plan, at(100))).isFalse();
+        events.clear();
+        strain();
+        assertThat(Expectation.hot(plan, at(272))).isTrue();
+        coolTo(290, 57);
+        assertThat(Expectation.hot(plan, at(291))).isTrue();
+        coolTo(300, 50);
+        assertThat(Expectation.hot(plan, at(301))).isFalse();
+    }
+
+    @Test
     void allOfItHandedOutHotIsNothingLeftToDo() {
         strain();
         assertThat(hand(274, at(272).out().orElseThrow().litres(), ShelfEvent.REST, 70.0)

@@ -80,6 +80,7 @@ record Page(
         Optional<String> lotId,
         @NotNull List<LotRef> lots,
         double restL,
+        boolean restHot,
         Optional<CleanDownView> cleanDown,
         Optional<InsertedView> inserted) {
 
@@ -258,6 +259,7 @@ record Page(
                 .lotId(lotId)
                 .lots(state.shelf().lots().stream().map(LotRef::of).toList())
                 .restL(Expectation.notPutAway(state).litres())
+                .restHot(Expectation.hot(plan, state))
                 .cleanDown(cleanDown)
                 .inserted(inserted)
                 .build();
