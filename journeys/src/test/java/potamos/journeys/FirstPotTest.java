@@ -111,10 +111,7 @@ class FirstPotTest extends OnADemo {
             cook.type("Litres on this slip", "2").tap("Deliver 2.0 L to Sauce").see("1.4 L");
 
             // Look back: everything with its time and initials, as a table and as JSON.
-            cook.follow("Lot and label")
-                    .see("celery")
-                    .see("What left this lot")
-                    .stumblesNobody();
+            cook.follow("Lot and label").see("celery").see("What left this lot").stumblesNobody();
             cook.open(batch).tap("All");
             for (String entry : new String[] {"Weighed in", "First foam", "Strained", "Delivered"}) {
                 cook.see(entry);

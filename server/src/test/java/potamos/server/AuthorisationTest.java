@@ -53,7 +53,7 @@ class AuthorisationTest {
 
     /** What a station does: asks, takes back, and sees what it got. */
     private static final Pattern OF_A_STATION = Pattern.compile(
-            "(GET|POST) /api/(calls(/.*)?|standing-calls|deliveries)|GET /api/(lots/\\{id}|session.*|larder/goods)"
+            "(GET|POST) /api/(calls(/.*)?|standing-calls|deliveries(/.*)?)|GET /api/(lots/\\{id}|session.*|larder/goods)"
                     + "|DELETE /api/calls/\\{id}/withdrawal|PUT /api/calls/\\{id}|(PUT|DELETE) /api/standing-calls/\\{id}(/skips/\\{day})?");
 
     private static final String MARK = "Kestrel";
