@@ -5,6 +5,7 @@ import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { useMay, useUnits } from '../../kit/session'
 import { weighingName } from '../../words/en'
+import { filledWith } from '../draws/filled'
 import { question } from './acts'
 import { used } from '../../kit/rest'
 import { useSend } from './useSend'
@@ -39,7 +40,7 @@ export function BatchWeighing({ page, weighing }: { page: Page; weighing: Weighi
             <b className="text-15 font-semibold">{weighingName[way.kind]}</b>
             <span className="text-15">{words(way, weighing, units)}</span>
             <span className="text-15">
-              {units.litres(way.waterL)} of water give{' '}
+              {units.litres(way.waterL)} of {filledWith({ ...page, restL: page.plannedRestL })} give{' '}
               <b className="font-semibold">{units.estimate(way.outL)}</b>
               {way.shortL > 0 ? `, ${units.litres(way.shortL)} short of the call` : ', as called'}.
             </span>

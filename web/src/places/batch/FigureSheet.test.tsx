@@ -185,7 +185,7 @@ describe('filling past what was not logged', () => {
 
   it('asks once what became of it, and closes it when it was done', async () => {
     const { sent } = open('filled', unfinished)
-    type('Water drawn', '15')
+    type('Filled with', '15')
     expect(screen.getByText(/Not logged as done: brown\./)).toBeTruthy()
     expect(screen.getByRole('button', { name: 'Log' })).toHaveProperty('disabled', true)
     fireEvent.click(screen.getByRole('radio', { name: 'It was done' }))
@@ -197,7 +197,7 @@ describe('filling past what was not logged', () => {
 
   it('leaves it open when it was left out', async () => {
     const { sent } = open('filled', unfinished)
-    type('Water drawn', '15')
+    type('Filled with', '15')
     fireEvent.click(screen.getByRole('radio', { name: 'Left out' }))
     press('Log')
     expect(((await first(sent)) as unknown as { kind: string }).kind).toBe('filled')

@@ -16,6 +16,7 @@ import potamos.core.course.Course;
 import potamos.core.course.Opening;
 import potamos.core.course.Use;
 import potamos.core.flow.Run;
+import potamos.core.formula.Draw;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Schools;
 import potamos.core.heat.Burner;
@@ -179,13 +180,18 @@ public class Planning {
                 .findFirst()
                 .map(v -> site.pot(v, burner))
                 .orElseThrow(() -> new NotFound("vessel"));
-        Formula standing = chosen(site, base, request);
+        List<Draw> draws = draws(site, request);
+        Formula standing = Choices.of(base, request, site.beds()).drawing(draws);
         return Effects.of(
                 base,
                 Schools.standing(base, standing),
                 request.schools(),
                 timed(standing, pot, goal),
-                schools -> timed(chosen(site, base, request.withSchools(schools)), pot, goal));
+                schools -> timed(
+                        Choices.of(base, request.withSchools(schools), site.beds())
+                                .drawing(draws),
+                        pot,
+                        goal));
     }
 
     private static Effects.Timed timed(Formula formula, Pot pot, Goal goal) {
@@ -248,10 +254,13 @@ public class Planning {
 
     /** The formula with everything that was chosen, and the stock that it is drawn with. */
     private Formula chosen(Site site, Formula base, ChargeRequest request) {
-        Formula chosen = Choices.of(base, request, site.beds());
+        return Choices.of(base, request, site.beds()).drawing(draws(site, request));
+    }
+
+    private List<Draw> draws(Site site, ChargeRequest request) {
         return request.draws() == null || request.draws().isEmpty()
-                ? chosen
-                : chosen.drawing(sources.of(site.kitchen().id(), request.draws()));
+                ? List.of()
+                : sources.of(site.kitchen().id(), request.draws());
     }
 
     private Formula base(String kitchenId, ChargeRequest request) {
