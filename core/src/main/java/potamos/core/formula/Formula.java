@@ -204,6 +204,9 @@ public record Formula(
 
     /** Whether what it is drawn with brings allergens of its own, which nobody has written down: a stock, or what spent bones once lay in. */
     public boolean allergensUnknown() {
+        if (bed.stream().anyMatch(share -> Beds.layInAnother(share.kind().id()))) {
+            return true;
+        }
         List<Draw> draws = fill().draws();
         return draws.isEmpty()
                 ? fill().liquid().kind() != Liquid.Kind.WATER

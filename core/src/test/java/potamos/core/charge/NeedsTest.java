@@ -48,6 +48,15 @@ class NeedsTest {
         assertThat(needs(Need.NO_TOMATO).refused("it", pale).orElseThrow()).contains("not known");
     }
 
+    /** Spent bones lay in vegetables once, or beside fish: no formula says in which. */
+    @Test
+    void whatSpentBonesLayInIsNotKnown() {
+        Formula second = Book.of("second-wetting");
+        assertThat(Needs.without(Set.of(Allergen.FISH)).refused(second).orElseThrow())
+                .contains("not known");
+        assertThat(Needs.NONE.refused(second)).isEmpty();
+    }
+
     /** Every family against what can be asked of it, as a cook would answer; what sets is another question. */
     @ParameterizedTest
     @CsvSource({
