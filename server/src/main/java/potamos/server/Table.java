@@ -3,8 +3,11 @@ package potamos.server;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
+import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.IOException;
+import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,9 +15,13 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
 import potamos.core.quantity.Refusal;
 
-/** A table that somebody sends, with a heading over its lines; fields stand between commas or semicolons. */
+/**
+ * A table that goes out to a spreadsheet, or comes in from one, with a heading over its lines. What comes in may have commas or semicolons between its fields.
+ */
 public final class Table {
 
     private static final int MOST_LINES = 500;
@@ -73,6 +80,41 @@ public final class Table {
             ids.add(id);
         }
         return ids;
+    }
+
+    /** The lines of a table that goes out, one after another. */
+    public interface Lines {
+
+        /** One more: numbers with parts to a thousandth, what is not there as nothing, everything else as it says itself. */
+        void add(Object... cells);
+    }
+
+    public static String written(Consumer<Lines> lines) {
+        StringWriter out = new StringWriter();
+        write(out, lines);
+        return out.toString();
+    }
+
+    public static void write(Writer out, Consumer<Lines> lines) {
+        try (CsvWriter csv = CsvWriter.builder().build(out)) {
+            lines.accept(
+                    cells -> csv.writeRecord(Stream.of(cells).map(Table::cell).toList()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static String cell(Object told) {
+        Object value = told instanceof Optional<?> maybe ? maybe.orElse(null) : told;
+        if (value == null) {
+            return "";
+        }
+        if (value instanceof Double number) {
+            return String.format(Locale.ROOT, "%.3f", number);
+        }
+        String text = value.toString();
+        // A spreadsheet takes a text that begins like a formula for one; an apostrophe keeps it a text.
+        return !(value instanceof Number) && text.matches("(?s)[=+\\-@\\t\\r].*") ? "'" + text : text;
     }
 
     /** A line by the names of its fields. */

@@ -70,6 +70,20 @@ class DrawingTest {
         assertThat(wetted.at("/restKind").asString()).isEqualTo("WATER");
     }
 
+    /** On paper and in a table as on the page. */
+    @Test
+    void theTableOfAChargeNamesTheLotAndNoWater() {
+        TestBatch stock = TestBatch.accepted(cook, 12).stored(11);
+        String half = TestBatch.chargeWith(pot, "half-reduction", 8, Map.of(stock.lot(0), 8.0));
+        String table =
+                new String(cook.post("/api/charges/table.csv", half).raw().body());
+        assertThat(table).containsPattern("weigh,White chicken stock [0-9]{6}-[0-9]+,8\\.0000,L");
+        assertThat(table).doesNotContain("weigh,water");
+        String wetted = TestBatch.chargeWith(pot, "white-chicken", 15, Map.of(stock.lot(0), 5.0));
+        assertThat(new String(cook.post("/api/charges/table.csv", wetted).raw().body()))
+                .contains("weigh,water,10.0000,L");
+    }
+
     @Test
     void whatIsNotThereIsRefusedWithTheLitresThatAre() {
         TestBatch stock = TestBatch.accepted(cook, 12).stored(11);

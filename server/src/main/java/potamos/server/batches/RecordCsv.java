@@ -1,8 +1,5 @@
 package potamos.server.batches;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,7 +10,7 @@ import java.util.stream.Collectors;
 import potamos.core.batch.EventKind;
 import potamos.core.figure.Figure;
 import potamos.core.figure.Figures;
-import potamos.server.exchange.Spreadsheet;
+import potamos.server.Table;
 import potamos.server.paper.Words;
 
 /** The record of a batch as a table: every entry in the order of arrival, with a column for each figure, and one for what it was corrected to. */
@@ -32,31 +29,25 @@ final class RecordCsv {
         figures.forEach(figure -> head.add(column(figure)));
         figures.forEach(figure -> head.add("corrected_" + column(figure)));
         head.addAll(List.of("withdrawn", "reason", "corrects_seq", "late", "corrected_at"));
-        try (CsvWriter csv = CsvWriter.builder().build(out)) {
-            csv.writeRecord(head);
+        Table.write(out, lines -> {
+            lines.add(head.toArray());
             for (EventView event : page.events()) {
-                List<String> row = new ArrayList<>(List.of(
-                        Integer.toString(event.seq()),
-                        event.at().toString(),
-                        event.recordedAt().toString(),
-                        cell(Optional.of(event.by())),
-                        cell(Optional.of(event.byName())),
+                List<Object> row = new ArrayList<>(List.of(
+                        event.seq(),
+                        event.at(),
+                        event.recordedAt(),
+                        event.by(),
+                        event.byName(),
                         event.kind(),
                         Words.ENGLISH.event(event.kind()),
-                        cell(Optional.ofNullable(
-                                phases.get(event.figures().byName().get(STEP))))));
+                        Optional.ofNullable(phases.get(event.figures().byName().get(STEP)))));
                 figures.forEach(figure -> row.add(cell(figure, Optional.of(event.figures()))));
                 figures.forEach(figure -> row.add(cell(figure, event.correctedTo())));
-                row.add(Boolean.toString(event.withdrawn()));
-                row.add(cell(event.reason()));
-                row.add(cell(event.corrects()));
-                row.add(Boolean.toString(event.late()));
-                row.add(cell(event.correctedAt()));
-                csv.writeRecord(row);
+                row.addAll(List.of(
+                        event.withdrawn(), event.reason(), event.corrects(), event.late(), event.correctedAt()));
+                lines.add(row.toArray());
             }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        });
     }
 
     /** {@code below_rim_cm} for {@code belowRimCm}. */
@@ -64,14 +55,8 @@ final class RecordCsv {
         return figure.name().replaceAll("([A-Z])", "_$1").toLowerCase(Locale.ROOT);
     }
 
-    private static String cell(Figure<?> figure, Optional<Figures> figures) {
-        return cell(figures.map(f -> f.byName().get(figure.name()))
-                .map(value -> value instanceof Double number ? figure.quantity().measured(number) : value));
-    }
-
-    private static String cell(Optional<?> value) {
-        String text = value.map(Object::toString).orElse("");
-        boolean number = value.isPresent() && value.get() instanceof Number;
-        return number ? text : Spreadsheet.text(text);
+    private static Optional<Object> cell(Figure<?> figure, Optional<Figures> figures) {
+        return figures.map(f -> f.byName().get(figure.name()))
+                .map(value -> value instanceof Double number ? figure.quantity().measured(number) : value);
     }
 }

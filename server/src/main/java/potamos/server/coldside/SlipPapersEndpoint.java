@@ -1,16 +1,10 @@
 package potamos.server.coldside;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
 import io.swagger.v3.oas.annotations.Operation;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
-import java.util.Locale;
-import java.util.Objects;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -19,6 +13,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.server.KitchenClock;
+import potamos.server.Table;
 import potamos.server.accounts.Person;
 import potamos.server.kitchen.Kitchens;
 
@@ -59,9 +54,8 @@ class SlipPapersEndpoint {
     @GetMapping(path = "/api/deliveries/slips.csv", produces = "text/csv;charset=UTF-8")
     ResponseEntity<String> table(@AuthenticationPrincipal Person person, @RequestParam LocalDate day) {
         ZoneId zone = kitchens.of(person.kitchenId()).zone();
-        StringWriter out = new StringWriter();
-        try (CsvWriter csv = CsvWriter.builder().build(out)) {
-            csv.writeRecord(
+        String table = Table.written(lines -> {
+            lines.add(
                     "station",
                     "stock",
                     "lot",
@@ -73,23 +67,21 @@ class SlipPapersEndpoint {
                     "taken_over_at",
                     "taken_over_by");
             slips(person, day, zone)
-                    .forEach(slip -> csv.writeRecord(
+                    .forEach(slip -> lines.add(
                             slip.stationName(),
                             slip.formulaName(),
-                            Objects.toString(slip.lotCode(), ""),
-                            figure(slip.litres()),
-                            figure(slip.backLitres()),
-                            slip.celsius() == null ? "" : figure(slip.celsius()),
-                            slip.deliveredAt().toString(),
+                            slip.lotCode(),
+                            slip.litres(),
+                            slip.backLitres(),
+                            slip.celsius(),
+                            slip.deliveredAt(),
                             slip.deliveredBy(),
-                            Objects.toString(slip.takenOverAt(), ""),
-                            Objects.toString(slip.takenOverBy(), "")));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+                            slip.takenOverAt(),
+                            slip.takenOverBy()));
+        });
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"slips-" + day + ".csv\"")
-                .body(out.toString());
+                .body(table);
     }
 
     private List<LotMapper.DeliveryRow> slips(Person person, LocalDate day, ZoneId zone) {
@@ -97,9 +89,5 @@ class SlipPapersEndpoint {
         Instant from = day.atStartOfDay(zone).toInstant();
         Instant to = day.plusDays(1).atStartOfDay(zone).toInstant();
         return mapper.between(person.kitchenId(), person.stationId(), from, to, MOST);
-    }
-
-    private static String figure(double amount) {
-        return String.format(Locale.ROOT, "%.3f", amount);
     }
 }

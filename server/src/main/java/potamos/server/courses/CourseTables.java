@@ -1,17 +1,12 @@
 package potamos.server.courses;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
-import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
-import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import potamos.core.course.Course;
 import potamos.core.course.Provision;
+import potamos.server.Table;
 
 /** The course as tables: its batches with their hours and calls, and what has to be thawed, ordered and weighed day by day. */
 final class CourseTables {
@@ -20,30 +15,33 @@ final class CourseTables {
 
     /** One row for each batch. */
     static String batches(Course course) {
-        return table(csv -> {
-            csv.writeRecord("batch", "formula", "litres", "vessel", "burner", "start", "ready", "use by", "for");
+        return Table.written(lines -> {
+            lines.add("batch", "formula", "litres", "vessel", "burner", "start", "ready", "use by", "for");
             course.drafts()
-                    .forEach(draft -> csv.writeRecord(
+                    .forEach(draft -> lines.add(
                             draft.id(),
                             draft.charge().formula().slug(),
-                            figure(draft.litres().litres()),
+                            draft.litres().litres(),
                             draft.vessel(),
-                            draft.burner().orElse(""),
-                            draft.start().toString(),
-                            draft.ready().toString(),
-                            draft.useBy().toString(),
+                            draft.burner(),
+                            draft.start(),
+                            draft.ready(),
+                            draft.useBy(),
                             course.served().stream()
                                     .filter(one -> one.lot().id().equals(draft.id()))
                                     .map(one -> one.call().station() + " "
-                                            + figure(one.litres().litres()) + " L")
+                                            + String.format(
+                                                    Locale.ROOT,
+                                                    "%.3f L",
+                                                    one.litres().litres()))
                                     .collect(Collectors.joining("; "))));
         });
     }
 
     /** One row for each item of each batch, with what the larder has of it by then, and from when on what lies frozen has to thaw. */
     static String needs(List<Provision> provisions, ZoneId zone) {
-        return table(csv -> {
-            csv.writeRecord(
+        return Table.written(lines -> {
+            lines.add(
                     "day",
                     "item",
                     "kg",
@@ -54,31 +52,17 @@ final class CourseTables {
                     "to thaw kg",
                     "thaw from",
                     "lacks kg");
-            provisions.forEach(one -> csv.writeRecord(
-                    one.at().atZone(zone).toLocalDate().toString(),
+            provisions.forEach(one -> lines.add(
+                    one.at().atZone(zone).toLocalDate(),
                     one.name(),
-                    figure(one.cover().wanted().kg()),
+                    one.cover().wanted().kg(),
                     one.vessel(),
                     one.stock(),
-                    one.at().toString(),
-                    figure(one.cover().there().kg()),
-                    figure(one.cover().toThaw().kg()),
-                    one.thawFrom().map(Instant::toString).orElse(""),
-                    figure(one.cover().missing().kg())));
+                    one.at(),
+                    one.cover().there().kg(),
+                    one.cover().toThaw().kg(),
+                    one.thawFrom(),
+                    one.cover().missing().kg()));
         });
-    }
-
-    private static String figure(double value) {
-        return String.format(Locale.ROOT, "%.3f", value);
-    }
-
-    private static String table(Consumer<CsvWriter> rows) {
-        StringWriter out = new StringWriter();
-        try (CsvWriter csv = CsvWriter.builder().build(out)) {
-            rows.accept(csv);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toString();
     }
 }

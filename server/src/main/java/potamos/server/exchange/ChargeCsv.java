@@ -1,14 +1,14 @@
 package potamos.server.exchange;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
-import java.util.Locale;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Measure;
+import potamos.core.figure.Figure;
 import potamos.core.flow.Ledger;
+import potamos.core.formula.Draw;
+import potamos.server.Table;
 import potamos.server.paper.Words;
 
 /** A charge as a table: what to weigh, the lines, what comes out, and the ledger; one figure a row with its unit. */
@@ -17,11 +17,10 @@ public final class ChargeCsv {
     private ChargeCsv() {}
 
     public static String write(Charge charge) {
-        StringWriter out = new StringWriter();
-        try (CsvWriter csv = CsvWriter.builder().build(out)) {
-            csv.writeRecord("section", "name", "value", "unit", "note");
+        return Table.written(lines -> {
+            lines.add("section", "name", "value", "unit", "note");
             row(
-                    csv,
+                    lines,
                     "formula",
                     charge.formula().slug(),
                     charge.formula().version(),
@@ -30,19 +29,24 @@ public final class ChargeCsv {
             charge.formula()
                     .bed()
                     .forEach(b -> row(
-                            csv,
+                            lines,
                             "weigh",
                             b.kind().name(),
                             b.share() * charge.run().raw().kg(),
                             "kg",
                             "bed"));
-            row(csv, "weigh", "water", charge.water().litres(), "L", "drawn at the start");
+            for (Draw draw : charge.formula().fill().draws()) {
+                row(lines, "weigh", draw.name(), draw.litres().litres(), "L", "drawn at the start");
+            }
+            if (charge.rest().litres() >= Draw.LEAST_LITRES) {
+                row(lines, "weigh", liquid(charge), charge.rest().litres(), "L", "drawn at the start");
+            }
             for (Measure measure : charge.measures()) {
                 long into = ChargeSolver.intoTheSimmer(
                                 measure.part(), charge.run().simmer().usual())
                         .toMinutes();
                 row(
-                        csv,
+                        lines,
                         "weigh",
                         measure.part().name(),
                         measure.mass().kg(),
@@ -50,40 +54,37 @@ public final class ChargeCsv {
                         into == 0 ? "with the bed" : into + " min into the simmer");
             }
             row(
-                    csv,
+                    lines,
                     "line",
                     "water line below the rim",
                     charge.run().vessel().belowRim(charge.levels().filled()).cm(),
                     "cm",
                     "");
-            row(csv, "line", "water over the bed", charge.levels().cover().cm(), "cm", "");
-            row(csv, "time", "bring-up", charge.forecast().bringUpMin(), "min", "");
-            row(csv, "time", "simmer", charge.forecast().simmerMin(), "min", "");
-            row(csv, "time", "reduction", charge.boilDownMin(), "min", "");
-            row(csv, "yield", "likely at least", charge.forecast().yield().low(), "L", "one in ten is below");
-            row(csv, "yield", "expected", charge.forecast().yield().mid(), "L", "");
-            row(csv, "yield", "likely at most", charge.forecast().yield().high(), "L", "one in ten is above");
+            row(lines, "line", "water over the bed", charge.levels().cover().cm(), "cm", "");
+            row(lines, "time", "bring-up", charge.forecast().bringUpMin(), "min", "");
+            row(lines, "time", "simmer", charge.forecast().simmerMin(), "min", "");
+            row(lines, "time", "reduction", charge.boilDownMin(), "min", "");
+            row(lines, "yield", "likely at least", charge.forecast().yield().low(), "L", "one in ten is below");
+            row(lines, "yield", "expected", charge.forecast().yield().mid(), "L", "");
+            row(lines, "yield", "likely at most", charge.forecast().yield().high(), "L", "one in ten is above");
             for (Ledger.Entry entry : charge.forecast().ledger().entries()) {
                 row(
-                        csv,
+                        lines,
                         "ledger",
                         Words.ENGLISH.of(entry.cause()),
                         entry.amount().litres(),
                         "L",
                         entry.cause().inward() ? "in" : "out");
             }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toString();
+        });
     }
 
-    private static void row(CsvWriter csv, String section, String name, double value, String unit, String note) {
-        csv.writeRecord(
-                section,
-                Spreadsheet.text(name),
-                String.format(Locale.ROOT, "%.4f", value),
-                unit,
-                Spreadsheet.text(note));
+    /** What the pot is filled with beside the stock that is drawn. */
+    private static String liquid(Charge charge) {
+        return Words.ENGLISH.choice(Figure.word(charge.formula().fill().liquid().kind()));
+    }
+
+    private static void row(Table.Lines lines, String section, String name, double value, String unit, String note) {
+        lines.add(section, name, BigDecimal.valueOf(value).setScale(4, RoundingMode.HALF_UP), unit, note);
     }
 }

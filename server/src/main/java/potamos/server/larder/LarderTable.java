@@ -1,13 +1,10 @@
 package potamos.server.larder;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -91,9 +88,8 @@ class LarderTable {
     }
 
     static String written(List<Boxes.Stands> boxes) {
-        StringWriter out = new StringWriter();
-        try (CsvWriter csv = CsvWriter.builder().build(out)) {
-            csv.writeRecord(
+        return Table.written(lines -> {
+            lines.add(
                     "box",
                     "goods",
                     "name",
@@ -111,14 +107,14 @@ class LarderTable {
                     "note");
             boxes.forEach(one -> {
                 LarderMapper.BoxRow row = one.row();
-                csv.writeRecord(
+                lines.add(
                         row.id(),
                         row.goods(),
                         one.box().goods().name(),
-                        figure(row.kg()),
-                        figure(one.box().left().kg()),
-                        row.cameOn().toString(),
-                        one.box().useBy().map(LocalDate::toString).orElse(""),
+                        row.kg(),
+                        one.box().left().kg(),
+                        row.cameOn(),
+                        one.box().useBy(),
                         one.box().frozen() ? "yes" : "",
                         number(row.thickCm()),
                         number(row.doorC()),
@@ -128,17 +124,10 @@ class LarderTable {
                         row.trim() ? "yes" : "",
                         row.note());
             });
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toString();
+        });
     }
 
-    private static String figure(double kg) {
-        return String.format(Locale.ROOT, "%.3f", kg);
-    }
-
-    private static String number(Double value) {
-        return value == null ? "" : String.format(Locale.ROOT, "%.2f", value);
+    private static Optional<BigDecimal> number(Double value) {
+        return Optional.ofNullable(value).map(v -> BigDecimal.valueOf(v).setScale(2, RoundingMode.HALF_UP));
     }
 }

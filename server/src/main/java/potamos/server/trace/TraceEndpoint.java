@@ -1,18 +1,13 @@
 package potamos.server.trace;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
@@ -25,6 +20,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.batch.Stage;
 import potamos.core.larder.Goods;
+import potamos.server.Table;
 import potamos.server.accounts.Person;
 
 /** Where things came from and where they went, over HTTP. */
@@ -180,71 +176,32 @@ class TraceEndpoint {
     @GetMapping(path = "/api/trace.csv", produces = "text/csv;charset=UTF-8")
     ResponseEntity<String> table(@AuthenticationPrincipal Person person, @RequestParam String what) {
         TraceView trace = trace(person, what);
-        StringWriter out = new StringWriter();
-        try (CsvWriter csv = CsvWriter.builder().build(out)) {
-            csv.writeRecord("what", "id", "of", "name", "amount", "unit", "when", "who");
+        String table = Table.written(lines -> {
+            lines.add("what", "id", "of", "name", "amount", "unit", "when", "who");
             trace.boxes()
-                    .forEach(b -> csv.writeRecord(
-                            "box",
-                            b.id(),
-                            b.supplierLot(),
-                            b.name(),
-                            figure(b.kg()),
-                            "kg",
-                            b.cameOn().toString(),
-                            b.supplier()));
-            trace.taken()
-                    .forEach(t -> csv.writeRecord(
-                            "taken", t.batchId(), t.boxId(), t.part(), figure(t.kg()), "kg", t.at().toString(), ""));
+                    .forEach(b -> lines.add(
+                            "box", b.id(), b.supplierLot(), b.name(), b.kg(), "kg", b.cameOn(), b.supplier()));
+            trace.taken().forEach(t -> lines.add("taken", t.batchId(), t.boxId(), t.part(), t.kg(), "kg", t.at(), ""));
             Stream.concat(trace.before().stream(), trace.batches().stream())
-                    .forEach(b -> csv.writeRecord(
-                            "batch",
-                            b.id(),
-                            Integer.toString(b.number()),
-                            b.formulaName(),
-                            "",
-                            "",
-                            b.acceptedAt().toString(),
-                            ""));
+                    .forEach(b -> lines.add("batch", b.id(), b.number(), b.formulaName(), "", "", b.acceptedAt(), ""));
             trace.drawn()
-                    .forEach(d -> csv.writeRecord(
-                            "drawn",
-                            d.intoId(),
-                            d.batchId(),
-                            d.lotId().orElse(""),
-                            figure(d.litres()),
-                            "L",
-                            d.at().toString(),
-                            ""));
+                    .forEach(d -> lines.add("drawn", d.intoId(), d.batchId(), d.lotId(), d.litres(), "L", d.at(), ""));
             trace.lots()
-                    .forEach(l -> csv.writeRecord(
-                            "lot",
-                            l.id(),
-                            l.batchId(),
-                            l.code(),
-                            figure(l.litres()),
-                            "L",
-                            l.useBy().toString(),
-                            l.place()));
+                    .forEach(l ->
+                            lines.add("lot", l.id(), l.batchId(), l.code(), l.litres(), "L", l.useBy(), l.place()));
             trace.slips()
-                    .forEach(s -> csv.writeRecord(
+                    .forEach(s -> lines.add(
                             "slip",
                             s.id(),
                             s.lotId().orElse(s.batchId()),
                             s.stationName(),
-                            figure(s.litres()),
+                            s.litres(),
                             "L",
-                            s.at().toString(),
+                            s.at(),
                             s.by()));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        });
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"trace.csv\"")
-                .body(out.toString());
-    }
-
-    private static String figure(double amount) {
-        return String.format(Locale.ROOT, "%.3f", amount);
+                .body(table);
     }
 }
