@@ -7,6 +7,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import potamos.server.Ids;
 import potamos.server.accounts.Person;
 import potamos.server.charges.ChargeRequest;
 
@@ -39,8 +40,7 @@ public interface Accepting {
      * @param burnerId nothing takes the best
      */
     record MadeInstead(
-            @NotNull @Pattern(regexp = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
-            String id,
+            @NotNull @Pattern(regexp = Ids.PATTERN) String id,
 
             double litres,
             @NotNull @Size(max = 36) String vesselId,

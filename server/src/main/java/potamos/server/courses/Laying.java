@@ -22,6 +22,7 @@ import potamos.core.course.Draft;
 import potamos.core.course.Reshaping;
 import potamos.core.quantity.Refusal;
 import potamos.course.Search;
+import potamos.server.Ids;
 import potamos.server.accounts.Person;
 import potamos.server.charges.ChargeRequest;
 import potamos.server.live.Changes;
@@ -39,8 +40,7 @@ public class Laying {
      * @param draftId by which the course knows it
      */
     record Taken(
-            @NotNull @Pattern(regexp = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
-            String id,
+            @NotNull @Pattern(regexp = Ids.PATTERN) String id,
 
             @NotNull @Size(max = HeldCourse.LONGEST_ID) String draftId,
             @NotNull @Size(max = 60) String formula,

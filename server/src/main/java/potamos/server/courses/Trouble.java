@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.Set;
 import potamos.core.charge.Needs;
 import potamos.core.safety.Allergen;
+import potamos.server.Ids;
 import potamos.server.kitchen.Outages;
 import potamos.server.stations.Calls;
 
@@ -23,8 +24,7 @@ import potamos.server.stations.Calls;
 record Trouble(
         @NotNull Kind kind,
 
-        @Pattern(regexp = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
-        String id,
+        @Pattern(regexp = Ids.PATTERN) String id,
 
         @Size(max = 36) String batchId,
         Integer minutes,

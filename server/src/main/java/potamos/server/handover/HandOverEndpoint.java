@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import potamos.server.Ids;
 import potamos.server.accounts.Person;
 
 /** Hand-overs over HTTP. */
@@ -25,8 +26,7 @@ class HandOverEndpoint {
     record GiftBody(@NotNull String batchId, @NotNull String takenBy) {}
 
     record Giving(
-            @NotNull @Pattern(regexp = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
-            String id,
+            @NotNull @Pattern(regexp = Ids.PATTERN) String id,
 
             @NotNull String words,
             @NotNull @Size(min = 1, max = 60) List<@Valid @NotNull GiftBody> pots) {}

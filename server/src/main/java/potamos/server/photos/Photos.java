@@ -7,6 +7,7 @@ import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.quantity.Refusal;
+import potamos.server.Ids;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
@@ -19,8 +20,6 @@ import potamos.server.problems.NotFound;
 public class Photos {
 
     private static final int MOST_PHOTOS = 40;
-    private static final String AN_ID = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
-
     private final PhotoMapper mapper;
     private final Changes changes;
     private final KitchenClock clock;
@@ -94,7 +93,7 @@ public class Photos {
     /** Refuses what could not be kept, before anybody takes the trouble of developing it. */
     void check(Person person, String id) {
         person.require(Right.ACT);
-        if (!id.matches(AN_ID)) {
+        if (!id.matches(Ids.PATTERN)) {
             throw Refusal.of("id", "an id like 123e4567-e89b-42d3-a456-426614174000");
         }
     }
