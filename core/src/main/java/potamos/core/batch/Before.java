@@ -123,6 +123,23 @@ record Before(Plan plan, BatchState state) {
         atMost("litres", litres, lot(named).left().litres(), "more than is left of this lot");
     }
 
+    /** So much leaves, for somebody or for another pot: out of a lot, or out of what is not put away yet ({@link ShelfEvent#REST}). */
+    void goesOut(String lot, Volume litres) {
+        if (lot.equals(ShelfEvent.REST)) {
+            strainedFirst();
+            outKnown();
+            notFailed();
+            atMost("litres", litres, notYetStored(), "more than is left of this batch");
+        } else {
+            thawedFirst(lot);
+            outOf(lot, litres);
+        }
+    }
+
+    void notFailed() {
+        require(!coolingFailed(), "cooling failed: reheat it once and start again, or discard it");
+    }
+
     /** What was handed to a station. */
     BatchState.Slip slip(String id) {
         return state.shelf().slip(id).orElseThrow(() -> Refusal.of("slipId", "nothing was handed out by that slip"));

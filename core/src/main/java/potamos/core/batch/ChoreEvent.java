@@ -90,7 +90,7 @@ public sealed interface ChoreEvent extends Fact {
         static final Figure<String> SOURCE = Figure.source();
         static final Figure<Volume> LITRES = Figure.litres(Draw.LEAST_LITRES, Draw.MOST_LITRES);
         static final Figure<String> NAME = Figure.words("source");
-        static final Figure<Double> GELATIN = Figure.mark("gelatinGPerL", 0, Contents.MOST_GELATIN_G_PER_L, "g/L");
+        static final Figure<Double> GELATIN = Figure.mark("gelatinGPerL", 0, Liquid.MOST_GELATIN_G_PER_L, "g/L");
         static final Figure<Double> SALT = Figure.mark("saltGPerL", 0, Liquid.MOST_SALT_G_PER_L, "g/L");
         static final Figure<Set<Allergen>> ALLERGENS = Figure.choices("allergens", Allergen.class);
         static final Figure<Set<Contents.Trace>> TRACES = Figure.choices("traces", Contents.Trace.class);

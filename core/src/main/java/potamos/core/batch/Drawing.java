@@ -19,7 +19,7 @@ public final class Drawing {
      * @param filled whether the pot is: then what was planned and not drawn did not go in
      */
     static List<Draw> standing(List<Draw> planned, List<Draw> drawn, boolean filled) {
-        List<Draw> all = new ArrayList<>(bySource(drawn));
+        List<Draw> all = new ArrayList<>(drawn);
         if (!filled) {
             all.addAll(open(planned, drawn));
         }
@@ -34,14 +34,12 @@ public final class Drawing {
 
     /** What of the plan is still to be drawn. */
     static List<Draw> open(List<Draw> planned, List<Draw> drawn) {
-        double missing = litres(planned) - litres(drawn);
+        double missing = Draw.all(planned).minus(Draw.all(drawn)).litres();
         List<Draw> open = new ArrayList<>();
         for (Draw draw : planned) {
-            double left = draw.litres().litres()
-                    - litres(drawn.stream()
-                            .filter(d -> d.source().equals(draw.source()))
-                            .toList());
-            double of = Math.min(left, missing);
+            Volume ofIt = Draw.all(
+                    drawn.stream().filter(d -> d.source().equals(draw.source())).toList());
+            double of = Math.min(draw.litres().minus(ofIt).litres(), missing);
             if (of >= Draw.LEAST_LITRES) {
                 open.add(draw.of(Volume.ofLitres(of)));
                 missing -= of;
@@ -55,9 +53,5 @@ public final class Drawing {
         draws.forEach(draw -> all.merge(
                 draw.source(), draw, (one, more) -> one.of(one.litres().plus(more.litres()))));
         return List.copyOf(all.values());
-    }
-
-    private static double litres(List<Draw> draws) {
-        return draws.stream().mapToDouble(draw -> draw.litres().litres()).sum();
     }
 }

@@ -51,7 +51,7 @@ public sealed interface ShelfEvent extends Fact {
                         f.or(COUNT, 1)))
                 .when((is, e) -> {
                     is.strainedFirst();
-                    is.require(!is.coolingFailed(), "cooling failed: reheat it once and start again, or discard it");
+                    is.notFailed();
                     is.outKnown();
                     is.require(
                             is.state().stage().compareTo(Stage.STORE) >= 0,
@@ -104,17 +104,12 @@ public sealed interface ShelfEvent extends Fact {
                         f.or(LOT, ""),
                         Optional.ofNullable(f.or(TEMPERATURE, null))))
                 .when((is, e) -> {
+                    is.require(
+                            e.lot.equals(REST) || is.state().shelf().stored().litres() > 0,
+                            "put it away as a lot first");
+                    is.goesOut(e.lot, e.litres);
                     if (e.lot.equals(REST)) {
-                        is.strainedFirst();
-                        is.outKnown();
-                        is.require(
-                                !is.coolingFailed(), "cooling failed: reheat it once and start again, or discard it");
-                        is.atMost(LITRES.name(), e.litres, is.notYetStored(), "more than is left of this batch");
                         Refusal.unlessGiven(TEMPERATURE.name(), e.temperature.orElse(null));
-                    } else {
-                        is.require(is.state().shelf().stored().litres() > 0, "put it away as a lot first");
-                        is.thawedFirst(e.lot);
-                        is.outOf(e.lot, e.litres);
                     }
                     e.temperature.ifPresent(is::hotOrCold);
                 })
@@ -153,15 +148,7 @@ public sealed interface ShelfEvent extends Fact {
                 .made((stamp, f) -> new DrawnOff(stamp, f.get(LITRES), f.get(LOT), f.get(BATCH), f.or(INTO, "")))
                 .when((is, e) -> {
                     is.strainedFirst();
-                    if (e.lot.equals(REST)) {
-                        is.outKnown();
-                        is.require(
-                                !is.coolingFailed(), "cooling failed: reheat it once and start again, or discard it");
-                        is.atMost(LITRES.name(), e.litres, is.notYetStored(), "more than is left of this batch");
-                    } else {
-                        is.thawedFirst(e.lot);
-                        is.outOf(e.lot, e.litres);
-                    }
+                    is.goesOut(e.lot, e.litres);
                 })
                 .then(Replay::drawnOff);
 

@@ -6,6 +6,7 @@ import potamos.core.flow.Forecast;
 import potamos.core.flow.Run;
 import potamos.core.formula.Contents;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Liquid;
 import potamos.core.formula.PrepPhase;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Volume;
@@ -58,7 +59,7 @@ public record Charge(
     /** What is in its stock, run as planned. */
     public Contents contents() {
         // What was drawn stronger than planned may be foretold thicker than anything that still pours.
-        double gelatin = Math.min(Contents.MOST_GELATIN_G_PER_L, forecast.gelatinGPerL());
+        double gelatin = Math.min(Liquid.MOST_GELATIN_G_PER_L, forecast.gelatinGPerL());
         Contents contents = Contents.of(formula, gelatin);
         return formula.fill().known(run.water()) ? contents : contents.butUnknown();
     }

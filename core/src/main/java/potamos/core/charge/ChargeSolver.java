@@ -12,11 +12,11 @@ import potamos.core.flow.Forecast;
 import potamos.core.flow.Forecaster;
 import potamos.core.flow.Run;
 import potamos.core.flow.Solids;
-import potamos.core.formula.Contents;
 import potamos.core.formula.Draw;
 import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Item;
+import potamos.core.formula.Liquid;
 import potamos.core.formula.Part;
 import potamos.core.formula.PotPhase;
 import potamos.core.formula.PrepPhase;
@@ -178,7 +178,7 @@ public final class ChargeSolver {
                 formula.phase(PrepPhase.Roast.class).map(r -> Roasting.best(r, run.raw(), pot.ovens()));
         Charge charge = charge(run, Map.of(), roasting);
         double gelatin = charge.forecast().gelatinGPerL();
-        if (formula.fill().drawn().litres() > 0 && gelatin > Contents.MOST_GELATIN_G_PER_L) {
+        if (formula.fill().drawn().litres() > 0 && gelatin > Liquid.MOST_GELATIN_G_PER_L) {
             throw Refusal.of(
                     "draws",
                     "reduced so far it would have %.0f g/L of gelatin, which is a paste: draw it with a weaker stock, or reduce it less"

@@ -105,11 +105,6 @@ public final class Beds {
                 .contains(kind.id());
     }
 
-    /** Whether it once lay in a stock of which a formula says nothing. */
-    static boolean layInAnother(String id) {
-        return id.equals(SPENT_BONES.id());
-    }
-
     /** What a kind of bed brings by itself. */
     static List<Allergen> allergens(String id) {
         return switch (id) {

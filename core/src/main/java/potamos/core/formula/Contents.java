@@ -16,12 +16,13 @@ import potamos.core.safety.Allergen;
  */
 public record Contents(Set<Allergen> allergens, Set<Trace> traces, double gelatinGPerL, boolean unknown) {
 
-    public static final double MOST_GELATIN_G_PER_L = 400;
+    /** Of what nobody has written down. */
+    public static final Contents UNKNOWN = new Contents(Set.of(), Set.of(), 0, true);
 
     public Contents {
         allergens = inOrder(Allergen.class, allergens);
         traces = inOrder(Trace.class, traces);
-        Refusal.unlessWithin("gelatinGPerL", gelatinGPerL, 0, MOST_GELATIN_G_PER_L, "g/L");
+        Refusal.unlessWithin("gelatinGPerL", gelatinGPerL, 0, Liquid.MOST_GELATIN_G_PER_L, "g/L");
     }
 
     /** In one order, so that what is the same is written the same. */
@@ -60,9 +61,6 @@ public record Contents(Set<Allergen> allergens, Set<Trace> traces, double gelati
     public Contents butUnknown() {
         return new Contents(allergens, traces, gelatinGPerL, true);
     }
-
-    /** Of what nobody has written down. */
-    public static final Contents UNKNOWN = new Contents(Set.of(), Set.of(), 0, true);
 
     /**
      * What is in the stock of a formula, with what it is drawn with.

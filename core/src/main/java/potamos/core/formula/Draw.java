@@ -1,5 +1,7 @@
 package potamos.core.formula;
 
+import java.util.List;
+import potamos.core.figure.Figure;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 
@@ -16,11 +18,16 @@ public record Draw(String source, String name, Volume litres, Contents contents,
 
     public static final double LEAST_LITRES = 0.05;
 
-    public static final double MOST_LITRES = 500;
+    public static final double MOST_LITRES = Figure.MOST_LITRES;
 
     public Draw {
         Refusal.unlessWithin("litres", litres.litres(), LEAST_LITRES, MOST_LITRES, "L");
         Refusal.unlessWithin("saltGPerL", saltGPerL, 0, Liquid.MOST_SALT_G_PER_L, "g/L");
+    }
+
+    /** Litres of several. */
+    public static Volume all(List<Draw> draws) {
+        return draws.stream().map(Draw::litres).reduce(Volume.ZERO, Volume::plus);
     }
 
     /** Another amount of the same. */

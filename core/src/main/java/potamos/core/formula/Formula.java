@@ -204,13 +204,11 @@ public record Formula(
 
     /** Whether what it is drawn with brings allergens of its own, which nobody has written down: a stock, or what spent bones once lay in. */
     public boolean allergensUnknown() {
-        if (bed.stream().anyMatch(share -> Beds.layInAnother(share.kind().id()))) {
-            return true;
-        }
         List<Draw> draws = fill().draws();
-        return draws.isEmpty()
+        boolean drawnUnknown = draws.isEmpty()
                 ? fill().liquid().kind() != Liquid.Kind.WATER
                 : draws.stream().anyMatch(draw -> draw.contents().unknown());
+        return drawnUnknown || inBed(Beds.SPENT_BONES.id());
     }
 
     /** The same drawn with stock of which it is known where it comes from; with none, as it is written. */

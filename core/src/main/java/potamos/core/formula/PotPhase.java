@@ -79,28 +79,12 @@ public sealed interface PotPhase extends Phase {
 
         /** Stock that is drawn. */
         public Volume drawn() {
-            return draws.stream().map(Draw::litres).reduce(Volume.ZERO, Volume::plus);
+            return Draw.all(draws);
         }
 
         /** What goes in where a pot is filled with so much: the stock that is drawn, and for the rest what the formula says. */
         public Liquid of(Volume filled) {
-            double drawn = drawn().litres();
-            if (drawn <= 0) {
-                return liquid;
-            }
-            double share = Math.min(1, drawn / Math.max(drawn, filled.litres()));
-            double gelatin = 0;
-            double salt = 0;
-            for (Draw draw : draws) {
-                double part = share * draw.litres().litres() / drawn;
-                gelatin += part * draw.contents().gelatinGPerL();
-                salt += part * draw.saltGPerL();
-            }
-            return new Liquid(
-                    liquid.kind() == Liquid.Kind.WATER ? Liquid.Kind.STOCK : liquid.kind(),
-                    gelatin + (1 - share) * liquid.gelatinGPerL(),
-                    salt + (1 - share) * liquid.saltGPerL(),
-                    share + (1 - share) * liquid.stock());
+            return draws.isEmpty() ? liquid : liquid.drawnWith(draws, filled);
         }
 
         /** Whether it is known of all of so much where it comes from: what no stock is drawn for is water, unless the formula wants more than water. */

@@ -18,6 +18,7 @@ import potamos.core.batch.BatchEvent.Stamp;
 import potamos.core.batch.EventKind;
 import potamos.core.figure.Figures;
 import potamos.core.quantity.Refusal;
+import potamos.server.Ids;
 
 /**
  * Something done, as a screen sends it. Beside these fields it carries the figures of its kind, each under its name; a correction carries those that it
@@ -34,8 +35,7 @@ import potamos.core.quantity.Refusal;
  * @param figures  by name
  */
 public record Act(
-        @NotNull @Pattern(regexp = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
-        String id,
+        @NotNull @Pattern(regexp = Ids.PATTERN) String id,
 
         @NotBlank @Size(max = 30) String kind,
         @NotNull Instant at,

@@ -28,6 +28,7 @@ import potamos.core.batch.Stage;
 import potamos.core.formula.Family;
 import potamos.core.quantity.Refusal;
 import potamos.core.schedule.Hands;
+import potamos.server.Ids;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
@@ -78,8 +79,7 @@ class BatchEndpoint {
             @NotNull SmallStream stream) {}
 
     record Acceptance(
-            @NotNull @Pattern(regexp = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
-            String id,
+            @NotNull @Pattern(regexp = Ids.PATTERN) String id,
 
             String callId,
             @Valid @NotNull ChargeRequest charge) {}

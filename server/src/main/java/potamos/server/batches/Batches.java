@@ -142,9 +142,8 @@ public class Batches {
     }
 
     private Optional<Inserted> take(Person person, BatchMapper.BatchRow row, List<Logged> logged, BatchEvent told) {
-        BatchEvent event = told instanceof ChoreEvent.Drew drew ? drawings.known(row, drew) : told;
         Instant now = clock.instant();
-        Instant at = event.stamp().at();
+        Instant at = told.stamp().at();
         if (at.isAfter(now.plus(CLOCKS_MAY_DIFFER))) {
             throw Refusal.of("at", "that time has not come yet");
         }
@@ -153,7 +152,8 @@ public class Batches {
                     "act", "this batch has more entries than a batch can have", 0, MOST_EVENTS, "entries");
         }
         Plan plan = histories.plan(row);
-        ActRights.require(person, event, logged, now);
+        ActRights.require(person, told, logged, now);
+        BatchEvent event = told instanceof ChoreEvent.Drew drew ? drawings.known(row, drew) : told;
         Instant until = at.isAfter(now) ? at : now;
         kitchenAround.before(person, row, plan, logged, event, until);
         List<BatchEvent> events = new ArrayList<>(Logged.events(logged));

@@ -1,7 +1,6 @@
 package potamos.server.batches;
 
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -30,7 +29,9 @@ import potamos.server.KitchenClock;
 import potamos.server.charges.ChargeRequest;
 import potamos.server.charges.Sources;
 import potamos.server.coldside.Shelf;
+import potamos.server.coldside.Stops;
 import potamos.server.kitchen.Kitchens;
+import potamos.server.problems.Conflict;
 
 /** Stock of one batch in the pot of another: out of a lot, or straight out of what is strained. Both batches have an entry of it, or neither has. */
 @Component
@@ -42,13 +43,15 @@ class Drawings implements Sources {
     private final BatchMapper mapper;
     private final Histories histories;
     private final Shelf shelf;
+    private final Stops stops;
     private final Kitchens kitchens;
     private final KitchenClock clock;
 
-    Drawings(BatchMapper mapper, Histories histories, Shelf shelf, Kitchens kitchens, KitchenClock clock) {
+    Drawings(BatchMapper mapper, Histories histories, Shelf shelf, Stops stops, Kitchens kitchens, KitchenClock clock) {
         this.mapper = mapper;
         this.histories = histories;
         this.shelf = shelf;
+        this.stops = stops;
         this.kitchens = kitchens;
         this.clock = clock;
     }
@@ -62,11 +65,7 @@ class Drawings implements Sources {
      * @param formula of it
      * @param lot   that it lies in; nothing where it is not put away yet
      */
-    record Source(Draw all, double planned, BatchMapper.BatchRow batch, Formula formula, Optional<Shelf.Lying> lot) {
-        private String inItsBatch() {
-            return lot.map(Shelf.Lying::id).orElse(ShelfEvent.REST);
-        }
-    }
+    record Source(Draw all, double planned, BatchMapper.BatchRow batch, Formula formula, Optional<Shelf.Lying> lot) {}
 
     /** What belongs into another batch when something is logged in one. */
     record Elsewhere(String batchId, BatchEvent event) {}
@@ -75,17 +74,16 @@ class Drawings implements Sources {
     List<Source> open(String kitchenId) {
         List<Source> open = new ArrayList<>();
         Map<String, Double> planned = planned(kitchenId);
-        mapper.open(kitchenId).forEach(row -> rest(row, planned).ifPresent(open::add));
+        mapper.open(kitchenId).forEach(row -> rest(standing(row), planned).ifPresent(open::add));
         LocalDate today = clock.instant().atZone(kitchens.of(kitchenId).zone()).toLocalDate();
-        Map<String, Standing> standing = new HashMap<>();
+        Map<String, Standing> of = new HashMap<>();
         shelf.lots(kitchenId, today, MOST).stream()
                 .filter(lot -> !lot.stopped()
                         && lot.kept() == Kept.COLD
                         && !lot.useBy().isBefore(today))
                 .filter(lot -> lot.left().litres() >= Draw.LEAST_LITRES)
-                .forEach(lot -> mapper.byId(lot.batchId(), kitchenId)
-                        .ifPresent(row -> open.add(
-                                of(lot, row, standing.computeIfAbsent(row.id(), id -> standing(row)), planned))));
+                .forEach(lot -> open.add(source(
+                        lot, of.computeIfAbsent(lot.batchId(), id -> standing(batch(kitchenId, id))), planned)));
         return open;
     }
 
@@ -121,29 +119,35 @@ class Drawings implements Sources {
         return planned;
     }
 
-    /** The entry with what is known of the stock that it draws, whatever it said of that itself. */
+    /**
+     * The entry with what is known of the stock that it draws, whatever it said of that itself.
+     *
+     * @throws Conflict where nobody may have that stock
+     */
     ChoreEvent.Drew known(BatchMapper.BatchRow row, ChoreEvent.Drew drew) {
         Source source = source(row.kitchenId(), drew.draw().source(), Map.of());
         if (source.batch().id().equals(row.id())) {
             throw Refusal.of(Figure.source().name(), "no pot is drawn with its own stock");
         }
+        source.lot()
+                .ifPresent(lot -> stops.unlessHandedOut(
+                        row.kitchenId(), lot.id(), drew.stamp().at()));
         return drew.knowing(source.all());
-    }
-
-    /** The lot that is drawn from, if it is one. */
-    Optional<String> lot(BatchMapper.BatchRow row, ChoreEvent.Drew drew) {
-        return shelf.lot(row.kitchenId(), drew.draw().source()).map(Shelf.Lying::id);
     }
 
     /** What the batch has to be told that is drawn from, when a pot is, or when that is taken back. */
     Optional<Elsewhere> elsewhere(BatchMapper.BatchRow row, Plan plan, List<Logged> logged, BatchEvent event) {
         if (event instanceof ChoreEvent.Drew drew) {
-            Source source = source(row.kitchenId(), drew.draw().source(), Map.of());
+            Optional<Shelf.Lying> lot = shelf.lot(row.kitchenId(), drew.draw().source());
             String into = plan.charge().formula().name() + ", batch " + row.number();
             return Optional.of(new Elsewhere(
-                    source.batch().id(),
+                    giver(lot, drew),
                     new ShelfEvent.DrawnOff(
-                            paired(drew.stamp()), drew.draw().litres(), source.inItsBatch(), row.id(), into)));
+                            paired(drew.stamp()),
+                            drew.draw().litres(),
+                            lot.map(Shelf.Lying::id).orElse(ShelfEvent.REST),
+                            row.id(),
+                            into)));
         }
         if (event instanceof Amendment.Withdrawn withdrawn) {
             return logged.stream()
@@ -153,13 +157,18 @@ class Drawings implements Sources {
                     .map(ChoreEvent.Drew.class::cast)
                     .findFirst()
                     .map(drew -> new Elsewhere(
-                            batch(row.kitchenId(), drew.draw().source()).id(),
+                            giver(shelf.lot(row.kitchenId(), drew.draw().source()), drew),
                             new Amendment.Withdrawn(
                                     paired(withdrawn.stamp()),
                                     paired(drew.stamp()).id(),
                                     withdrawn.reason())));
         }
         return Optional.empty();
+    }
+
+    /** The batch that gives. */
+    private static String giver(Optional<Shelf.Lying> lot, ChoreEvent.Drew drew) {
+        return lot.map(Shelf.Lying::batchId).orElse(drew.draw().source());
     }
 
     /** @throws Refusal where one of two entries is logged or changed without the other */
@@ -182,57 +191,53 @@ class Drawings implements Sources {
         return new BatchEvent.Stamp(id, stamp.at(), stamp.by(), stamp.entered());
     }
 
-    private record Standing(Plan plan, BatchState state) {}
-
-    private Source source(String kitchenId, String id, Map<String, Double> planned) {
-        Optional<Shelf.Lying> lot = shelf.lot(kitchenId, id);
-        BatchMapper.BatchRow row = batch(kitchenId, id);
-        return lot.map(lying -> of(lying, row, standing(row), planned))
-                .or(() -> rest(row, planned))
-                .orElseThrow(() -> Refusal.of("draws", "nothing is left of batch " + row.number()));
-    }
-
-    private BatchMapper.BatchRow batch(String kitchenId, String sourceId) {
-        String id = shelf.lot(kitchenId, sourceId).map(Shelf.Lying::batchId).orElse(sourceId);
-        return mapper.byId(id, kitchenId)
-                .orElseThrow(() -> Refusal.of("draws", "this kitchen has no such lot, and no such batch"));
-    }
-
-    private static Source of(
-            Shelf.Lying lot, BatchMapper.BatchRow row, Standing standing, Map<String, Double> planned) {
-        if (lot.left().litres() < Draw.LEAST_LITRES) {
-            throw Refusal.of("draws", "nothing is left of " + lot.formulaName() + " " + lot.code());
-        }
-        String name = lot.formulaName() + " " + lot.code();
-        return new Source(
-                Expectation.drawn(lot.id(), name, lot.left(), standing.plan(), standing.state()),
-                planned.getOrDefault(lot.id(), 0.0),
-                row,
-                standing.plan().charge().formula(),
-                Optional.of(lot));
-    }
-
-    /** What of a batch is strained and not put away. */
-    private Optional<Source> rest(BatchMapper.BatchRow row, Map<String, Double> planned) {
-        Standing standing = standing(row);
-        Volume rest = Expectation.notPutAway(standing.state());
-        if (rest.litres() < Draw.LEAST_LITRES) {
-            return Optional.empty();
-        }
-        Formula formula = standing.plan().charge().formula();
-        String name = formula.name() + ", batch " + row.number();
-        return Optional.of(new Source(
-                Expectation.drawn(row.id(), name, rest, standing.plan(), standing.state()),
-                planned.getOrDefault(row.id(), 0.0),
-                row,
-                formula,
-                Optional.empty()));
-    }
+    private record Standing(BatchMapper.BatchRow row, Plan plan, BatchState state) {}
 
     private Standing standing(BatchMapper.BatchRow row) {
         List<BatchEvent> events = Logged.events(histories.of(row.id()));
         Plan plan = Batch.standing(histories.plan(row), events);
-        Instant now = clock.instant();
-        return new Standing(plan, Batch.replay(plan, events, now));
+        return new Standing(row, plan, Batch.replay(plan, events, clock.instant()));
+    }
+
+    private BatchMapper.BatchRow batch(String kitchenId, String id) {
+        return mapper.byId(id, kitchenId)
+                .orElseThrow(() -> Refusal.of("draws", "this kitchen has no such lot, and no such batch"));
+    }
+
+    private Source source(String kitchenId, String id, Map<String, Double> planned) {
+        Optional<Shelf.Lying> lot = shelf.lot(kitchenId, id);
+        Standing of = standing(batch(kitchenId, lot.map(Shelf.Lying::batchId).orElse(id)));
+        return lot.map(lying -> source(lying, of, planned))
+                .or(() -> rest(of, planned))
+                .orElseThrow(() -> Refusal.of(
+                        "draws", "nothing is left of batch " + of.row().number()));
+    }
+
+    private static Source source(Shelf.Lying lot, Standing of, Map<String, Double> planned) {
+        String name = lot.formulaName() + " " + lot.code();
+        if (lot.left().litres() < Draw.LEAST_LITRES) {
+            throw Refusal.of("draws", "nothing is left of " + name);
+        }
+        return source(lot.id(), name, lot.left(), of, planned, Optional.of(lot));
+    }
+
+    /** What of a batch is strained and not put away. */
+    private static Optional<Source> rest(Standing of, Map<String, Double> planned) {
+        Volume rest = Expectation.notPutAway(of.state());
+        String name =
+                of.plan().charge().formula().name() + ", batch " + of.row().number();
+        return rest.litres() < Draw.LEAST_LITRES
+                ? Optional.empty()
+                : Optional.of(source(of.row().id(), name, rest, of, planned, Optional.empty()));
+    }
+
+    private static Source source(
+            String id, String name, Volume there, Standing of, Map<String, Double> planned, Optional<Shelf.Lying> lot) {
+        return new Source(
+                Expectation.drawn(id, name, there, of.plan(), of.state()),
+                planned.getOrDefault(id, 0.0),
+                of.row(),
+                of.plan().charge().formula(),
+                lot);
     }
 }

@@ -32,7 +32,6 @@ class KitchenAround {
     private final Stations stations;
     private final Boxes boxes;
     private final Stops stops;
-    private final Drawings drawings;
     private final Shelf shelf;
 
     KitchenAround(
@@ -42,7 +41,6 @@ class KitchenAround {
             Stations stations,
             Boxes boxes,
             Stops stops,
-            Drawings drawings,
             Shelf shelf) {
         this.mapper = mapper;
         this.cleanDowns = cleanDowns;
@@ -50,7 +48,6 @@ class KitchenAround {
         this.stations = stations;
         this.boxes = boxes;
         this.stops = stops;
-        this.drawings = drawings;
         this.shelf = shelf;
     }
 
@@ -70,10 +67,6 @@ class KitchenAround {
         }
         if (event instanceof ChoreEvent.Took took) {
             boxes.mayTake(row.kitchenId(), plan.charge().formula(), took);
-        }
-        if (event instanceof ChoreEvent.Drew drew) {
-            Instant at = drew.stamp().at();
-            drawings.lot(row, drew).ifPresent(lot -> stops.unlessHandedOut(row.kitchenId(), lot, at));
         }
         if (event instanceof PotEvent.Filled) {
             unlessTaken(row, plan);

@@ -18,6 +18,7 @@ import potamos.core.batch.SlipEvent;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
+import potamos.server.Ids;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.coldside.Shelf;
@@ -34,10 +35,7 @@ class SlipEndpoint {
      * @param celsius read at handing over; nothing where nobody read it
      */
     record TakingOver(
-            @NotNull @Pattern(regexp = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
-            String id,
-
-            Double celsius) {}
+            @NotNull @Pattern(regexp = Ids.PATTERN) String id, Double celsius) {}
 
     /**
      * Litres of it come back.
@@ -46,8 +44,7 @@ class SlipEndpoint {
      * @param reason  why
      */
     record Return(
-            @NotNull @Pattern(regexp = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
-            String id,
+            @NotNull @Pattern(regexp = Ids.PATTERN) String id,
 
             Double litres,
             Double celsius,
