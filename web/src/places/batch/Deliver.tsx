@@ -139,26 +139,19 @@ const DROP = 0.01
 /** In the place of a lot: what is strained and not put away yet. */
 const REST = 'rest'
 
-/** The lots of a batch, and which one is handed out of. */
+/** The lots of a batch and what is not put away yet, and which of them is handed out of. */
 function Lots({ page, chosen, onChoose }: { page: Page; chosen?: string; onChoose: (id: string) => void }) {
   const units = useUnits()
+  const lots = page.lots.map((one) => ({
+    id: one.id,
+    words: `${one.containers > 1 ? `${one.containers} × ` : ''}${one.container || 'lot'}, ${keptName[one.kept]}`,
+    litres: one.leftL,
+  }))
+  const rest = page.restL > DROP ? [{ id: REST, words: 'not put away yet', litres: page.restL }] : []
   return (
     <fieldset className="m-0 grid gap-2 border-0 p-0">
       <legend className="text-15 mb-1 p-0 font-semibold">Out of</legend>
-      {page.restL > DROP && (
-        <label className="border-ink bg-raised has-checked:bg-ink has-checked:text-surface has-focus-visible:outline-river flex min-h-[48px] cursor-pointer items-center justify-between gap-3 rounded-md border-2 px-4 has-focus-visible:outline-3">
-          <input
-            type="radio"
-            name="lot"
-            className="sr-only"
-            checked={chosen === REST}
-            onChange={() => onChoose(REST)}
-          />
-          <span>not put away yet</span>
-          <b className="font-semibold">{units.litres(page.restL)}</b>
-        </label>
-      )}
-      {page.lots.map((one) => (
+      {[...rest, ...lots].map((one) => (
         <label
           key={one.id}
           className="border-ink bg-raised has-checked:bg-ink has-checked:text-surface has-focus-visible:outline-river flex min-h-[48px] cursor-pointer items-center justify-between gap-3 rounded-md border-2 px-4 has-focus-visible:outline-3"
@@ -170,14 +163,13 @@ function Lots({ page, chosen, onChoose }: { page: Page; chosen?: string; onChoos
             checked={one.id === chosen}
             onChange={() => onChoose(one.id)}
           />
-          <span>
-            {one.containers > 1 ? `${one.containers} × ` : ''}
-            {one.container || 'lot'}, {keptName[one.kept]}
-          </span>
-          <b className="font-semibold">{units.litres(one.leftL)}</b>
-          <Link to={`/lots/${one.id}`} className="text-inherit">
-            Open
-          </Link>
+          <span>{one.words}</span>
+          <b className="font-semibold">{units.litres(one.litres)}</b>
+          {one.id !== REST && (
+            <Link to={`/lots/${one.id}`} className="text-inherit">
+              Open
+            </Link>
+          )}
         </label>
       ))}
     </fieldset>

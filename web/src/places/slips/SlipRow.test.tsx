@@ -61,6 +61,20 @@ describe('a slip', () => {
     expect((posted()[0]!.body as { id: string }).id).toMatch(/^[0-9a-f-]{36}$/)
   })
 
+  it('says so where somebody has taken it over meanwhile', async () => {
+    open(
+      {},
+      {
+        'POST /api/deliveries/slip/taking-over': problem(422, 'it is already taken over', {
+          act: { reason: 'it is already taken over' },
+        }),
+      },
+    )
+    fireEvent.click(await screen.findByRole('button', { name: 'Take over' }))
+    fireEvent.click(screen.getByRole('button', { name: 'I have it' }))
+    expect(await screen.findByText(/it is already taken over/i)).toBeTruthy()
+  })
+
   it('says who has taken it over, and is not taken over again', async () => {
     open({ takenOverAt: '2026-11-25T08:20:00Z', takenOverBy: 'Priya Lindqvist' })
     expect(said(await screen.findByRole('listitem'))).toMatch(/taken over 09:20, Priya Lindqvist/)

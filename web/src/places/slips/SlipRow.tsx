@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react'
+import { useState, type FormEvent, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { api, data, newId, type Schemas } from '../../api/client'
 import { useChange } from '../../api/queries'
@@ -72,44 +72,34 @@ export function SlipRow({ slip, station, hand }: { slip: Slip; station?: string;
 function TakeOver({ slip, onClose }: { slip: Slip; onClose: () => void }) {
   const units = useUnits()
   const [celsius, setCelsius] = useState<number>()
-  const [id] = useState(newId)
-  const take = useChange(
-    async () => {
-      await data(
-        api.POST('/api/deliveries/{id}/taking-over', {
-          params: { path: { id: slip.id } },
-          body: { id, celsius },
-        }),
-      )
-      onClose()
-    },
-    ...CHANGES,
+  const said = useSaid(onClose, (id) =>
+    api.POST('/api/deliveries/{id}/taking-over', {
+      params: { path: { id: slip.id } },
+      body: { id, celsius },
+    }),
   )
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    take.mutate(undefined)
-  }
   return (
-    <Sheet title="Take over" open onClose={onClose}>
-      <form onSubmit={submit} className="grid gap-5">
-        <p className="text-18 m-0">
-          <b className="font-semibold">{units.litres(slip.litres)}</b> {slip.formulaName}. From here it is
-          yours to keep hot, or cold.
-        </p>
-        <NumberField
-          label="In the stock, if you read it"
-          dimension="celsius"
-          units={units.units}
-          value={celsius}
-          onValue={setCelsius}
-          problem={take.error?.fields.celsius}
-        />
-        {take.error && !take.error.fields.celsius && <Note>{take.error.message}.</Note>}
-        <Button type="submit" tone="act" large disabled={take.isPending}>
-          {take.isPending ? 'Taking over …' : 'I have it'}
-        </Button>
-      </form>
-    </Sheet>
+    <SaySheet
+      title="Take over"
+      said={said}
+      fields={['celsius']}
+      says="I have it"
+      saying="Taking over …"
+      onClose={onClose}
+    >
+      <p className="text-18 m-0">
+        <b className="font-semibold">{units.litres(slip.litres)}</b> {slip.formulaName}. From here it is yours
+        to keep hot, or cold.
+      </p>
+      <NumberField
+        label="In the stock, if you read it"
+        dimension="celsius"
+        units={units.units}
+        value={celsius}
+        onValue={setCelsius}
+        problem={said.error?.fields.celsius}
+      />
+    </SaySheet>
   )
 }
 
@@ -118,51 +108,92 @@ function SendBack({ slip, left, onClose }: { slip: Slip; left: number; onClose: 
   const [litres, setLitres] = useState<number>()
   const [celsius, setCelsius] = useState<number>()
   const [reason, setReason] = useState('')
+  const said = useSaid(onClose, (id) =>
+    api.POST('/api/deliveries/{id}/returns', {
+      params: { path: { id: slip.id } },
+      body: { id, litres, celsius, reason },
+    }),
+  )
+  return (
+    <SaySheet
+      title="Send back"
+      said={said}
+      fields={['litres', 'celsius']}
+      says={litres ? `Send ${units.litres(litres)} back` : undefined}
+      saying="Sending back …"
+      onClose={onClose}
+    >
+      <NumberField
+        label={`${units.Litres}, of ${units.litres(left)}`}
+        dimension="litres"
+        units={units.units}
+        value={litres}
+        onValue={setLitres}
+        problem={said.error?.fields.litres}
+      />
+      <NumberField
+        label="In the stock"
+        dimension="celsius"
+        units={units.units}
+        value={celsius}
+        onValue={setCelsius}
+        problem={said.error?.fields.celsius}
+      />
+      <TextField label="Why" value={reason} onValue={setReason} maxLength={300} />
+      <p className="text-15 text-quiet m-0">
+        {slip.lotId
+          ? 'What is read cold lies in its lot again. What is not, or is not read at all, is thrown away.'
+          : 'It never lay in a lot: what comes back of it is thrown away.'}
+      </p>
+    </SaySheet>
+  )
+}
+
+/** Says something of a slip, under one id however often it is sent. */
+function useSaid(onSaid: () => void, say: (id: string) => Parameters<typeof data>[0]) {
   const [id] = useState(newId)
-  const back = useChange(
+  return useChange(
     async () => {
-      await data(
-        api.POST('/api/deliveries/{id}/returns', {
-          params: { path: { id: slip.id } },
-          body: { id, litres, celsius, reason },
-        }),
-      )
-      onClose()
+      await data(say(id))
+      onSaid()
     },
     ...CHANGES,
   )
+}
+
+/** What is asked for, and the button that says it. */
+function SaySheet({
+  title,
+  said,
+  fields,
+  says,
+  saying,
+  onClose,
+  children,
+}: {
+  title: string
+  said: ReturnType<typeof useSaid>
+  /** That say themselves what is wrong with them. */
+  fields: string[]
+  /** Nothing where there is nothing to say yet. */
+  says?: string
+  saying: string
+  onClose: () => void
+  children: ReactNode
+}) {
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    back.mutate(undefined)
+    said.mutate(undefined)
   }
   return (
-    <Sheet title="Send back" open onClose={onClose}>
+    <Sheet title={title} open onClose={onClose}>
       <form onSubmit={submit} className="grid gap-5">
-        <NumberField
-          label={`${units.Litres}, of ${units.litres(left)}`}
-          dimension="litres"
-          units={units.units}
-          value={litres}
-          onValue={setLitres}
-          problem={back.error?.fields.litres}
-        />
-        <NumberField
-          label="In the stock"
-          dimension="celsius"
-          units={units.units}
-          value={celsius}
-          onValue={setCelsius}
-          problem={back.error?.fields.celsius}
-        />
-        <TextField label="Why" value={reason} onValue={setReason} maxLength={300} />
-        <p className="text-15 text-quiet m-0">
-          {slip.lotId
-            ? 'What is read cold lies in its lot again. What is not, or is not read at all, is thrown away.'
-            : 'It never lay in a lot: what comes back of it is thrown away.'}
-        </p>
-        {back.error && Object.keys(back.error.fields).length === 0 && <Note>{back.error.message}.</Note>}
-        <Button type="submit" tone="act" large disabled={back.isPending || !litres}>
-          {back.isPending ? 'Sending back …' : litres ? `Send ${units.litres(litres)} back` : 'How much?'}
+        {children}
+        {said.error && !fields.some((field) => said.error!.fields[field]) && (
+          <Note>{said.error.message}.</Note>
+        )}
+        <Button type="submit" tone="act" large disabled={said.isPending || says === undefined}>
+          {said.isPending ? saying : (says ?? 'How much?')}
         </Button>
       </form>
     </Sheet>
