@@ -6,8 +6,9 @@ export type Box = Schemas['BoxView']
 const BOXES_AT_ONCE = 200
 
 /** What lies in the larder, first what has to go first. */
-export const useBoxes = () =>
+export const useBoxes = (enabled = true) =>
   useInfiniteQuery({
+    enabled,
     queryKey: ['larder', 'boxes'],
     queryFn: ({ pageParam }) =>
       data(api.GET('/api/larder', { params: { query: pageParam ? { from: pageParam } : {} } })),

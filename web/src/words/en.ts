@@ -73,6 +73,8 @@ export const keptName: Record<Schemas['LotView']['kept'], string> = words.kept
 /** Why a box of the larder may not be used now. */
 export const boxRefusedWords: Record<NonNullable<Schemas['BoxView']['refused']>, string> = words.boxRefused
 /** What became of a box. */
+export const leftoverName: Record<Schemas['LeftOfferView']['as'], string> = words.leftover
+export const massName: Record<Schemas['MassView']['cause'], string> = words.mass
 export const boxStoryName: Record<Schemas['StoryView']['kind'], string> = words.boxStory
 /** How much a station counts. */
 export type Importance = Schemas['StationView']['importance']

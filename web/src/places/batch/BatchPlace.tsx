@@ -15,6 +15,7 @@ import { ActSheet } from './ActSheet'
 import { BatchActs } from './BatchActs'
 import { BatchCooling } from './BatchCooling'
 import { BatchCourse } from './BatchCourse'
+import { BatchLeft, Kilograms } from './BatchLeft'
 import { BatchPhotos } from './BatchPhotos'
 import { BatchPot } from './BatchPot'
 import { BatchRecord } from './BatchRecord'
@@ -106,7 +107,10 @@ function Batch({ page }: { page: Page }) {
         <section aria-label={inPot ? 'The pot' : 'Cooling'}>
           {inPot ? <BatchPot page={page} colour={colour} /> : <BatchCooling page={page} />}
         </section>
-        <BatchActs page={page} colour={colour} onAsk={setAsked} />
+        <div>
+          <BatchActs page={page} colour={colour} onAsk={setAsked} />
+          <BatchLeft page={page} />
+        </div>
       </div>
       <BatchWeighOut page={page} />
       <Scanned page={page} />
@@ -134,6 +138,7 @@ function Batch({ page }: { page: Page }) {
             colour={colour}
             yieldName={yieldName(card, units.out)}
           />
+          <Kilograms page={page} colour={colour} />
           <BatchPhotos page={page} />
         </section>
         <BatchRecord page={page} />

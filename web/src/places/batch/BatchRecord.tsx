@@ -4,7 +4,7 @@ import { usePhotos, type Page, type Photo } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Heading } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
-import { eventName, ladleName, phaseName, setName, shadeName, subjectName } from '../../words/en'
+import { choiceName, eventName, ladleName, phaseName, setName, shadeName, subjectName } from '../../words/en'
 import { duration } from '../../words/time'
 import { CorrectSheet } from './CorrectSheet'
 
@@ -160,12 +160,15 @@ function useFigureWords(page: Page) {
       phase && phaseName[phase].toLowerCase(),
       figures.card !== undefined && cardWords(figures.card, figures.value ?? 0),
       figures.card === undefined && figures.value !== undefined && `${figures.value.toFixed(1)} °Bx`,
+      figures.leftOver && choiceName[figures.leftOver],
       figures.kg !== undefined && units.kg(figures.kg),
       figures.litres !== undefined && units.jug(figures.litres),
       figures.belowRimCm !== undefined && `${units.cm(figures.belowRimCm)} below the rim`,
       figures.litres === undefined && figures.celsius !== undefined && units.celsius(figures.celsius),
       figures.longerMin !== undefined && `+${duration(figures.longerMin)}`,
-      figures.source,
+      figures.otherLitres === undefined
+        ? figures.source
+        : `with ${units.jug(figures.otherLitres)} of ${figures.source}`,
       figures.into && `into ${figures.into}`,
       figures.words,
     ]

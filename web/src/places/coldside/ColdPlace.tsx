@@ -41,7 +41,15 @@ export default function ColdPlace() {
           )}
         </section>
         <section>
-          <Heading aside="first what goes first">On the shelf</Heading>
+          <Heading
+            aside={
+              <>
+                first what goes first; as <a href="/api/lots.csv">CSV</a>
+              </>
+            }
+          >
+            On the shelf
+          </Heading>
           {shelf.length === 0 ? (
             <Empty title="The shelf is empty">
               A lot appears when a cold batch is put away, with its use-by day and allergens.

@@ -1,6 +1,7 @@
 import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { setServerTime } from '../../api/clock'
+import type { Source } from '../../api/draws'
 import type { Card, Lot, Page } from '../../api/queries'
 import { answer, network, person, problem, visit, type Answers, said } from '../../testing/kitchen'
 import ColdPlace from './ColdPlace'
@@ -162,6 +163,64 @@ describe('a lot', () => {
     fireEvent.click(await screen.findByRole('button', { name: /^Deliver/ }))
     await expect.poll(() => sent.filter((s) => s.method === 'POST').length).toBe(1)
     expect(sent.find((s) => s.method === 'POST')!.body).toMatchObject({ kind: 'delivered', lotId: lot().id })
+  })
+
+  it('is blended with a lot of another batch, and the new lot opens', async () => {
+    const source = answer<Source[]>('sources').find((one) => one.useBy !== undefined)!
+    const other = {
+      ...source,
+      batchId: 'monday',
+      stock: { ...source.stock, sourceId: 'mondays', name: 'White chicken stock 261123-9' },
+    }
+    const sent = open({
+      '/api/sources': [source, other],
+      [`POST /api/batches/${lot().batchId}/acts`]: shelved(),
+    })
+    fireEvent.click(await screen.findByRole('button', { name: 'Blend it' }))
+    const sheet = screen.getByRole('dialog', { name: 'Blend with another lot' })
+    // The lot itself is of this batch, and is not offered to itself.
+    const slider = await within(sheet).findByRole('slider', { name: other.stock.name })
+    expect(within(sheet).queryByRole('slider', { name: source.stock.name })).toBeNull()
+    fireEvent.keyDown(slider, { key: 'End' })
+    const both = lot().leftL + other.stock.litres - other.plannedL
+    fireEvent.click(
+      within(sheet).getByRole('button', { name: new RegExp(`^Pour ${both.toFixed(1)}.L together`) }),
+    )
+    await expect.poll(() => sent.filter((s) => s.method === 'POST').length).toBe(1)
+    expect(sent.find((s) => s.method === 'POST')!.body).toMatchObject({
+      kind: 'blended',
+      lotId: lot().id,
+      litres: lot().leftL,
+      sourceId: 'mondays',
+      otherLitres: other.stock.litres - other.plannedL,
+    })
+  })
+
+  it('says what was poured to it', async () => {
+    open({
+      [`/api/lots/${lot().id}`]: {
+        ...lot(),
+        blend: [{ sourceId: 'mondays', name: 'White chicken stock 261123-9', litres: 2 }],
+      },
+    })
+    const link = await screen.findByRole('link', { name: 'White chicken stock 261123-9' })
+    expect(link.getAttribute('href')).toBe('/lots/mondays')
+    expect(said(link.closest('p'))).toMatch(/Blended with 2\.0.L of/)
+  })
+
+  it('is counted as what is really there', async () => {
+    const sent = open({ [`POST /api/batches/${lot().batchId}/acts`]: shelved() })
+    fireEvent.click(await screen.findByRole('button', { name: 'Count it' }))
+    const field = screen.getByRole('textbox', { name: 'Really there' })
+    expect(field).toHaveProperty('value', '')
+    fireEvent.change(field, { target: { value: '1.5' } })
+    fireEvent.click(screen.getByRole('button', { name: 'That is there' }))
+    await expect.poll(() => sent.filter((s) => s.method === 'POST').length).toBe(1)
+    expect(sent.find((s) => s.method === 'POST')!.body).toMatchObject({
+      kind: 'counted',
+      lotId: lot().id,
+      litres: 1.5,
+    })
   })
 
   it('goes into the freezer and is poured away with a reason, each as an act of its batch', async () => {

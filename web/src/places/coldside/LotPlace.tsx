@@ -56,6 +56,18 @@ export default function LotPlace() {
             />
             <Figure name="Contains" value={containsWords(it).replace(/^contains /, '')} />
           </dl>
+          {it.blend.length > 0 && (
+            <p className="text-18 mt-5 mb-0">
+              Blended with{' '}
+              {it.blend.map((part, i) => (
+                <span key={part.sourceId}>
+                  {i > 0 && ', '}
+                  {units.litres(part.litres)} of <Link to={`/lots/${part.sourceId}`}>{part.name}</Link>
+                </span>
+              ))}
+              .
+            </p>
+          )}
           {may('READ') && (
             <p className="mt-6">
               <a

@@ -6,6 +6,7 @@ import { Note } from '../../kit/Note'
 import { SelectField } from '../../kit/SelectField'
 import { useUnits } from '../../kit/session'
 import { BedMix } from './BedMix'
+import { ComesFrom } from './ComesFrom'
 import { DrawnWith } from './DrawnWith'
 import { WaterRule } from './WaterRule'
 import type { GoalKind, Wish } from './wish'
@@ -44,6 +45,7 @@ export function ChargeControls({ charge, wish, onWish, problem }: Props) {
       className="grid content-start gap-5 lg:col-start-1 lg:row-span-2 lg:row-start-1"
     >
       {ofStock && <DrawnWith charge={charge} wish={wish} onWish={onWish} />}
+      <ComesFrom charge={charge} wish={wish} onWish={onWish} />
       {!byDraws && (
         <div className="grid gap-1">
           <span className="text-15 font-semibold">Solve from</span>

@@ -68,6 +68,7 @@ function Solver({ slug, call }: { slug: string; call?: Call }) {
             cut: {},
             swaps: {},
             draws: {},
+            brought: {},
           })
         }
       />

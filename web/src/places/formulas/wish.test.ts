@@ -12,6 +12,7 @@ const wish: Wish = {
   schools: { tomato: 'none', press: 'true' },
   bed: { 'beef-knuckle': 0.75, 'beef-shank-marrow': 0.25 },
   cut: { onion: 14 },
+  brought: { bed: 'a-box' },
   swaps: { parsnip: 'carrot' },
   draws: { 'lot-a': 4.5, 'lot-b': 8 },
 }

@@ -26,6 +26,8 @@ export interface Wish {
   swaps: Record<string, string>
   /** Litres of stock in the place of water, by where they lie. */
   draws: Record<string, number>
+  /** Boxes of the larder that came out of other pots, by the part that each stands for. */
+  brought: Record<string, string>
 }
 
 export const schoolFields = Object.keys(schools) as SchoolName[]
@@ -54,6 +56,7 @@ export function readWish(params: URLSearchParams, first = 10): Wish {
     cut: readPairs(params.get('cut')),
     swaps: readSwaps(params.get('swap')),
     draws: readPairs(params.get('draw')),
+    brought: readSwaps(params.get('brought')),
   }
 }
 
@@ -77,6 +80,8 @@ export function writeWish(wish: Wish): URLSearchParams {
   const swaps = Object.entries(wish.swaps)
   if (Object.keys(wish.draws).length) made.set('draw', writePairs(wish.draws))
   if (swaps.length) made.set('swap', swaps.map(([item, by]) => `${item}:${by}`).join(','))
+  const brought = Object.entries(wish.brought)
+  if (brought.length) made.set('brought', brought.map(([part, box]) => `${part}:${box}`).join(','))
   return made
 }
 
@@ -88,6 +93,7 @@ const optionOf = (school: SchoolName, word: string) =>
 export function requestOf(wish: Wish, formula: string): ChargeRequest {
   const bed = Object.entries(wish.bed)
   const draws = Object.entries(wish.draws)
+  const brought = Object.entries(wish.brought)
   const chosen = Object.fromEntries(
     Object.entries(wish.schools).map(([school, word]) => [school, optionOf(school as SchoolName, word)]),
   )
@@ -102,6 +108,7 @@ export function requestOf(wish: Wish, formula: string): ChargeRequest {
     cutMm: Object.keys(wish.cut).length ? wish.cut : undefined,
     swaps: Object.keys(wish.swaps).length ? wish.swaps : undefined,
     draws: draws.length ? draws.map(([sourceId, litres]) => ({ sourceId, litres })) : undefined,
+    brought: brought.length ? brought.map(([part, boxId]) => ({ part, boxId })) : undefined,
   }
 }
 

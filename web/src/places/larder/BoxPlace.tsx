@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react'
+import { useState, type FormEvent, type ReactNode } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, data, newId, type Schemas } from '../../api/client'
 import { useBox, useWanting } from '../../api/larder'
@@ -58,6 +58,16 @@ export default function BoxPlace() {
               />
             )}
             {box.supplier && <Told name="From" value={box.supplier} />}
+            {box.of && (
+              <Told
+                name="Left over of"
+                value={
+                  <Link to={`/batches/${box.of.batchId}`}>
+                    {box.of.formulaName}, batch {box.of.batchNumber}
+                  </Link>
+                }
+              />
+            )}
             {box.pricePerKg !== undefined && (
               <Told name="Price" value={`${box.pricePerKg.toFixed(2)} per kg`} />
             )}
@@ -133,7 +143,17 @@ export default function BoxPlace() {
   )
 }
 
-function Told({ name, value, large, bad }: { name: string; value: string; large?: boolean; bad?: boolean }) {
+function Told({
+  name,
+  value,
+  large,
+  bad,
+}: {
+  name: string
+  value: ReactNode
+  large?: boolean
+  bad?: boolean
+}) {
   return (
     <div>
       <dt className="text-13 text-quiet">{name}</dt>

@@ -103,7 +103,13 @@ function OnShelf({ box, most }: { box: Box; most: number }) {
       >
         <span className="text-15 leading-tight font-semibold first-letter:uppercase">{box.name}</span>
         <span className="text-13 text-quiet leading-tight">
-          {box.softAt && box.refused === 'FROZEN' ? 'thawing' : box.trim ? 'trim' : box.supplierLot}
+          {box.softAt && box.refused === 'FROZEN'
+            ? 'thawing'
+            : box.trim
+              ? 'trim'
+              : box.of
+                ? `of batch ${box.of.batchNumber}`
+                : box.supplierLot}
           {box.useBy && !box.trim && (
             <span className="block whitespace-nowrap">by {plainDay(box.useBy)}</span>
           )}

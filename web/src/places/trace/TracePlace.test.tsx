@@ -40,6 +40,7 @@ const trace: Trace = {
       place: 'Cold store',
     },
   ],
+  left: [],
   slips: [
     {
       id: 'slip',

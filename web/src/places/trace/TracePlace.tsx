@@ -68,7 +68,8 @@ function Found({ what, trace }: { what: string; trace: Trace }) {
   const may = useMay()
   const pots = [...trace.before, ...trace.batches].sort((a, b) => a.number - b.number)
   const batches = pots.map((one) => one.id)
-  const lots = trace.lots.map((one) => one.id)
+  const lots = [...trace.lots.map((one) => one.id), ...trace.left.map((one) => one.boxId)]
+  const mostLeft = Math.max(0.001, ...trace.left.map((one) => one.kg))
   const mostKg = Math.max(0.001, ...trace.taken.map((one) => one.kg))
   const mostL = Math.max(0.001, ...trace.lots.map((one) => one.litres))
   return (
@@ -101,7 +102,10 @@ function Found({ what, trace }: { what: string; trace: Trace }) {
           arcs={trace.drawn.map((one) => ({
             from: one.batchId,
             to: one.intoId,
-            weight: one.litres / Math.max(mostL, one.litres),
+            weight:
+              one.litres === undefined
+                ? (one.kg ?? 0) / Math.max(mostKg, one.kg ?? 0)
+                : one.litres / Math.max(mostL, one.litres),
           }))}
           rowHeight={ROW}
         />
@@ -121,7 +125,14 @@ function Found({ what, trace }: { what: string; trace: Trace }) {
         <Confluence
           left={batches}
           right={lots}
-          bends={trace.lots.map((one) => ({ from: one.batchId, to: one.id, weight: one.litres / mostL }))}
+          bends={[
+            ...trace.lots.map((one) => ({ from: one.batchId, to: one.id, weight: one.litres / mostL })),
+            ...trace.left.map((one) => ({
+              from: one.batchId,
+              to: one.boxId,
+              weight: one.kg / mostLeft / 2,
+            })),
+          ]}
           rowHeight={ROW}
         />
         <Column name="Put away" empty="Nothing of it is put away.">
@@ -137,6 +148,15 @@ function Found({ what, trace }: { what: string; trace: Trace }) {
                 {lot.place}
                 {lot.stopped !== undefined && <b className="text-hazard font-semibold"> stopped</b>}
               </span>
+            </Row>
+          ))}
+          {trace.left.map((left) => (
+            <Row key={left.boxId} struck={left.stopped}>
+              <Link to={`/larder/${left.boxId}`} className="text-18 font-semibold">
+                {left.name}
+              </Link>
+              <span className="text-15 block">{units.kg(left.kg)} left over</span>
+              {left.stopped && <b className="text-13 text-hazard font-semibold">stopped</b>}
             </Row>
           ))}
         </Column>
@@ -164,6 +184,9 @@ function Found({ what, trace }: { what: string; trace: Trace }) {
         <a href={`/api/trace.csv?what=${encodeURIComponent(what)}`} download className="font-semibold">
           As a table
         </a>
+        <a href={`/api/trace.jsonld?what=${encodeURIComponent(what)}`} download className="font-semibold">
+          As linked data
+        </a>
         <Button tone="quiet" onClick={() => window.print()}>
           Print
         </Button>
@@ -181,15 +204,22 @@ function wentIn(trace: Trace, batch: string, units: Formatters): string[] {
     ...(kg > 0 ? [`${units.kg(kg)} of it`] : []),
     ...trace.drawn
       .filter((one) => one.intoId === batch)
-      .map((one) => `${units.litres(one.litres)} of batch ${number(one.batchId) ?? '?'}`),
+      .map((one) => {
+        const much =
+          one.litres === undefined
+            ? `${units.kg(one.kg ?? 0)} ${(one.leftOver ?? '').toLowerCase()}`
+            : units.litres(one.litres)
+        return `${much} of batch ${number(one.batchId) ?? '?'}`
+      }),
   ]
 }
 
 function Column({ name, empty, children }: { name: string; empty: string; children: ReactNode[] }) {
+  const none = children.flat().length === 0
   return (
     <section aria-label={name} className="w-full min-w-[190px] lg:flex-1">
       <h2 className="text-18 m-0 h-10 font-bold">{name}</h2>
-      {children.length === 0 ? (
+      {none ? (
         <p className="text-15 text-quiet m-0">{empty}</p>
       ) : (
         <ul className="m-0 list-none p-0">{children}</ul>
@@ -226,6 +256,7 @@ function Recall({ what, trace }: { what: string; trace: Trace }) {
   const all = [
     ...trace.boxes.map((box) => box.stopped),
     ...trace.lots.map((lot) => lot.stopped !== undefined),
+    ...trace.left.map((left) => left.stopped),
   ]
   if (all.length > 0 && all.every(Boolean))
     return <Note tone="hazard">All of it is stopped. Each box and lot is released on its own page.</Note>

@@ -56,6 +56,10 @@ final class Upcasting {
                         "stock",
                         old -> mapper.valueToTree(kind(Liquid.Kind.WATER.name()).test(old) ? 0.0 : 1.0)),
                 new Step(old -> old.path("kind").asString("").equals("fill"), "draws", old -> mapper.createArrayNode()),
+                new Step(
+                        old -> old.path("kind").asString("").equals("fill"),
+                        "brought",
+                        old -> mapper.createArrayNode()),
                 new Step(has("passes", "pressed"), "transfer", old -> mapper.valueToTree(FinishPhase.Transfer.LADLE)),
                 new Step(has("pieceG", "kgPerL"), "traits", old -> mapper.createArrayNode()),
                 new Step(has("pieceG", "kgPerL"), "allergens", old -> mapper.createArrayNode()),
@@ -97,6 +101,8 @@ final class Upcasting {
                 new Step(kind("delivered"), "lot", old -> mapper.valueToTree("")),
                 new Step(kind("delivered"), "temperature", old -> mapper.nullNode()),
                 new Step(kind("discarded"), "lot", old -> mapper.valueToTree("")),
+                // Whatever lay in the larder was delivered.
+                new Step(kind("took"), "contents", old -> mapper.nullNode()),
                 // A level was held or left before it could be refilled in rounds.
                 new Step(
                         has("hold", "drop", "water"),

@@ -7,6 +7,7 @@ GRANT SELECT, INSERT ON formula             TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON hand_over           TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON hand_over_signature TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON larder_box          TO potamos@'127.0.0.1';
+GRANT SELECT, INSERT, UPDATE, DELETE ON left_over       TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON larder_entry        TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON lot_stop            TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON photo               TO potamos@'127.0.0.1';

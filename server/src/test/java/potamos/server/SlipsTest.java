@@ -85,6 +85,21 @@ class SlipsTest {
         assertThat(theirs.path("allergensUnknown").asBoolean()).isFalse();
     }
 
+    /** Also without a call: what it never has it is never handed. */
+    @Test
+    void aStationThatNeverHasCeleryIsHandedNone() {
+        String name = "No celery " + id().substring(0, 6);
+        Visitor chef = Visitor.signedIn("tomaz");
+        chef.post("/api/kitchen/stations", "{\"name\": \"%s\", \"without\": [\"CELERY\"]}".formatted(name));
+        TestBatch batch = TestBatch.accepted(cook, 12).stored(11);
+        Visitor.Answer refused =
+                batch.tryLog(id(), "delivered", "\"litres\": 2, \"stationId\": \"%s\"".formatted(station(name)));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.reason("stationId")).contains("celery");
+        assertThat(deliver(batch, id(), 2, "").status()).isEqualTo(200);
+        chef.delete("/api/kitchen/stations/" + station(name));
+    }
+
     @Test
     void aStationTakesOverWhatItWasHandedAndNobodyElseDoes() {
         TestBatch batch = TestBatch.accepted(cook, 12).stored(11);

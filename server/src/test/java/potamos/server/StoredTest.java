@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import potamos.core.batch.Amendment;
 import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
+import potamos.core.batch.ChoreEvent;
 import potamos.core.batch.EventKind;
 import potamos.core.batch.Fact;
 import potamos.core.batch.Plan;
@@ -91,6 +92,14 @@ class StoredTest {
         } else {
             assertThat(fact.figures().byName()).doesNotContainKey("lotId");
         }
+    }
+
+    @Test
+    void whatWasTakenBeforeAnythingWasLeftOverWasDelivered() throws IOException {
+        Path golden = GOLDEN.resolve("earlier").resolve("took-before-leftovers.json");
+        ChoreEvent.Took took = (ChoreEvent.Took) json.event(Files.readString(golden), ENTERED);
+        assertThat(took.contents()).isEmpty();
+        assertThat(took.mass().kg()).isEqualTo(6.2);
     }
 
     @Test

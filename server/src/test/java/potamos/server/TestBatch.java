@@ -73,6 +73,56 @@ final class TestBatch {
         return this;
     }
 
+    /** Made of what is left over of another batch, which lies in that box. */
+    static TestBatch ofLeftover(Visitor cook, String formula, double bedKg, String box) {
+        String id = UUID.randomUUID().toString();
+        Visitor.Answer answer = cook.post(
+                "/api/batches", """
+                {"id": "%s", "callId": null, "charge": %s}
+                """.formatted(id, chargeOfLeftover(TestKitchen.freshPot(cook), formula, bedKg, box)));
+        assertThat(answer.status()).as("%s", answer.body()).isEqualTo(201);
+        return new TestBatch(cook, id);
+    }
+
+    static String chargeOfLeftover(String pot, String formula, double bedKg, String box) {
+        return """
+                {"formula": "%s", "goal": "BED", "value": %s, "vesselId": "%s", "readyBy": "%s", "brought": [%s]}
+                """.formatted(
+                        formula,
+                        bedKg,
+                        pot,
+                        now().plus(Duration.ofHours(40)),
+                        "{\"part\": \"bed\", \"boxId\": \"%s\"}".formatted(box));
+    }
+
+    /** Of any formula with a bed, from its chores to the last strainer. */
+    TestBatch strained(double bedKg, double filled, int simmerMin, double out) {
+        if (page().at("/weighedKg/bed").isMissingNode()) {
+            log("weighed-in", "\"part\": \"bed\", \"kg\": " + bedKg);
+        }
+        page().at("/chores")
+                .valueStream()
+                .forEach(chore ->
+                        log("finished", "\"step\": " + chore.path("step").asInt()));
+        log("filled", "\"litres\": %s, \"celsius\": 12".formatted(filled));
+        log("heat-on", "");
+        wait(60);
+        log("simmer-reached", "");
+        wait(simmerMin);
+        log("judged-enough", "");
+        wait(20);
+        log("strained", "\"litres\": %s, \"passes\": 2".formatted(out));
+        return this;
+    }
+
+    /** Keeps or throws away so much of what it was strained off; the box that it lies in has the id of its entry. */
+    String leftOver(String as, double kg) {
+        String id = UUID.randomUUID().toString();
+        Visitor.Answer answer = tryLog(id, "left-over", "\"leftOver\": \"%s\", \"kg\": %s".formatted(as, kg));
+        assertThat(answer.status()).as("%s", answer.body()).isEqualTo(200);
+        return id;
+    }
+
     /** A reduction from its filling to the shelf. */
     TestBatch reduced(double filled, double out) {
         page().at("/chores")
@@ -91,7 +141,7 @@ final class TestBatch {
         return cooledAndStored(out);
     }
 
-    private TestBatch cooledAndStored(double litres) {
+    TestBatch cooledAndStored(double litres) {
         for (double celsius : new double[] {80, 57, 21, 9, 4.5}) {
             log("cooling-read", "\"celsius\": " + celsius);
             wait(25);

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 
 /** From a supplier's lot to whoever was handed what, and back; and what is stopped on the way. */
@@ -215,5 +217,74 @@ class TraceTest {
                         .post("/api/trace/recalls", "{\"what\": \"%s\", \"reason\": \"x\"}".formatted(supplierLot))
                         .status())
                 .isEqualTo(403);
+    }
+
+    /** What another program follows: from the box by its id to the batch that it went into, to the lot, to the station. */
+    @Test
+    void aTraceIsLinkedDataInTermsOfOthers() {
+        String box = box(20);
+        TestBatch batch = made(box);
+        deliver(batch, batch.lot(0));
+        JsonNode linked = cook.get("/api/trace.jsonld?what=" + supplierLot).body();
+        assertThat(linked.at("/@context/@vocab").asString()).isEqualTo("https://schema.org/");
+        JsonNode bought = node(linked, "urn:potamos:box:" + box);
+        assertThat(bought.path("@type").asString()).isEqualTo("Product");
+        assertThat(bought.at("/size/unitCode").asString()).isEqualTo("KGM");
+        assertThat(bought.at("/manufacturer/name").asString()).isEqualTo("Hill Farm");
+        JsonNode made = node(linked, "urn:potamos:batch:" + batch.id());
+        assertThat(made.path("@type").asString()).isEqualTo("CreateAction");
+        assertThat(made.at("/object/0/typeOfGood/@id").asString()).isEqualTo("urn:potamos:box:" + box);
+        assertThat(made.at("/object/0/amountOfThisGood").asDouble()).isEqualTo(9);
+        assertThat(made.path("result").valueStream().map(one -> one.path("@id").asString()))
+                .containsExactly("urn:potamos:lot:" + batch.lot(0), "urn:potamos:lot:" + batch.lot(1));
+        JsonNode sent = linked.path("@graph")
+                .valueStream()
+                .filter(one -> one.path("@type").asString().equals("SendAction"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(sent.at("/object/0/typeOfGood/@id").asString()).isEqualTo("urn:potamos:lot:" + batch.lot(0));
+        assertThat(sent.at("/object/0/unitCode").asString()).isEqualTo("LTR");
+    }
+
+    private static JsonNode node(JsonNode linked, String id) {
+        return linked.path("@graph")
+                .valueStream()
+                .filter(one -> one.path("@id").asString().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Every field that is sent stands in the schema that is published for it. */
+    @ParameterizedTest
+    @CsvSource({
+        "/api/larder, /api/larder/schema.json, BoxView",
+        "/api/lots, /api/lots/schema.json, LotView",
+        "/api/deliveries, /api/deliveries/schema.json, DeliveryView"
+    })
+    void whatGoesOutIsAsItsSchemaSays(String list, String schema, String record) {
+        TestBatch batch = made(box(20));
+        deliver(batch, batch.lot(0));
+        JsonNode published = cook.get(schema).body();
+        assertThat(published.at("/items/$ref").asString()).isEqualTo("#/$defs/" + record);
+        JsonNode properties = published.at("/$defs/" + record + "/properties");
+        JsonNode first = cook.get(list).at("/0");
+        assertThat(first.propertyNames()).isNotEmpty().allMatch(properties::has);
+        published
+                .at("/$defs/" + record + "/required")
+                .valueStream()
+                .forEach(required -> assertThat(first.has(required.asString())).isTrue());
+    }
+
+    @Test
+    void lotsAreATableWithWhatIsInThem() {
+        TestBatch batch = made(box(20));
+        String code = cook.get("/api/lots/" + batch.lot(0)).at("/code").asString();
+        String table = new String(cook.get("/api/lots.csv").raw().body());
+        assertThat(table).startsWith("lot,batch,stock,litres,left_litres,");
+        assertThat(table.lines()
+                        .filter(line -> line.startsWith(code + ","))
+                        .findFirst()
+                        .orElseThrow())
+                .contains("White chicken stock", ",celery,", ",7.000,7.000,");
     }
 }

@@ -2,12 +2,13 @@ package potamos.core.batch;
 
 import java.time.Duration;
 import java.time.Instant;
+import potamos.core.formula.Brought;
 
 /** An entry of a batch's record. Entries are only ever added; a mistake is mended by another entry that names it. */
 public sealed interface BatchEvent permits Fact, Amendment {
 
     /** The name of the bed among the parts. */
-    String BED = "bed";
+    String BED = Brought.BED;
 
     Stamp stamp();
 

@@ -15,7 +15,6 @@ import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
-import potamos.core.safety.Kept;
 
 /**
  * A batch at one moment, as far as its events and the models tell.
@@ -34,6 +33,7 @@ import potamos.core.safety.Kept;
  * @param finish    what is done to the strained stock before it is cold
  * @param cards     every card that it was held against, oldest first
  * @param cooling   readings and verdict
+ * @param left     what was weighed of what it was strained off
  * @param shelf     litres put away, delivered and thrown away
  * @param added     parts in the pot and when they went in
  * @param takenOut  kinds of the bed lifted out again, and when
@@ -58,7 +58,8 @@ public record BatchState(
         List<CardReading> cards,
         List<BrixReading> brix,
         Cooling cooling,
-        Shelf shelf,
+        WhatIsLeft left,
+        PutAway shelf,
         Map<String, Instant> added,
         Map<String, Instant> takenOut,
         Mass salted,
@@ -229,137 +230,6 @@ public record BatchState(
         public Cooling {
             allowed = List.copyOf(allowed);
             readings = List.copyOf(readings);
-        }
-    }
-
-    /**
-     * Litres of the finished stock by where they are.
-     *
-     * @param lots      put away, in the order in which they were
-     * @param slips     by which litres went to stations
-     * @param delivered handed to stations
-     * @param discarded thrown away from lots, or when it came back
-     * @param spoiled   thrown away before they were put away
-     * @param unstored  handed out, or drawn for another pot, before they were put away
-     */
-    public record Shelf(
-            List<Lot> lots, List<Slip> slips, Volume delivered, Volume discarded, Volume spoiled, Volume unstored) {
-
-        public Shelf {
-            lots = List.copyOf(lots);
-            slips = List.copyOf(slips);
-        }
-
-        /** Put away. */
-        public Volume stored() {
-            return lots.stream().map(Lot::litres).reduce(Volume.ZERO, Volume::plus);
-        }
-
-        /** Of it still there to be delivered. */
-        public Volume left() {
-            return lots.stream().map(Lot::left).reduce(Volume.ZERO, Volume::plus);
-        }
-
-        /** What is not put away yet of so much that came out, and neither lost nor gone elsewhere. */
-        public Volume restOf(Volume out) {
-            return out.minus(spoiled).minus(unstored).minus(stored());
-        }
-
-        public Optional<Slip> slip(String id) {
-            return slips.stream().filter(slip -> slip.id().equals(id)).findFirst();
-        }
-
-        /** The lot that is named; the first where none is, as it is of a batch put away as one. */
-        public Optional<Lot> lot(String named) {
-            return lots.stream()
-                    .filter(lot -> named.isEmpty() || lot.id().equals(named))
-                    .findFirst();
-        }
-    }
-
-    /**
-     * Litres handed to a station.
-     *
-     * @param id        of the entry that handed them out
-     * @param lot       that they came out of; {@link ShelfEvent#REST} where they were not put away
-     * @param takenOver by the station
-     * @param back      of them, that came back, whatever became of that
-     */
-    public record Slip(String id, String station, String lot, Volume litres, Optional<Instant> takenOver, Volume back) {
-
-        static Slip of(ShelfEvent.Delivered e, String lot) {
-            return new Slip(e.stamp().id(), e.station(), lot, e.litres(), Optional.empty(), Volume.ZERO);
-        }
-
-        Slip takenOver(Instant at) {
-            return new Slip(id, station, lot, litres, Optional.of(at), back);
-        }
-
-        Slip less(Volume more) {
-            return new Slip(id, station, lot, litres, takenOver, back.plus(more));
-        }
-    }
-
-    /**
-     * Litres put away together.
-     *
-     * @param id        of the entry that put them away
-     * @param left      of them; below nothing where an entry was taken back that others went by
-     * @param kept      cold or frozen now
-     * @param since     when it came to be so
-     * @param thawed    whether it was frozen before
-     * @param container what it stands in; empty where nobody said so
-     * @param count     how many of them
-     */
-    public record Lot(
-            String id,
-            Instant at,
-            Volume litres,
-            Volume left,
-            String place,
-            Kept kept,
-            Instant since,
-            boolean thawed,
-            String container,
-            int count) {
-
-        static Lot of(ShelfEvent.Stored e) {
-            Instant at = e.stamp().at();
-            return new Lot(
-                    e.stamp().id(),
-                    at,
-                    e.litres(),
-                    e.litres(),
-                    e.place(),
-                    e.kept(),
-                    at,
-                    false,
-                    e.container(),
-                    e.count());
-        }
-
-        static Lot gone(String id) {
-            return new Lot(id, Instant.EPOCH, Volume.ZERO, Volume.ZERO, "", Kept.COLD, Instant.EPOCH, false, "", 1);
-        }
-
-        Lot less(double leaves) {
-            return new Lot(
-                    id,
-                    at,
-                    litres,
-                    Volume.ofLitres(left.litres() - leaves),
-                    place,
-                    kept,
-                    since,
-                    thawed,
-                    container,
-                    count);
-        }
-
-        Lot moved(ShelfEvent.Moved e) {
-            boolean thaws = thawed || kept == Kept.FROZEN && e.kept() == Kept.COLD;
-            Instant from = e.kept() == kept ? since : e.stamp().at();
-            return new Lot(id, at, litres, left, e.place(), e.kept(), from, thaws, container, count);
         }
     }
 

@@ -1,9 +1,12 @@
 package potamos.core.batch;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import potamos.core.cooling.CoolingVerdict;
+import potamos.core.figure.Figure;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Leftover;
 import potamos.core.formula.Phase;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
@@ -111,7 +114,7 @@ record Before(Plan plan, BatchState state) {
     }
 
     /** A lot of this batch; where the batch is put away as one, it need not be named. */
-    BatchState.Lot lot(String named) {
+    PutAway.Lot lot(String named) {
         if (named.isEmpty() && state.shelf().lots().size() > 1) {
             throw Refusal.of("lotId", "which lot: this batch is put away in several");
         }
@@ -141,7 +144,7 @@ record Before(Plan plan, BatchState state) {
     }
 
     /** What was handed to a station. */
-    BatchState.Slip slip(String id) {
+    PutAway.Slip slip(String id) {
         return state.shelf().slip(id).orElseThrow(() -> Refusal.of("slipId", "nothing was handed out by that slip"));
     }
 
@@ -171,6 +174,22 @@ record Before(Plan plan, BatchState state) {
         strainedFirst();
         notPutAway();
         atMost(field, litres, notYetStored(), "more than is left of this batch");
+    }
+
+    /** Something is made of what it was strained off: what can be, in time, and no more than there can be. */
+    void leftOver(FinishEvent.LeftOver e) {
+        List<Leftover> can = Leftover.of(formula());
+        if (!can.contains(e.as())) {
+            throw Refusal.noneOf(FinishEvent.LeftOver.AS.name(), can.stream().map(Figure::word));
+        }
+        WhatIsLeft.until(e.as(), plan, state).filter(e.stamp().at()::isAfter).ifPresent(until -> {
+            throw Refusal.of("act", "it has stood warm for too long to be kept; weigh it as compost");
+        });
+        double most = MassLedger.of(plan, state).orElseThrow().most().kg();
+        if (e.mass().kg() > most) {
+            throw Refusal.outside(
+                    FinishEvent.LeftOver.MASS.name(), "more than can be left of what went in", 0, most, "kg");
+        }
     }
 
     double notYetStored() {

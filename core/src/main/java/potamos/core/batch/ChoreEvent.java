@@ -1,15 +1,13 @@
 package potamos.core.batch;
 
 import java.util.List;
-import java.util.Set;
+import java.util.Optional;
 import potamos.core.figure.Figure;
 import potamos.core.formula.Contents;
 import potamos.core.formula.Draw;
-import potamos.core.formula.Liquid;
 import potamos.core.formula.PrepPhase;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Volume;
-import potamos.core.safety.Allergen;
 
 /** What is done before the water: on the scale, in the oven, in the soak, in the pan. */
 public sealed interface ChoreEvent extends Fact {
@@ -59,24 +57,37 @@ public sealed interface ChoreEvent extends Fact {
     /**
      * So much of a box of the larder for the bed or a part. What is taken from several boxes adds up; what is weighed as a whole stands in the place of all of it.
      *
-     * @param box its id in the larder
+     * @param box      its id in the larder
+     * @param contents what is in it, of what came out of another pot; nothing of what was delivered
      */
-    record Took(Stamp stamp, String part, Mass mass, String box) implements ChoreEvent {
+    record Took(Stamp stamp, String part, Mass mass, String box, Optional<Contents> contents) implements ChoreEvent {
         static final Figure<String> PART = Figure.part();
         static final Figure<Mass> MASS = Figure.kg(0.001, Figure.MOST_KG);
         static final Figure<String> BOX = Figure.box();
 
-        public static final EventKind<Took> KIND = EventKind.named("took", Took.class)
-                .with(PART, Took::part)
-                .with(MASS, Took::mass)
-                .with(BOX, Took::box)
-                .made((stamp, f) -> new Took(stamp, f.get(PART), f.get(MASS), f.get(BOX)))
+        public static final EventKind<Took> KIND = KnownStock.contents(
+                        EventKind.named("took", Took.class)
+                                .with(PART, Took::part)
+                                .with(MASS, Took::mass)
+                                .with(BOX, Took::box),
+                        Took::contents)
+                .made((stamp, f) -> new Took(stamp, f.get(PART), f.get(MASS), f.get(BOX), KnownStock.contents(f)))
                 .when((is, e) -> is.weighsIn(e.part))
                 .then(Replay::took);
 
         public Took {
             MASS.check(mass);
             BOX.check(box);
+        }
+
+        /** Of what was delivered. */
+        public Took(Stamp stamp, String part, Mass mass, String box) {
+            this(stamp, part, mass, box, Optional.empty());
+        }
+
+        /** The same with what is known of it. */
+        public Took knowing(Optional<Contents> known) {
+            return new Took(stamp, part, mass, box, known);
         }
 
         @Override
@@ -86,44 +97,22 @@ public sealed interface ChoreEvent extends Fact {
     }
 
     /** Stock drawn for the pot, in the place of water or for the formula that is made of it, with what was known of it then. */
-    record Drew(Stamp stamp, Draw draw) implements ChoreEvent {
-        static final Figure<String> SOURCE = Figure.source();
+    record Drew(Stamp stamp, Draw draw) implements ChoreEvent, OfAnother {
         static final Figure<Volume> LITRES = Figure.litres(Draw.LEAST_LITRES, Draw.MOST_LITRES);
-        static final Figure<String> NAME = Figure.words("source");
-        static final Figure<Double> GELATIN = Figure.mark("gelatinGPerL", 0, Liquid.MOST_GELATIN_G_PER_L, "g/L");
-        static final Figure<Double> SALT = Figure.mark("saltGPerL", 0, Liquid.MOST_SALT_G_PER_L, "g/L");
-        static final Figure<Set<Allergen>> ALLERGENS = Figure.choices("allergens", Allergen.class);
-        static final Figure<Set<Contents.Trace>> TRACES = Figure.choices("traces", Contents.Trace.class);
-        static final Figure<Boolean> UNKNOWN = Figure.yes("unknown");
 
-        public static final EventKind<Drew> KIND = EventKind.named("drew", Drew.class)
-                .withdrawnOnly()
-                .with(SOURCE, e -> e.draw.source())
-                .with(LITRES, e -> e.draw.litres())
-                .with(NAME, e -> e.draw.name())
-                .with(GELATIN, e -> e.draw.contents().gelatinGPerL())
-                .with(SALT, e -> e.draw.saltGPerL())
-                .with(ALLERGENS, e -> e.draw.contents().allergens())
-                .with(TRACES, e -> e.draw.contents().traces())
-                .with(UNKNOWN, e -> e.draw.contents().unknown())
-                .made((stamp, f) -> new Drew(
-                        stamp,
-                        new Draw(
-                                f.get(SOURCE),
-                                f.or(NAME, ""),
-                                f.get(LITRES),
-                                new Contents(
-                                        f.or(ALLERGENS, Set.of()),
-                                        f.or(TRACES, Set.of()),
-                                        f.or(GELATIN, 0.0),
-                                        f.or(UNKNOWN, true)),
-                                f.or(SALT, 0.0))))
+        public static final EventKind<Drew> KIND = KnownStock.told(
+                        EventKind.named("drew", Drew.class).withdrawnOnly(), LITRES, Drew::draw)
+                .made((stamp, f) -> new Drew(stamp, KnownStock.of(f, LITRES)))
                 .when((is, e) -> is.require(!is.full(), "the pot is already filled for the stock"))
                 .then(Replay::drew);
 
         public Drew {
-            SOURCE.check(draw.source());
-            NAME.check(draw.name());
+            KnownStock.check(draw);
+        }
+
+        @Override
+        public Draw stock() {
+            return draw;
         }
 
         /** The same with what is known of the stock. */

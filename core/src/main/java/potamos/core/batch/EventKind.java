@@ -77,6 +77,7 @@ public final class EventKind<E extends Fact> {
                         ColdEvent.KINDS,
                         MishapEvent.KINDS,
                         ShelfEvent.KINDS,
+                        LotEvent.KINDS,
                         SlipEvent.KINDS)
                 .<EventKind<?>>flatMap(List::stream)
                 .toList();

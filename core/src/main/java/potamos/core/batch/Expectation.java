@@ -6,6 +6,7 @@ import java.util.Optional;
 import potamos.core.cooling.Reading;
 import potamos.core.flow.Forecaster;
 import potamos.core.flow.Why;
+import potamos.core.formula.Contents;
 import potamos.core.formula.Draw;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Liquid;
@@ -69,7 +70,21 @@ public final class Expectation {
         double salt = salted(plan, state)
                 .map(Salt::afterGPerL)
                 .orElse(plan.charge().character().salt().afterGPerL());
-        return new Draw(source, name, litres, plan.charge().contents(), Math.min(salt, Liquid.MOST_SALT_G_PER_L));
+        Optional<PutAway.Lot> lot = state.shelf().lots().stream()
+                .filter(one -> one.id().equals(source))
+                .findFirst();
+        double saltIn = lot.map(one -> one.saltGPerL(salt)).orElse(salt);
+        return new Draw(source, name, litres, contents(lot, plan), Math.min(saltIn, Liquid.MOST_SALT_G_PER_L));
+    }
+
+    private static Contents contents(Optional<PutAway.Lot> lot, Plan plan) {
+        return lot.map(one -> one.contents(plan)).orElse(plan.charge().contents());
+    }
+
+    /** What is in a lot of a batch, or in what is not put away of it; a lot need not be named where it is the only one. */
+    public static Contents contents(String lot, Plan plan, BatchState state) {
+        return contents(
+                lot.equals(ShelfEvent.REST) ? Optional.empty() : state.shelf().lot(lot), plan);
     }
 
     /** Whether what is not put away is as hot still, by what was read last, as stock that is handed out hot has to be. */

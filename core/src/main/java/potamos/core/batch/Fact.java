@@ -4,7 +4,7 @@ import potamos.core.figure.Figures;
 
 /** Something that happened to a batch. */
 public sealed interface Fact extends BatchEvent
-        permits ChoreEvent, PotEvent, LookEvent, FinishEvent, ColdEvent, MishapEvent, ShelfEvent, SlipEvent {
+        permits ChoreEvent, PotEvent, LookEvent, FinishEvent, ColdEvent, MishapEvent, ShelfEvent, LotEvent, SlipEvent {
 
     EventKind<?> kind();
 

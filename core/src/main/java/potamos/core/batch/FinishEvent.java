@@ -3,13 +3,16 @@ package potamos.core.batch;
 import java.util.List;
 import potamos.core.figure.Figure;
 import potamos.core.formula.FinishPhase;
+import potamos.core.formula.Leftover;
+import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 
 /** What is done from the end of the simmer until the stock is as it is to be: strained, degreased, boiled down. */
 public sealed interface FinishEvent extends Fact {
 
-    List<EventKind<? extends FinishEvent>> KINDS = List.of(Passed.KIND, Degreased.KIND, Strained.KIND, Reduced.KIND);
+    List<EventKind<? extends FinishEvent>> KINDS =
+            List.of(Passed.KIND, Degreased.KIND, Strained.KIND, Reduced.KIND, LeftOver.KIND);
 
     /** Through one of the strainers, before the last. */
     record Passed(Stamp stamp) implements FinishEvent {
@@ -115,6 +118,32 @@ public sealed interface FinishEvent extends Fact {
 
         @Override
         public EventKind<Reduced> kind() {
+            return KIND;
+        }
+    }
+
+    /** So much of the solids, or of the fat, is kept for something, or thrown away: with its weight. */
+    record LeftOver(Stamp stamp, Leftover as, Mass mass) implements FinishEvent {
+        static final Figure<Leftover> AS = Figure.choice("leftOver", Leftover.class);
+        static final Figure<Mass> MASS = Figure.kg(0.01, Figure.MOST_KG);
+
+        public static final EventKind<LeftOver> KIND = EventKind.named("left-over", LeftOver.class)
+                .withdrawnOnly()
+                .with(AS, LeftOver::as)
+                .with(MASS, LeftOver::mass)
+                .made((stamp, f) -> new LeftOver(stamp, f.get(AS), f.get(MASS)))
+                .when((is, e) -> {
+                    is.strainedFirst();
+                    is.leftOver(e);
+                })
+                .then(Replay::leftOver);
+
+        public LeftOver {
+            MASS.check(mass);
+        }
+
+        @Override
+        public EventKind<LeftOver> kind() {
             return KIND;
         }
     }

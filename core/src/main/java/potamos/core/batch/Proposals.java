@@ -63,9 +63,9 @@ public final class Proposals {
 
     Proposal draw(Draw draw) {
         return Proposal.of(ChoreEvent.Drew.KIND)
-                .with(ChoreEvent.Drew.SOURCE, draw.source())
+                .with(KnownStock.SOURCE, draw.source())
                 .with(ChoreEvent.Drew.LITRES, draw.litres())
-                .with(ChoreEvent.Drew.NAME, draw.name());
+                .with(KnownStock.NAME, draw.name());
     }
 
     Proposal fill() {

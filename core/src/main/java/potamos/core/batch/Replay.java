@@ -56,6 +56,8 @@ final class Replay {
     private FinishEvent.Strained strained;
     private Mass salted = Mass.ofKg(0);
     private boolean abandoned;
+    private final List<FinishEvent.LeftOver> leftOver = new ArrayList<>();
+    private Mass pickedOut = Mass.ZERO;
     private final ShelfLog shelf = new ShelfLog();
 
     /** What a jug is read to: so much that nobody has put away is none. */
@@ -168,7 +170,12 @@ final class Replay {
         pot.cover(plan.charge().run().simmer().cover());
     }
 
+    void leftOver(FinishEvent.LeftOver e) {
+        leftOver.add(e);
+    }
+
     void pickedOut(MishapEvent.PickedOut e) {
+        pickedOut = pickedOut.plus(e.mass());
         pot.bed(Mass.ofKg(Math.max(0, pot.bed().mass().kg() - e.mass().kg())));
     }
 
@@ -296,8 +303,16 @@ final class Replay {
         shelf.drawnOff(e);
     }
 
-    void moved(ShelfEvent.Moved e) {
+    void moved(LotEvent.Moved e) {
         shelf.moved(e);
+    }
+
+    void blended(LotEvent.Blended e) {
+        shelf.blended(e);
+    }
+
+    void counted(LotEvent.Counted e) {
+        shelf.counted(e);
     }
 
     void discarded(ShelfEvent.Discarded e) {
@@ -327,7 +342,7 @@ final class Replay {
         }
         if (strained != null) {
             Volume out = reduced != null && !reducedInThePot ? reduced : strained.out();
-            BatchState.Shelf kept = shelf.state();
+            PutAway kept = shelf.state();
             double rest = kept.restOf(out).litres();
             boolean stored = kept.stored().litres() > 0;
             if (stored && rest <= Math.max(LEAST_REST_L, REST_SHARE * out.litres())) {
@@ -434,6 +449,7 @@ final class Replay {
                 strained == null
                         ? BatchState.Cooling.AHEAD
                         : cooling.since(strained.stamp().at(), now),
+                new WhatIsLeft(leftOver, pickedOut),
                 shelf.state(),
                 added,
                 takenOut,

@@ -13,7 +13,7 @@ import potamos.core.safety.Kept;
 public sealed interface ShelfEvent extends Fact {
 
     List<EventKind<? extends ShelfEvent>> KINDS =
-            List.of(Stored.KIND, Delivered.KIND, DrawnOff.KIND, Moved.KIND, Discarded.KIND, Abandoned.KIND);
+            List.of(Stored.KIND, Delivered.KIND, DrawnOff.KIND, Discarded.KIND, Abandoned.KIND);
 
     /** In the place of a lot: what is strained and not put away yet. */
     String REST = "rest";
@@ -161,36 +161,6 @@ public sealed interface ShelfEvent extends Fact {
 
         @Override
         public EventKind<DrawnOff> kind() {
-            return KIND;
-        }
-    }
-
-    /** A lot is put somewhere else: into the freezer, out of it, onto another shelf. */
-    record Moved(Stamp stamp, String lot, Kept kept, String place) implements ShelfEvent {
-        static final Figure<String> LOT = Figure.lot();
-        static final Figure<Kept> KEPT = Figure.choice("kept", Kept.class);
-        static final Figure<String> PLACE = Figure.words();
-
-        public static final EventKind<Moved> KIND = EventKind.named("moved", Moved.class)
-                .with(LOT, Moved::lot)
-                .with(KEPT, Moved::kept)
-                .with(PLACE, Moved::place)
-                .made((stamp, f) -> new Moved(stamp, f.get(LOT), f.get(KEPT), f.or(PLACE, "")))
-                .when((is, e) -> {
-                    BatchState.Lot lot = is.lot(e.lot);
-                    is.require(lot.left().litres() > 0, "nothing is left of this lot");
-                    is.require(e.kept != Kept.FROZEN || !lot.thawed(), "it was thawed already; it is not frozen again");
-                    is.freezes(e.kept);
-                })
-                .then(Replay::moved);
-
-        public Moved {
-            LOT.check(lot);
-            PLACE.check(place);
-        }
-
-        @Override
-        public EventKind<Moved> kind() {
             return KIND;
         }
     }

@@ -8,20 +8,21 @@ import potamos.core.quantity.Volume;
 /** What becomes of the strained stock: the lots in which it is put away, and what leaves them, and what of that comes back. */
 final class ShelfLog {
 
-    private final Map<String, BatchState.Lot> lots = new LinkedHashMap<>();
-    private final Map<String, BatchState.Slip> slips = new LinkedHashMap<>();
+    private final Map<String, PutAway.Lot> lots = new LinkedHashMap<>();
+    private final Map<String, PutAway.Slip> slips = new LinkedHashMap<>();
     private Volume delivered = Volume.ZERO;
     private Volume discarded = Volume.ZERO;
     private Volume spoiled = Volume.ZERO;
     private Volume unstored = Volume.ZERO;
+    private Volume missing = Volume.ZERO;
 
     void stored(ShelfEvent.Stored e) {
-        lots.put(e.stamp().id(), BatchState.Lot.of(e));
+        lots.put(e.stamp().id(), PutAway.Lot.of(e));
     }
 
     void delivered(ShelfEvent.Delivered e) {
         delivered = delivered.plus(e.litres());
-        slips.put(e.stamp().id(), BatchState.Slip.of(e, leaves(e.lot(), e.litres())));
+        slips.put(e.stamp().id(), PutAway.Slip.of(e, leaves(e.lot(), e.litres())));
     }
 
     void takenOver(SlipEvent.TakenOver e) {
@@ -54,8 +55,21 @@ final class ShelfLog {
         leaves(e.lot(), e.litres());
     }
 
-    void moved(ShelfEvent.Moved e) {
+    void moved(LotEvent.Moved e) {
         lots.computeIfPresent(e.lot(), (id, lot) -> lot.moved(e));
+    }
+
+    void blended(LotEvent.Blended e) {
+        PutAway.Lot of = lots.getOrDefault(e.lot(), PutAway.Lot.gone(e.lot()));
+        leaves(e.lot(), e.litres());
+        lots.put(e.stamp().id(), of.blended(e));
+    }
+
+    void counted(LotEvent.Counted e) {
+        lots.computeIfPresent(e.lot(), (id, lot) -> {
+            missing = missing.plus(lot.left()).minus(e.litres());
+            return lot.withLeft(e.litres());
+        });
     }
 
     /** Lost before it was put away. */
@@ -73,13 +87,19 @@ final class ShelfLog {
             unstored = unstored.plus(litres);
             return named;
         }
-        String id = state().lot(named).map(BatchState.Lot::id).orElse(named);
-        lots.compute(id, (key, lot) -> (lot == null ? BatchState.Lot.gone(key) : lot).less(litres.litres()));
+        String id = state().lot(named).map(PutAway.Lot::id).orElse(named);
+        lots.compute(id, (key, lot) -> (lot == null ? PutAway.Lot.gone(key) : lot).less(litres.litres()));
         return id;
     }
 
-    BatchState.Shelf state() {
-        return new BatchState.Shelf(
-                List.copyOf(lots.values()), List.copyOf(slips.values()), delivered, discarded, spoiled, unstored);
+    PutAway state() {
+        return new PutAway(
+                List.copyOf(lots.values()),
+                List.copyOf(slips.values()),
+                delivered,
+                discarded,
+                spoiled,
+                unstored,
+                missing);
     }
 }

@@ -71,7 +71,7 @@ public sealed interface SlipEvent extends Fact {
                         Optional.ofNullable(f.or(TEMPERATURE, null)),
                         f.or(REASON, "")))
                 .when((is, e) -> {
-                    BatchState.Slip slip = is.slip(e.slip);
+                    PutAway.Slip slip = is.slip(e.slip);
                     is.atMost(
                             LITRES.name(),
                             e.litres,

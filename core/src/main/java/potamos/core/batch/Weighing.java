@@ -2,15 +2,19 @@ package potamos.core.batch;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Measure;
 import potamos.core.flow.Forecast;
 import potamos.core.flow.Forecaster;
+import potamos.core.formula.Brought;
 import potamos.core.formula.Draw;
+import potamos.core.formula.Formula;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
@@ -91,8 +95,9 @@ public record Weighing(Mass planned, Mass weighed, Volume called, List<Way> ways
         }
         Charge stands = solved(
                 accepted,
-                state.weighed(),
-                Drawing.standing(charge.formula().fill().draws(), state.drawn(), false));
+                charge.formula()
+                        .drawing(Drawing.standing(charge.formula().fill().draws(), state.drawn(), false)),
+                state.weighed());
         List<Way> ways = new ArrayList<>();
         ways.add(Way.of(Kind.SAME_RATIO, stands));
         Forecast thinner = Forecaster.of(stands.run().withWater(charge.water()));
@@ -107,22 +112,29 @@ public record Weighing(Mass planned, Mass weighed, Volume called, List<Way> ways
     static Plan standing(Plan plan, List<Fact> believed) {
         Map<String, Mass> weighed = new HashMap<>();
         List<Draw> drawn = new ArrayList<>();
+        List<Brought> brought = new ArrayList<>();
+        Set<String> taken = new HashSet<>();
         boolean filled = false;
         for (Fact event : believed) {
             if (event instanceof ChoreEvent.WeighedIn in) {
                 weighed.put(in.part(), in.mass());
             } else if (event instanceof ChoreEvent.Took took) {
                 weighed.merge(took.part(), took.mass(), Mass::plus);
+                taken.add(took.part());
+                took.contents().ifPresent(in -> brought.add(new Brought(took.part(), took.box(), in)));
             } else if (event instanceof ChoreEvent.Drew drew) {
                 drawn.add(drew.draw());
             }
             filled |= event instanceof PotEvent.Filled;
         }
-        List<Draw> planned = plan.charge().formula().fill().draws();
-        List<Draw> draws = Drawing.standing(planned, drawn, filled);
-        return draws.equals(planned) && asPlanned(plan.charge(), weighed)
-                ? plan
-                : plan.with(solved(plan, weighed, draws));
+        Formula formula = plan.charge().formula();
+        // What was planned to come out of another pot stands until something is taken for that part.
+        formula.fill().brought().stream()
+                .filter(one -> !taken.contains(one.part()))
+                .forEach(brought::add);
+        Formula as = formula.drawing(Drawing.standing(formula.fill().draws(), drawn, filled))
+                .bringing(brought);
+        return as.equals(formula) && asPlanned(plan.charge(), weighed) ? plan : plan.with(solved(plan, as, weighed));
     }
 
     private static boolean asPlanned(Charge charge, Map<String, Mass> weighed) {
@@ -142,12 +154,12 @@ public record Weighing(Mass planned, Mass weighed, Volume called, List<Way> ways
                         .findFirst();
     }
 
-    private static Charge solved(Plan plan, Map<String, Mass> weighed, List<Draw> draws) {
+    private static Charge solved(Plan plan, Formula as, Map<String, Mass> weighed) {
         Map<String, Mass> parts = new HashMap<>(weighed);
         Mass bed = parts.remove(BatchEvent.BED);
         try {
             return ChargeSolver.weighed(
-                    plan.charge(), bed == null ? plan.charge().run().raw() : bed, parts, draws);
+                    plan.charge(), as, bed == null ? plan.charge().run().raw() : bed, parts);
         } catch (Refusal cannotBeRun) {
             // What was weighed stands in the record all the same; the plan is what is known of the rest.
             return plan.charge();

@@ -12,7 +12,6 @@ import potamos.core.flow.Forecast;
 import potamos.core.flow.Forecaster;
 import potamos.core.flow.Run;
 import potamos.core.flow.Solids;
-import potamos.core.formula.Draw;
 import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
 import potamos.core.formula.Item;
@@ -76,14 +75,13 @@ public final class ChargeSolver {
      * The charge that what was weighed gives, in the same pot and by the same ratio: what was planned, as it really is.
      *
      * @param planned what was to be weighed
+     * @param formula of it, with the stock that is drawn for it; where it is made of stock alone, with all that there is
      * @param bed     as weighed, raw
      * @param parts   as weighed, by their ids; the others as the ratio has them
-     * @param draws   stock in the place of water; of a formula that is made of stock alone, all that there is
      * @throws Refusal when the pot cannot be run on it
      */
-    public static Charge weighed(Charge planned, Mass bed, Map<String, Mass> parts, List<Draw> draws) {
+    public static Charge weighed(Charge planned, Formula formula, Mass bed, Map<String, Mass> parts) {
         Run run = planned.run();
-        Formula formula = planned.formula().drawing(draws);
         Temperature usual = formula.simmer().band().middle(run.air().boilingPoint());
         Optional<Temperature> simmerAt =
                 Optional.of(run.simmerAt()).filter(at -> !at.equals(usual) && run.heat() != Run.Heat.OVEN);

@@ -3,6 +3,8 @@ package potamos.core.figure;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Duration;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -46,6 +48,8 @@ public final class Figure<T> {
         MARK(Double.class, "", 1),
         YES(Boolean.class, ""),
         WORDS(String.class, ""),
+        /** A day of the calendar. */
+        DAY(String.class, ""),
         /** A part of the formula, a kind of its bed, or the bed. */
         PART(String.class, ""),
         /** A phase by its place in the procedure, from 0. */
@@ -127,7 +131,12 @@ public final class Figure<T> {
     }
 
     public static Figure<Volume> litres(double least, double most) {
-        return number("litres", Quantity.LITRES, least, most, Volume::litres, Volume::ofLitres);
+        return litres("litres", least, most);
+    }
+
+    /** The same under a name of its own. */
+    public static Figure<Volume> litres(String name, double least, double most) {
+        return number(name, Quantity.LITRES, least, most, Volume::litres, Volume::ofLitres);
     }
 
     public static Figure<Mass> kg(double least, double most) {
@@ -194,6 +203,17 @@ public final class Figure<T> {
     /** The same under a name of its own. */
     public static Figure<String> words(String name) {
         return text(name, Quantity.WORDS, LONGEST_TEXT);
+    }
+
+    /** A day of the calendar, as 2026-03-04. */
+    public static Figure<LocalDate> day(String name) {
+        return new Figure<>(name, Quantity.DAY, 0, LONGEST_ID, "", List.of(), LocalDate::toString, wire -> {
+            try {
+                return LocalDate.parse((String) wire);
+            } catch (DateTimeParseException unreadable) {
+                throw Refusal.of(name, "a day as 2026-03-04");
+            }
+        });
     }
 
     public static Figure<String> lot() {

@@ -2,6 +2,7 @@ package potamos.core.flow;
 
 import java.util.List;
 import potamos.core.quantity.Length;
+import potamos.core.quantity.Mass;
 import potamos.core.quantity.Volume;
 import potamos.core.vessel.Bed;
 import potamos.core.vessel.BedKind;
@@ -39,6 +40,11 @@ public final class Losses {
 
     public static Volume strainers(int passes, Length vesselWidth, double factor) {
         return Volume.ofLitres(STRAINER_L_PER_PASS * passes * vesselWidth.cm() / STRAINER_WIDTH_CM * factor);
+    }
+
+    /** What fat weighs. */
+    public static Mass weightOfFat(Volume fat) {
+        return Mass.ofKg(fat.litres() * FAT_KG_PER_L);
     }
 
     /** Fat that melts out of the bed and floats. */

@@ -2,8 +2,10 @@ package potamos.core.formula;
 
 import java.util.Collections;
 import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.Set;
 import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
 
 /**
@@ -57,6 +59,30 @@ public record Contents(Set<Allergen> allergens, Set<Trace> traces, double gelati
         return left;
     }
 
+    /**
+     * What is in the two poured together.
+     *
+     * @param litres      of this
+     * @param otherLitres of the other; not both nothing
+     */
+    public Contents mixed(Volume litres, Contents other, Volume otherLitres) {
+        Set<Allergen> allAllergens = new LinkedHashSet<>(allergens);
+        allAllergens.addAll(other.allergens);
+        Set<Trace> allTraces = new LinkedHashSet<>(traces);
+        allTraces.addAll(other.traces);
+        double share = litres.litres() / (litres.litres() + otherLitres.litres());
+        return new Contents(
+                allAllergens,
+                allTraces,
+                share * gelatinGPerL + (1 - share) * other.gelatinGPerL,
+                unknown || other.unknown);
+    }
+
+    /** The same of the solids that lay in it; what they have to give is told by their kind. */
+    public Contents ofSolids() {
+        return new Contents(allergens, traces, 0, unknown);
+    }
+
     /** The same with something in it that nobody has written down. */
     public Contents butUnknown() {
         return new Contents(allergens, traces, gelatinGPerL, true);
@@ -70,7 +96,7 @@ public record Contents(Set<Allergen> allergens, Set<Trace> traces, double gelati
     public static Contents of(Formula formula, double gelatinGPerL) {
         Set<Allergen> allergens = formula.allergens();
         Set<Trace> traces = EnumSet.noneOf(Trace.class);
-        formula.fill().draws().forEach(draw -> traces.addAll(draw.contents().traces()));
+        formula.fromOtherPots().forEach(contents -> traces.addAll(contents.traces()));
         if (formula.bed().stream().anyMatch(share -> Beds.ofMeat(share.kind()))) {
             traces.add(Trace.MEAT);
         }

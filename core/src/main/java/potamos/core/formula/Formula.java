@@ -7,6 +7,8 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.Allergen;
 import potamos.core.safety.Caution;
@@ -198,7 +200,7 @@ public record Formula(
         Set<Allergen> all = new LinkedHashSet<>();
         bed.forEach(share -> all.addAll(Beds.allergens(share.kind().id())));
         parts.forEach(part -> all.addAll(part.allergens()));
-        fill().draws().forEach(draw -> all.addAll(draw.contents().allergens()));
+        fromOtherPots().forEach(contents -> all.addAll(contents.allergens()));
         return all;
     }
 
@@ -208,15 +210,34 @@ public record Formula(
         boolean drawnUnknown = draws.isEmpty()
                 ? fill().liquid().kind() != Liquid.Kind.WATER
                 : draws.stream().anyMatch(draw -> draw.contents().unknown());
-        return drawnUnknown || inBed(Beds.SPENT_BONES.id());
+        List<Brought> brought = fill().brought();
+        boolean bedUnknown = inBed(Beds.SPENT_BONES.id())
+                && brought.stream().noneMatch(one -> one.part().equals(Brought.BED));
+        return drawnUnknown
+                || bedUnknown
+                || brought.stream().anyMatch(one -> one.contents().unknown());
+    }
+
+    /** What is in everything that comes out of other pots. */
+    Stream<Contents> fromOtherPots() {
+        return Stream.concat(
+                fill().draws().stream().map(Draw::contents),
+                fill().brought().stream().map(Brought::contents));
     }
 
     /** The same drawn with stock of which it is known where it comes from; with none, as it is written. */
     public Formula drawing(List<Draw> draws) {
+        return filled(fill -> new PotPhase.Fill(fill.water(), fill.liquid(), draws, fill.brought()));
+    }
+
+    /** The same with bed and parts of which it is known which pots they came out of; with none, as it is written. */
+    public Formula bringing(List<Brought> brought) {
+        return filled(fill -> new PotPhase.Fill(fill.water(), fill.liquid(), fill.draws(), brought));
+    }
+
+    private Formula filled(UnaryOperator<PotPhase.Fill> with) {
         return withProcedure(procedure.stream()
-                .map(phase -> phase instanceof PotPhase.Fill fill
-                        ? new PotPhase.Fill(fill.water(), fill.liquid(), draws)
-                        : phase)
+                .map(phase -> phase instanceof PotPhase.Fill fill ? with.apply(fill) : phase)
                 .toList());
     }
 

@@ -44,8 +44,9 @@ public sealed interface PotPhase extends Phase {
      * @param water  its temperature
      * @param liquid as the formula has it
      * @param draws  stock of which it is known where it comes from; none in a formula that is only written
+     * @param brought bed and parts that came out of other pots, of which it is known which; none in a formula that is only written
      */
-    record Fill(Temperature water, Liquid liquid, List<Draw> draws) implements PotPhase {
+    record Fill(Temperature water, Liquid liquid, List<Draw> draws, List<Brought> brought) implements PotPhase {
         /** What is drawn and what is filled are told by different jugs. */
         private static final double JUGS = 0.02;
 
@@ -66,15 +67,16 @@ public sealed interface PotPhase extends Phase {
         public Fill {
             CELSIUS.check(water);
             draws = List.copyOf(draws);
+            brought = List.copyOf(brought);
         }
 
         public Fill(Temperature water, Liquid liquid) {
-            this(water, liquid, List.of());
+            this(water, liquid, List.of(), List.of());
         }
 
         /** The same so warm. */
         Fill at(Temperature other) {
-            return new Fill(other, liquid, draws);
+            return new Fill(other, liquid, draws, brought);
         }
 
         /** Stock that is drawn. */

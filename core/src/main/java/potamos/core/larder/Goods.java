@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import potamos.core.formula.Beds;
 import potamos.core.formula.Item;
+import potamos.core.formula.Leftover;
 import potamos.core.formula.Pantry;
 import potamos.core.vessel.BedKind;
 
@@ -33,6 +34,22 @@ public record Goods(String id, String name, boolean bed, boolean raw, double kgP
                     Pantry.items().stream().map(Goods::part))
             .toList();
 
+    /** Left over of a stock that was strained; nobody delivers it. */
+    private static final List<Goods> LEFT = List.of(
+            left(Beds.SPENT_BONES, "Spent bones"),
+            left(Beds.SPENT_KELP_FLAKES, "Spent kelp and flakes"),
+            new Goods(Leftover.PICKED_MEAT.goods().orElseThrow(), "Picked meat", false, false, 0.9),
+            new Goods(Leftover.FAT.goods().orElseThrow(), "Rendered fat", false, false, 0.92),
+            new Goods(Leftover.RELISH.goods().orElseThrow(), "Relish of kelp and flakes", false, false, 1.0),
+            new Goods(Leftover.PUREE.goods().orElseThrow(), "Vegetable purée", false, false, 1.0));
+
+    /** What rendered fat is taken for, beside what is called so. */
+    private static final String OIL = "oil";
+
+    private static Goods left(BedKind kind, String name) {
+        return new Goods(kind.id(), name, true, false, kind.bulkKgPerL());
+    }
+
     private static Goods part(Item item) {
         return new Goods(item.id(), item.name(), false, false, item.kgPerL());
     }
@@ -44,12 +61,30 @@ public record Goods(String id, String name, boolean bed, boolean raw, double kgP
 
     /** What something is called that a formula is made of, whether it can be delivered or not. */
     public static String nameOf(String id) {
-        return find(id).map(Goods::name)
+        return any(id).map(Goods::name)
                 .or(() -> Beds.find(id).map(BedKind::name))
                 .orElse(id);
     }
 
+    /** Of what can be delivered. */
     public static Optional<Goods> find(String id) {
         return ALL.stream().filter(goods -> goods.id().equals(id)).findFirst();
+    }
+
+    /** Of what can lie in the larder, whether it was delivered or left over. */
+    public static Optional<Goods> any(String id) {
+        return Stream.concat(ALL.stream(), LEFT.stream())
+                .filter(goods -> goods.id().equals(id))
+                .findFirst();
+    }
+
+    /** Whether something that a formula is made of is left over of another stock, and delivered by nobody. */
+    public static boolean leftOver(String id) {
+        return LEFT.stream().anyMatch(goods -> goods.id().equals(id));
+    }
+
+    /** Whether it may be taken for a part: what is called so, and for oil the fat of the kitchen's own stocks. */
+    public boolean serves(String part) {
+        return id.equals(part) || id.equals(Leftover.FAT.goods().orElseThrow()) && part.equals(OIL);
     }
 }

@@ -49,6 +49,11 @@ public record Mass(double kg) implements Comparable<Mass> {
         return new Mass(kg * factor);
     }
 
+    /** Nothing where it is below nothing. */
+    public Mass orNone() {
+        return kg > 0 ? this : ZERO;
+    }
+
     /** The volume this mass fills at a density in kg/L. */
     public Volume atDensity(double kgPerL) {
         return Volume.ofLitres(kg / kgPerL);

@@ -86,7 +86,10 @@ class GuardTableTest {
             Map.entry("taken-over", Map.of("slipId", "delivered790")),
             Map.entry("returned", Map.of("slipId", "delivered790", "litres", 0.5)),
             Map.entry("drawn-off", Map.of("lotId", "rest", "litres", 0.5, "batchId", "other")),
+            Map.entry("left-over", Map.of("leftOver", "picked-meat", "kg", 0.5)),
             Map.entry("moved", Map.of("lotId", "stored785", "kept", "frozen")),
+            Map.entry("blended", Map.of("lotId", "stored785", "litres", 0.5, "sourceId", "other", "otherLitres", 0.5)),
+            Map.entry("counted", Map.of("lotId", "stored785", "litres", 0.5)),
             Map.entry("delivered", Map.of("stationId", "soup", "litres", 0.5)),
             Map.entry("discarded", Map.of("litres", 0.5, "words", "spilt")),
             Map.entry("abandoned", Map.of("words", "power cut")));
@@ -171,6 +174,9 @@ class GuardTableTest {
               a judge the end of the simmer first
               b strain it first
               c it is already reduced, or past it; correct that entry instead
+            left-over aaaaaaaaaaaaaaxxxbbbbbbb
+              a strain it first
+              b it has stood warm for too long to be kept; weigh it as compost
             cooling-began aaaaaaaaaaaaaabxcccccccc
               a strain it first
               b reduce it to its mark first, or log what it was reduced to
@@ -213,14 +219,19 @@ class GuardTableTest {
               b reduce it to its mark first, or log what it was reduced to
               c cooling failed: reheat it once and start again, or discard it
               d more than is left of this batch
-            moved aaaaaaaaaaaaaaaaaaaaaaxb
-              a this batch has no such lot
-              b nothing is left of this lot
             discarded aaaaaaaaaaaaaaxxxxxxxxxb
               a give the batch up instead
               b more than is left of this lot
             abandoned xxxxxxxxxxxxxxaaaaaaaaaa
               a it is already strained; discard the litres instead
+            moved aaaaaaaaaaaaaaaaaaaaaaxb
+              a this batch has no such lot
+              b nothing is left of this lot
+            blended aaaaaaaaaaaaaaaaaaaaaaxb
+              a this batch has no such lot
+              b more than is left of this lot
+            counted aaaaaaaaaaaaaaaaaaaaaaxx
+              a this batch has no such lot
             taken-over aaaaaaaaaaaaaaaaaaaaaaax
               a nothing was handed out by that slip
             returned aaaaaaaaaaaaaaaaaaaaaaax

@@ -42,7 +42,7 @@ class LotsTest extends LoggedBatch {
         ShelfEvent.Stored frozen = stored(512, 4, Kept.FROZEN);
         BatchState second = log(frozen);
         assertThat(second.stage()).isEqualTo(Stage.STORE);
-        assertThat(second.shelf().lots()).extracting(BatchState.Lot::kept).containsExactly(Kept.COLD, Kept.FROZEN);
+        assertThat(second.shelf().lots()).extracting(PutAway.Lot::kept).containsExactly(Kept.COLD, Kept.FROZEN);
         assertThatThrownBy(() -> log(stored(513, out - 11, Kept.COLD)))
                 .isInstanceOfSatisfying(
                         Refusal.class, refusal -> assertThat(refusal.high()).isCloseTo(out - 12, within(1e-9)));
@@ -67,9 +67,9 @@ class LotsTest extends LoggedBatch {
         assertThat(handed.shelf().lot(cold.stamp().id()).orElseThrow().left().litres())
                 .isEqualTo(5);
         assertThat(handed.shelf().lot(ice).orElseThrow().left().litres()).isEqualTo(4);
-        BatchState thawed = log(new ShelfEvent.Moved(Samples.at(600), ice, Kept.COLD, "Cold store"));
+        BatchState thawed = log(new LotEvent.Moved(Samples.at(600), ice, Kept.COLD, "Cold store"));
         assertThat(thawed.shelf().lot(ice).orElseThrow().thawed()).isTrue();
-        assertThatThrownBy(() -> log(new ShelfEvent.Moved(Samples.at(610), ice, Kept.FROZEN, "")))
+        assertThatThrownBy(() -> log(new LotEvent.Moved(Samples.at(610), ice, Kept.FROZEN, "")))
                 .hasMessageContaining("not frozen again");
         assertThat(deliver(620, 4, ice).shelf().left().litres()).isEqualTo(5);
         // The lot that litres went out of is not taken back under them.
@@ -83,7 +83,7 @@ class LotsTest extends LoggedBatch {
         coolInTime();
         log(stored(510, 8, Kept.FROZEN));
         assertThatThrownBy(() -> deliver(520, 1, "")).hasMessageContaining("frozen");
-        log(new ShelfEvent.Moved(Samples.at(600), at(590).shelf().lots().get(0).id(), Kept.COLD, "Cold store"));
+        log(new LotEvent.Moved(Samples.at(600), at(590).shelf().lots().get(0).id(), Kept.COLD, "Cold store"));
         BatchState handed = deliver(610, 3, "");
         assertThat(handed.shelf().lots())
                 .singleElement()

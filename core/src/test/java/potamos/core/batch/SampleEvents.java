@@ -33,6 +33,7 @@ public final class SampleEvents {
             case YES -> share < 0.5;
             case MINUTES, COUNT, STEP -> (int) number;
             case WORDS, PART, LOT, BOX, SOURCE, BATCH, STATION, SLIP, CALL -> share < 0.5 ? "bed" : "another";
+            case DAY -> share < 0.5 ? "2026-03-05" : "2026-03-06";
             default -> number;
         };
     }
@@ -43,6 +44,7 @@ public final class SampleEvents {
             case YES -> "perhaps";
             case MINUTES, COUNT, STEP -> (int) figure.most() + 1;
             case WORDS, PART, LOT, BOX, SOURCE, BATCH, STATION, SLIP, CALL -> "x".repeat((int) figure.most() + 1);
+            case DAY -> "tomorrow";
             default -> figure.most() + 1;
         };
     }

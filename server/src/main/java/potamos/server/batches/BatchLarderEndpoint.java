@@ -57,7 +57,7 @@ class BatchLarderEndpoint {
                     offer.take().kg(),
                     offer.box().useBy(),
                     offer.box().trim(),
-                    offer.supplier(),
+                    offer.from(),
                     offer.supplierLot(),
                     offer.refused());
         }
@@ -105,25 +105,25 @@ class BatchLarderEndpoint {
         String goods = boxes.goodsOf(person, id);
         return batches.open(person).stream()
                 .filter(loaded -> loaded.state().strained().isEmpty())
-                .flatMap(loaded -> wanting(loaded, goods).stream())
+                .flatMap(loaded -> wanting(loaded, Goods.any(goods).orElseThrow()).stream())
                 .toList();
     }
 
-    private Optional<WantingView> wanting(Batches.Loaded loaded, String goods) {
+    private Optional<WantingView> wanting(Batches.Loaded loaded, Goods goods) {
         Charge charge = loaded.accepted().charge();
-        Mass wanted = Larder.wanted(charge).get(goods);
-        Mass still = wanted == null ? Mass.ZERO : stillWanted(loaded).get(goods);
-        if (still.kg() == 0) {
-            return Optional.empty();
-        }
-        return Optional.of(new WantingView(
-                loaded.row().id(),
-                loaded.row().number(),
-                charge.formula().name(),
-                charge.run().vessel().name(),
-                part(charge, goods),
-                wanted.kg(),
-                still.kg()));
+        Map<String, Mass> still = stillWanted(loaded);
+        return Larder.wanted(charge).entrySet().stream()
+                .filter(wanted -> goods.serves(wanted.getKey())
+                        && still.get(wanted.getKey()).kg() > 0)
+                .findFirst()
+                .map(wanted -> new WantingView(
+                        loaded.row().id(),
+                        loaded.row().number(),
+                        charge.formula().name(),
+                        charge.run().vessel().name(),
+                        part(charge, wanted.getKey()),
+                        wanted.getValue().kg(),
+                        still.get(wanted.getKey()).kg()));
     }
 
     private Map<String, Mass> stillWanted(Batches.Loaded loaded) {

@@ -153,12 +153,13 @@ public class Batches {
         }
         Plan plan = histories.plan(row);
         ActRights.require(person, told, logged, now);
-        BatchEvent event = told instanceof ChoreEvent.Drew drew ? drawings.known(row, drew) : told;
+        BatchEvent event =
+                told instanceof ChoreEvent.Took took ? boxes.known(row.kitchenId(), took) : drawings.known(row, told);
         Instant until = at.isAfter(now) ? at : now;
         kitchenAround.before(person, row, plan, logged, event, until);
         List<BatchEvent> events = new ArrayList<>(Logged.events(logged));
         Batch.Accepted accepted = Batch.accept(plan, events, event, until);
-        kitchenAround.after(row, event, accepted.state());
+        kitchenAround.after(person, row, Batch.standing(plan, events), event, accepted.state());
         Optional<Drawings.Elsewhere> elsewhere = drawings.elsewhere(row, plan, logged, event);
         mapper.insertEvent(new BatchMapper.EventRow(
                 row.id(),
@@ -197,12 +198,14 @@ public class Batches {
         mapper.stands(row.id(), state.stage().name());
         promises.renew(row.id(), plan, state, believed);
         boxes.rebuild(row.kitchenId(), row.id(), believed);
+        Plan standing = Batch.standing(plan, events);
+        boxes.leftOver(row.kitchenId(), row.id(), believed, standing.charge().contents());
         shelf.rebuild(
                 row.kitchenId(),
                 kitchens.of(row.kitchenId()).zone(),
                 row.id(),
                 row.number(),
-                Batch.standing(plan, events),
+                standing,
                 believed,
                 state);
     }

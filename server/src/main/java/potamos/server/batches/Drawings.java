@@ -16,6 +16,8 @@ import potamos.core.batch.BatchState;
 import potamos.core.batch.ChoreEvent;
 import potamos.core.batch.Drawing;
 import potamos.core.batch.Expectation;
+import potamos.core.batch.LotEvent;
+import potamos.core.batch.OfAnother;
 import potamos.core.batch.Plan;
 import potamos.core.batch.ShelfEvent;
 import potamos.core.batch.Stage;
@@ -120,31 +122,41 @@ class Drawings implements Sources {
     }
 
     /**
-     * The entry with what is known of the stock that it draws, whatever it said of that itself.
+     * The entry, with what is known of the stock where it is of another batch, whatever it said of that itself.
      *
      * @throws Conflict where nobody may have that stock
      */
-    ChoreEvent.Drew known(BatchMapper.BatchRow row, ChoreEvent.Drew drew) {
-        Source source = source(row.kitchenId(), drew.draw().source(), Map.of());
+    BatchEvent known(BatchMapper.BatchRow row, BatchEvent told) {
+        if (!(told instanceof OfAnother drew)) {
+            return told;
+        }
+        Source source = source(row.kitchenId(), drew.stock().source(), Map.of());
         if (source.batch().id().equals(row.id())) {
-            throw Refusal.of(Figure.source().name(), "no pot is drawn with its own stock");
+            throw Refusal.of(Figure.source().name(), "it is this batch's own stock");
         }
         source.lot()
                 .ifPresent(lot -> stops.unlessHandedOut(
                         row.kitchenId(), lot.id(), drew.stamp().at()));
-        return drew.knowing(source.all());
+        if (told instanceof LotEvent.Blended blended) {
+            Shelf.Lying lot = source.lot()
+                    .orElseThrow(() -> Refusal.of(
+                            Figure.source().name(),
+                            "only lots are blended: put that away first, or draw it into a pot"));
+            return blended.knowing(source.all(), lot.useBy());
+        }
+        return ((ChoreEvent.Drew) told).knowing(source.all());
     }
 
     /** What the batch has to be told that is drawn from, when a pot is, or when that is taken back. */
     Optional<Elsewhere> elsewhere(BatchMapper.BatchRow row, Plan plan, List<Logged> logged, BatchEvent event) {
-        if (event instanceof ChoreEvent.Drew drew) {
-            Optional<Shelf.Lying> lot = shelf.lot(row.kitchenId(), drew.draw().source());
+        if (event instanceof OfAnother drew) {
+            Optional<Shelf.Lying> lot = shelf.lot(row.kitchenId(), drew.stock().source());
             String into = plan.charge().formula().name() + ", batch " + row.number();
             return Optional.of(new Elsewhere(
                     giver(lot, drew),
                     new ShelfEvent.DrawnOff(
                             paired(drew.stamp()),
-                            drew.draw().litres(),
+                            drew.stock().litres(),
                             lot.map(Shelf.Lying::id).orElse(ShelfEvent.REST),
                             row.id(),
                             into)));
@@ -153,11 +165,11 @@ class Drawings implements Sources {
             return logged.stream()
                     .map(Logged::event)
                     .filter(e -> e.stamp().id().equals(withdrawn.event()))
-                    .filter(ChoreEvent.Drew.class::isInstance)
-                    .map(ChoreEvent.Drew.class::cast)
+                    .filter(OfAnother.class::isInstance)
+                    .map(OfAnother.class::cast)
                     .findFirst()
                     .map(drew -> new Elsewhere(
-                            giver(shelf.lot(row.kitchenId(), drew.draw().source()), drew),
+                            giver(shelf.lot(row.kitchenId(), drew.stock().source()), drew),
                             new Amendment.Withdrawn(
                                     paired(withdrawn.stamp()),
                                     paired(drew.stamp()).id(),
@@ -167,8 +179,8 @@ class Drawings implements Sources {
     }
 
     /** The batch that gives. */
-    private static String giver(Optional<Shelf.Lying> lot, ChoreEvent.Drew drew) {
-        return lot.map(Shelf.Lying::batchId).orElse(drew.draw().source());
+    private static String giver(Optional<Shelf.Lying> lot, OfAnother drew) {
+        return lot.map(Shelf.Lying::batchId).orElse(drew.stock().source());
     }
 
     /** @throws Refusal where one of two entries is logged or changed without the other */

@@ -7,11 +7,14 @@ import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.ChoreEvent;
+import potamos.core.batch.Expectation;
+import potamos.core.batch.LotEvent;
 import potamos.core.batch.Plan;
 import potamos.core.batch.PotEvent;
 import potamos.core.batch.ShelfEvent;
 import potamos.core.batch.SlipEvent;
 import potamos.core.batch.Stage;
+import potamos.core.formula.Contents;
 import potamos.core.quantity.Refusal;
 import potamos.server.accounts.Person;
 import potamos.server.coldside.Shelf;
@@ -60,7 +63,7 @@ class KitchenAround {
     void before(
             Person person, BatchMapper.BatchRow row, Plan plan, List<Logged> logged, BatchEvent event, Instant told) {
         if (event instanceof ShelfEvent.Delivered delivered) {
-            unlessDelivered(person, plan, delivered);
+            stations.one(person.kitchenId(), delivered.station());
         }
         if (event instanceof SlipEvent slip) {
             unlessTheirs(person, row, slip);
@@ -75,16 +78,19 @@ class KitchenAround {
     }
 
     /**
-     * What can be said only when it does: which lot it was.
+     * What can be said only when it does: which lot it was, and what is in it.
      *
      * @throws Conflict where nobody may hand it out, or put it elsewhere
      */
-    void after(BatchMapper.BatchRow row, BatchEvent event, BatchState state) {
+    void after(Person person, BatchMapper.BatchRow row, Plan plan, BatchEvent event, BatchState state) {
         Instant at = event.stamp().at();
+        if (event instanceof ShelfEvent.Delivered delivered) {
+            unlessAskedFor(person, plan, state, delivered);
+        }
         if (event instanceof ShelfEvent.Delivered delivered && !delivered.lot().equals(ShelfEvent.REST)) {
             stops.unlessHandedOut(row.kitchenId(), lot(state, delivered.lot()), at);
         }
-        if (event instanceof ShelfEvent.Moved moved) {
+        if (event instanceof LotEvent.Moved moved) {
             stops.unlessMoved(row.kitchenId(), lot(state, moved.lot()), at);
         }
     }
@@ -119,18 +125,22 @@ class KitchenAround {
                 });
     }
 
-    /** A delivery goes to a station of this kitchen, against a call of that station, and never brings what the call leaves out. */
-    private void unlessDelivered(Person person, Plan plan, ShelfEvent.Delivered delivered) {
-        stations.one(person.kitchenId(), delivered.station());
+    /** A delivery is against a call of its station, and never brings what the call leaves out; without a call, not what the station never has. */
+    private void unlessAskedFor(Person person, Plan plan, BatchState state, ShelfEvent.Delivered delivered) {
+        Contents contents = Expectation.contents(delivered.lot(), plan, state);
+        String name = plan.charge().formula().name();
         if (delivered.call().isEmpty()) {
+            Stations.Station station = stations.one(person.kitchenId(), delivered.station());
+            station.needs().refused(name, contents).ifPresent(reason -> {
+                throw Refusal.of("stationId", "not what " + station.name() + " ever has: " + reason);
+            });
             return;
         }
         Calls.Call call = calls.of(person, delivered.call());
         if (!call.stationId().equals(delivered.station())) {
             throw Refusal.of("callId", "that call is another station's");
         }
-        String name = plan.charge().formula().name();
-        call.needs().refused(name, plan.charge().contents()).ifPresent(reason -> {
+        call.needs().refused(name, contents).ifPresent(reason -> {
             throw Refusal.of("callId", "not what " + call.stationName() + " asked for: " + reason);
         });
     }

@@ -15,6 +15,7 @@ import potamos.core.batch.NotYet;
 import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
 import potamos.core.batch.Proposals;
+import potamos.core.batch.PutAway;
 import potamos.core.batch.SpentSign;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Weighing;
@@ -81,6 +82,7 @@ record Page(
         @NotNull List<LotRef> lots,
         double restL,
         boolean restHot,
+        Optional<LeftView> left,
         Optional<CleanDownView> cleanDown,
         Optional<InsertedView> inserted) {
 
@@ -99,7 +101,7 @@ record Page(
             @NotNull Kept kept,
             @NotNull String container,
             int containers) {
-        static LotRef of(BatchState.Lot lot) {
+        static LotRef of(PutAway.Lot lot) {
             return new LotRef(
                     lot.id(),
                     lot.litres().litres(),
@@ -260,6 +262,7 @@ record Page(
                 .lots(state.shelf().lots().stream().map(LotRef::of).toList())
                 .restL(Expectation.notPutAway(state).litres())
                 .restHot(Expectation.hot(plan, state))
+                .left(LeftView.of(plan, state))
                 .cleanDown(cleanDown)
                 .inserted(inserted)
                 .build();

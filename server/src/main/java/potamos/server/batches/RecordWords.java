@@ -58,6 +58,7 @@ final class RecordWords {
             case YES ->
                 (boolean) value ? Words.ENGLISH.figure(kind, figure.name()).toLowerCase(Locale.ROOT) : "";
             case WORDS -> (String) value;
+            case DAY -> Words.ENGLISH.figure(kind, figure.name()).toLowerCase(Locale.ROOT) + " " + value;
             case CHOICES ->
                 Stream.of(((String) value).split(" "))
                         .filter(word -> !word.isEmpty())

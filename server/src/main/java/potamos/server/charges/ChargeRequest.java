@@ -23,6 +23,7 @@ import potamos.server.exchange.SchoolsJson;
  * @param cutMm    edge of the pieces by part, or of the bed; null leaves the cuts as they are
  * @param swaps    another item in the place of a part, by part; null leaves the parts as they are
  * @param draws    stock of the kitchen in the place of water; null fills the pot as the formula has it
+ * @param brought  bed and parts that came out of other pots; null where that is not known yet
  * @param readyBy  when it is wanted; null means no plan is laid
  * @param startAt  a start that the cook chose; null lets the plan find the latest
  */
@@ -38,6 +39,7 @@ public record ChargeRequest(
         @Size(max = 40) Map<String, Double> cutMm,
         @Size(max = 20) Map<String, String> swaps,
         @Size(max = 20) @Valid List<DrawBody> draws,
+        @Size(max = 10) @Valid List<BroughtBody> brought,
         Instant readyBy,
         Instant startAt) {
 
@@ -64,10 +66,21 @@ public record ChargeRequest(
             @NotNull @Size(max = 36) String sourceId,
             @NotNull Double litres) {}
 
+    /**
+     * What came out of another pot.
+     *
+     * @param part  {@code bed}, or the id of the part that it stands for
+     * @param boxId of the larder
+     */
+    public record BroughtBody(
+            @NotNull @Size(max = 60) String part,
+            @NotNull @Size(max = 36) String boxId) {}
+
     /** The same with other choices. */
     ChargeRequest withSchools(SchoolsJson other) {
         return new ChargeRequest(
-                formula, draft, vesselId, burnerId, goal, value, other, bed, cutMm, swaps, draws, readyBy, startAt);
+                formula, draft, vesselId, burnerId, goal, value, other, bed, cutMm, swaps, draws, brought, readyBy,
+                startAt);
     }
 
     /** The same for a formula that is told whole, and the stock that it is drawn with. */
@@ -84,6 +97,7 @@ public record ChargeRequest(
                 cutMm,
                 swaps,
                 otherDraws,
+                brought,
                 readyBy,
                 startAt);
     }
@@ -91,7 +105,7 @@ public record ChargeRequest(
     /** The same goal for another formula as it is written. */
     ChargeRequest of(String slug) {
         return new ChargeRequest(
-                slug, null, vesselId, burnerId, goal, value, null, null, null, null, null, readyBy, startAt);
+                slug, null, vesselId, burnerId, goal, value, null, null, null, null, null, null, readyBy, startAt);
     }
 
     /** A plain request, as from a call. */
@@ -104,6 +118,7 @@ public record ChargeRequest(
                 burnerId,
                 GoalKind.LITRES,
                 litres,
+                null,
                 null,
                 null,
                 null,

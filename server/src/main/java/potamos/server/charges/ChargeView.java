@@ -137,8 +137,8 @@ public record ChargeView(
         }
     }
 
-    /** A kind of bed in the mix. */
-    public record ShareView(@NotNull String kind, @NotNull String name, double share, double kg) {}
+    /** A kind of bed in the mix; {@code leftOver} where nobody delivers it, for it comes out of another pot. */
+    public record ShareView(@NotNull String kind, @NotNull String name, double share, double kg, boolean leftOver) {}
 
     /** Something outside what the trade calls usual. */
     public record UsualView(
@@ -308,7 +308,8 @@ public record ChargeView(
                                 b.kind().id(),
                                 b.kind().name(),
                                 b.share(),
-                                b.share() * charge.run().raw().kg()))
+                                b.share() * charge.run().raw().kg(),
+                                Goods.leftOver(b.kind().id())))
                         .toList())
                 .bedInPotKg(charge.run().bed().mass().kg())
                 .schools(SchoolsJson.standing(proposed.base(), formula))

@@ -18,6 +18,7 @@ import potamos.core.course.Use;
 import potamos.core.flow.Run;
 import potamos.core.formula.Draw;
 import potamos.core.formula.Formula;
+import potamos.core.formula.PotPhase;
 import potamos.core.formula.Schools;
 import potamos.core.heat.Burner;
 import potamos.core.larder.Larder;
@@ -32,6 +33,7 @@ import potamos.server.exchange.FormulaForm;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
+import potamos.server.larder.Boxes;
 import potamos.server.problems.NotFound;
 
 /** Lays a plan: formula, vessel and goal to a charge, a way of cooling, and times. */
@@ -41,9 +43,11 @@ public class Planning {
     private final Formulas formulas;
     private final Sites sites;
     private final Sources sources;
+    private final Boxes boxes;
     private final KitchenClock clock;
 
-    Planning(Formulas formulas, Sites sites, Sources sources, KitchenClock clock) {
+    Planning(Formulas formulas, Sites sites, Sources sources, Boxes boxes, KitchenClock clock) {
+        this.boxes = boxes;
         this.formulas = formulas;
         this.sites = sites;
         this.sources = sources;
@@ -180,8 +184,8 @@ public class Planning {
                 .findFirst()
                 .map(v -> site.pot(v, burner))
                 .orElseThrow(() -> new NotFound("vessel"));
-        List<Draw> draws = draws(site, request);
-        Formula standing = Choices.of(base, request, site.beds()).drawing(draws);
+        Formula standing = chosen(site, base, request);
+        PotPhase.Fill fill = standing.fill();
         return Effects.of(
                 base,
                 Schools.standing(base, standing),
@@ -189,7 +193,8 @@ public class Planning {
                 timed(standing, pot, goal),
                 schools -> timed(
                         Choices.of(base, request.withSchools(schools), site.beds())
-                                .drawing(draws),
+                                .drawing(fill.draws())
+                                .bringing(fill.brought()),
                         pot,
                         goal));
     }
@@ -252,9 +257,14 @@ public class Planning {
                 .toList();
     }
 
-    /** The formula with everything that was chosen, and the stock that it is drawn with. */
+    /** The formula with everything that was chosen, the stock that it is drawn with, and what comes to it out of other pots. */
     private Formula chosen(Site site, Formula base, ChargeRequest request) {
-        return Choices.of(base, request, site.beds()).drawing(draws(site, request));
+        Formula chosen = Choices.of(base, request, site.beds()).drawing(draws(site, request));
+        return request.brought() == null
+                ? chosen
+                : chosen.bringing(request.brought().stream()
+                        .map(one -> boxes.brought(site.kitchen().id(), chosen, one.part(), one.boxId()))
+                        .toList());
     }
 
     private List<Draw> draws(Site site, ChargeRequest request) {

@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
@@ -24,6 +25,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.cooling.CoolingVerdict;
+import potamos.core.figure.Figure;
 import potamos.core.formula.Contents;
 import potamos.core.formula.Family;
 import potamos.core.quantity.Refusal;
@@ -31,6 +33,8 @@ import potamos.core.safety.Allergen;
 import potamos.core.safety.Kept;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
+import potamos.server.PublishedSchema;
+import potamos.server.Table;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
 import potamos.server.kitchen.Kitchens;
@@ -63,6 +67,7 @@ class LotEndpoint {
             @NotNull String container,
             int containers,
             boolean thawed,
+            @NotNull List<Shelf.Blend.PouredIn> blend,
             Optional<String> stopped,
             @NotNull List<DeliveryView> deliveries,
             @NotNull List<DrawnOffView> drawnOff) {}
@@ -96,6 +101,7 @@ class LotEndpoint {
             double backL) {}
 
     private static final int LOTS_AT_ONCE = 100;
+    private static final int LOTS_IN_A_TABLE = 2000;
     private static final int MOST_LOTS = 100_000;
 
     private final LotMapper mapper;
@@ -103,6 +109,7 @@ class LotEndpoint {
     private final Kitchens kitchens;
     private final KitchenClock clock;
     private final Json json;
+    private final PublishedSchema schemas;
     /** Where people reach this kitchen, as it was told; what a request says of itself could send a scanned label anywhere. */
     private final String publicAddress;
 
@@ -112,7 +119,9 @@ class LotEndpoint {
             Kitchens kitchens,
             KitchenClock clock,
             Json json,
+            PublishedSchema schemas,
             @Value("${potamos.address}") String publicAddress) {
+        this.schemas = schemas;
         this.publicAddress = publicAddress;
         this.mapper = mapper;
         this.stops = stops;
@@ -131,6 +140,69 @@ class LotEndpoint {
         return mapper.onShelf(person.kitchenId(), today, from, LOTS_AT_ONCE).stream()
                 .map(row -> view(row, today, List.of(), List.of()))
                 .toList();
+    }
+
+    @Operation(summary = "The same as a table, up to two thousand lots")
+    @GetMapping(path = "/api/lots.csv", produces = "text/csv;charset=UTF-8")
+    ResponseEntity<String> table(@AuthenticationPrincipal Person person) {
+        person.require(Role.Right.READ);
+        String table = Table.written(lines -> {
+            lines.add(
+                    "lot",
+                    "batch",
+                    "stock",
+                    "litres",
+                    "left_litres",
+                    "made_at",
+                    "use_by",
+                    "kept",
+                    "place",
+                    "container",
+                    "containers",
+                    "allergens",
+                    "allergens_unknown",
+                    "gelatin_g_per_l",
+                    "cooling",
+                    "stopped");
+            mapper.onShelf(person.kitchenId(), today(person), 0, LOTS_IN_A_TABLE)
+                    .forEach(row -> {
+                        Contents contents = contents(row.contents());
+                        lines.add(
+                                row.code(),
+                                row.batchNumber(),
+                                row.formulaName(),
+                                row.litres(),
+                                row.leftLitres(),
+                                row.madeAt(),
+                                row.useBy(),
+                                Figure.word(row.kept()),
+                                row.place(),
+                                row.container(),
+                                row.containers(),
+                                allergens(contents).stream().map(Figure::word).collect(Collectors.joining(" ")),
+                                contents.unknown(),
+                                contents.gelatinGPerL(),
+                                Figure.word(row.verdict()),
+                                row.stopped());
+                    });
+        });
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"lots.csv\"")
+                .body(table);
+    }
+
+    @Operation(summary = "What lots are like as JSON, as a JSON Schema")
+    @GetMapping(path = "/api/lots/schema.json", produces = "application/schema+json")
+    String schema(@AuthenticationPrincipal Person person) {
+        person.require(Role.Right.READ);
+        return schemas.ofMany("What is on the shelf of a kitchen", LotView.class);
+    }
+
+    @Operation(summary = "What deliveries are like as JSON, as a JSON Schema")
+    @GetMapping(path = "/api/deliveries/schema.json", produces = "application/schema+json")
+    String schemaOfDeliveries(@AuthenticationPrincipal Person person) {
+        person.requireALook();
+        return schemas.ofMany("What was handed to stations", DeliveryView.class);
     }
 
     @Operation(summary = "A lot with what became of it")
@@ -264,6 +336,9 @@ class LotEndpoint {
                 row.container(),
                 row.containers(),
                 row.thawed(),
+                Optional.ofNullable(row.blend())
+                        .map(blend -> json.read(blend, Shelf.Blend.class).parts())
+                        .orElse(List.of()),
                 Optional.ofNullable(row.stopped()),
                 deliveries.stream().map(this::view).toList(),
                 drawn.stream()

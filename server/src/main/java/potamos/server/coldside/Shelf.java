@@ -1,5 +1,6 @@
 package potamos.server.coldside;
 
+import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -10,13 +11,15 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
+import potamos.core.batch.Expectation;
 import potamos.core.batch.Fact;
 import potamos.core.batch.Plan;
+import potamos.core.batch.PutAway;
 import potamos.core.batch.ShelfEvent;
 import potamos.core.batch.SlipEvent;
+import potamos.core.formula.Draw;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
-import potamos.core.safety.Keeping;
 import potamos.core.safety.Kept;
 import potamos.server.Json;
 
@@ -58,11 +61,10 @@ public class Shelf {
                 .orElse(plan.accepted())
                 .atZone(zone)
                 .toLocalDate();
-        String contents = json.write(plan.charge().contents());
         String verdict = state.cooling().verdict().map(v -> v.overall().name()).orElse("NOT_SHOWN");
-        List<BatchState.Lot> lots = state.shelf().lots();
+        List<PutAway.Lot> lots = state.shelf().lots();
         for (int i = 0; i < lots.size(); i++) {
-            BatchState.Lot lot = lots.get(i);
+            PutAway.Lot lot = lots.get(i);
             mapper.insertLot(new LotMapper.NewLot(
                     lot.id(),
                     kitchenId,
@@ -71,21 +73,19 @@ public class Shelf {
                     lot.litres().litres(),
                     lot.left().litres(),
                     lot.at(),
-                    Keeping.useBy(
-                            lot.kept(),
-                            lot.since().atZone(zone).toLocalDate(),
-                            lot.thawed(),
-                            made,
-                            plan.charge().formula().coldDays(),
-                            plan.charge().formula().frozenMonths(),
-                            plan.limits()),
-                    contents,
+                    lot.useBy(made, plan, zone),
+                    json.write(lot.contents(plan)),
                     lot.place(),
                     verdict,
                     lot.kept(),
                     lot.container(),
                     lot.count(),
-                    lot.thawed()));
+                    lot.thawed(),
+                    lot.blend().isEmpty()
+                            ? null
+                            : json.write(new Blend(lot.blend().stream()
+                                    .map(poured -> Blend.PouredIn.of(poured.stock()))
+                                    .toList()))));
         }
         for (BatchEvent event : believed) {
             if (event instanceof ShelfEvent.DrawnOff drawn) {
@@ -105,8 +105,7 @@ public class Shelf {
                 .collect(Collectors.toMap(SlipEvent.TakenOver::slip, taken -> taken));
         for (BatchEvent event : believed) {
             if (event instanceof ShelfEvent.Delivered delivered) {
-                BatchState.Slip slip =
-                        state.shelf().slip(delivered.stamp().id()).orElseThrow();
+                PutAway.Slip slip = state.shelf().slip(delivered.stamp().id()).orElseThrow();
                 Optional<SlipEvent.TakenOver> taken = Optional.ofNullable(takenOver.get(slip.id()));
                 mapper.insertDelivery(new LotMapper.NewDelivery(
                         slip.id(),
@@ -117,11 +116,21 @@ public class Shelf {
                         delivered.call().isEmpty() ? null : delivered.call(),
                         slip.litres().litres(),
                         delivered.stamp().at(),
-                        contents,
+                        json.write(Expectation.contents(slip.lot(), plan, state)),
                         delivered.temperature().map(Temperature::celsius).orElse(null),
                         taken.map(t -> t.stamp().id()).orElse(null),
                         taken.map(t -> t.stamp().at()).orElse(null),
                         slip.back().litres()));
+            }
+        }
+    }
+
+    /** What was poured to a lot of other batches. */
+    record Blend(List<PouredIn> parts) {
+
+        record PouredIn(@NotNull String sourceId, @NotNull String name, double litres) {
+            private static PouredIn of(Draw stock) {
+                return new PouredIn(stock.source(), stock.name(), stock.litres().litres());
             }
         }
     }

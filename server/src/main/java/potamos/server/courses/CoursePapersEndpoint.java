@@ -20,6 +20,7 @@ import potamos.core.course.Day;
 import potamos.core.course.Provision;
 import potamos.core.quantity.Refusal;
 import potamos.server.KitchenClock;
+import potamos.server.PublishedSchema;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
 import potamos.server.kitchen.Kitchens;
@@ -35,10 +36,10 @@ class CoursePapersEndpoint {
     private final Kitchens kitchens;
     private final Boxes boxes;
     private final KitchenClock clock;
-    private final CourseSchema schema;
+    private final PublishedSchema schemas;
 
-    CoursePapersEndpoint(Laying laying, Kitchens kitchens, Boxes boxes, KitchenClock clock, CourseSchema schema) {
-        this.schema = schema;
+    CoursePapersEndpoint(Laying laying, Kitchens kitchens, Boxes boxes, KitchenClock clock, PublishedSchema schemas) {
+        this.schemas = schemas;
         this.laying = laying;
         this.kitchens = kitchens;
         this.boxes = boxes;
@@ -89,7 +90,7 @@ class CoursePapersEndpoint {
     @GetMapping(path = "/api/course/schema.json", produces = "application/schema+json")
     String schema(@AuthenticationPrincipal Person person) {
         person.require(Right.READ);
-        return schema.toString();
+        return schemas.of("The course of a kitchen", KitchenCourse.class);
     }
 
     @Operation(summary = "The batches of the course as a table")

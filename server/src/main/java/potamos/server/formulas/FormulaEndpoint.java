@@ -49,6 +49,7 @@ class FormulaEndpoint {
             boolean retired,
             @NotNull List<Allergen> allergens,
             @NotNull List<String> bed,
+            @NotNull List<String> bedKinds,
             double simmerMin,
             int coldDays) {
         static ShelfView of(Formula formula, boolean retired) {
@@ -60,6 +61,7 @@ class FormulaEndpoint {
                     retired,
                     List.copyOf(formula.allergens()),
                     formula.bed().stream().map(b -> b.kind().name()).toList(),
+                    formula.bed().stream().map(b -> b.kind().id()).toList(),
                     formula.simmer().usual().toSeconds() / 60.0,
                     formula.coldDays());
         }

@@ -15,6 +15,9 @@ import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.ChoreEvent;
 import potamos.core.batch.Fact;
+import potamos.core.batch.FinishEvent;
+import potamos.core.formula.Brought;
+import potamos.core.formula.Contents;
 import potamos.core.formula.Formula;
 import potamos.core.larder.Box;
 import potamos.core.larder.Goods;
@@ -25,6 +28,7 @@ import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.Keeping;
 import potamos.core.safety.LimitProfile;
+import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
@@ -49,8 +53,10 @@ public class Boxes {
     private final Kitchens kitchens;
     private final Changes changes;
     private final KitchenClock clock;
+    private final Json json;
 
-    Boxes(LarderMapper mapper, Kitchens kitchens, Changes changes, KitchenClock clock) {
+    Boxes(LarderMapper mapper, Kitchens kitchens, Changes changes, KitchenClock clock, Json json) {
+        this.json = json;
         this.mapper = mapper;
         this.kitchens = kitchens;
         this.changes = changes;
@@ -82,9 +88,10 @@ public class Boxes {
      * A box that something could be taken from.
      *
      * @param take    how much of it would be; nothing where the boxes before it are enough, or it may not be used now
+     * @param from    the supplier, or the batch that it is left over of
      * @param refused why it may not
      */
-    public record Offer(Box box, String supplier, String supplierLot, Mass take, Optional<Box.Refused> refused) {}
+    public record Offer(Box box, String from, String supplierLot, Mass take, Optional<Box.Refused> refused) {}
 
     /** Boxes that could be taken from now, of everything of which so much is wanted. */
     public Map<String, List<Offer>> offers(Person person, Map<String, Mass> wanted) {
@@ -102,10 +109,10 @@ public class Boxes {
         Map<String, Mass> takes = cover.draws().stream()
                 .collect(Collectors.toMap(draw -> draw.box().id(), Larder.Draw::mass));
         return all.stream()
-                .filter(one -> one.row().goods().equals(cover.goods()))
+                .filter(one -> one.box().goods().serves(cover.goods()))
                 .map(one -> new Offer(
                         one.box(),
-                        one.row().supplier(),
+                        one.row().from(),
                         one.row().supplierLot(),
                         takes.getOrDefault(one.box().id(), Mass.ZERO),
                         one.refused()))
@@ -232,15 +239,80 @@ public class Boxes {
      */
     public void mayTake(String kitchenId, Formula formula, ChoreEvent.Took took) {
         Stands stands = stands(row(kitchenId, took.box()), calendar(kitchenId));
-        String goods = stands.box().goods().id();
-        boolean fits = took.part().equals(BatchEvent.BED)
-                ? formula.inBed(goods)
-                : took.part().equals(goods);
+        unlessFits("boxId", formula, took.part(), stands);
+    }
+
+    private static void unlessFits(String field, Formula formula, String part, Stands stands) {
+        Goods goods = stands.box().goods();
+        boolean fits = part.equals(BatchEvent.BED) ? formula.inBed(goods.id()) : goods.serves(part);
         if (!fits) {
-            throw Refusal.of("boxId", stands.box().goods().name() + " is in it, and that is not what goes in here");
+            throw Refusal.of(field, goods.name() + " is in it, and that is not what goes in here");
         }
         stands.refused().ifPresent(why -> {
-            throw Refusal.of("boxId", why.reason());
+            throw Refusal.of(field, why.reason());
+        });
+    }
+
+    /** The entry with what is known of what is in the box, where that came out of a pot of this kitchen. */
+    public ChoreEvent.Took known(String kitchenId, ChoreEvent.Took took) {
+        return took.knowing(contents(row(kitchenId, took.box())));
+    }
+
+    private Optional<Contents> contents(LarderMapper.BoxRow row) {
+        return Optional.ofNullable(row.contents()).map(written -> json.read(written, Contents.class));
+    }
+
+    /**
+     * What a pot is going to be made of that came out of another, with what was in that one.
+     *
+     * @param formula what is made
+     * @param part    the bed, or a part by its id
+     * @throws Refusal on {@code brought} where it is not there, not to be used, or not what goes in there
+     */
+    public Brought brought(String kitchenId, Formula formula, String part, String boxId) {
+        LarderMapper.BoxRow row = mapper.byId(boxId, kitchenId)
+                .orElseThrow(() -> Refusal.of("brought", "this kitchen's larder has no such box"));
+        Stands stands = stands(row, calendar(kitchenId));
+        unlessFits("brought", formula, part, stands);
+        if (stands.box().left().kg() == 0) {
+            throw Refusal.of("brought", "nothing is left in this box");
+        }
+        return new Brought(part, boxId, contents(row).orElse(Contents.UNKNOWN));
+    }
+
+    /**
+     * Puts away what is left over of a batch, from what is now believed of it.
+     *
+     * @param contents of its stock
+     * @throws Refusal where somebody took of what is not believed any more
+     */
+    public void leftOver(String kitchenId, String batchId, List<Fact> believed, Contents contents) {
+        Map<String, Double> before = mapper.leftOf(batchId).stream()
+                .collect(Collectors.toMap(LarderMapper.LeftRow::id, LarderMapper.LeftRow::takenKg));
+        Calendar calendar = calendar(kitchenId);
+        String written = json.write(contents.ofSolids());
+        mapper.forgetLeftOver(batchId);
+        for (Fact fact : believed) {
+            if (fact instanceof FinishEvent.LeftOver left && left.as().goods().isPresent()) {
+                LocalDate day = left.stamp().at().atZone(calendar.zone()).toLocalDate();
+                mapper.boxOfLeftOver(
+                        left.stamp().id(),
+                        kitchenId,
+                        batchId,
+                        left.as().goods().get(),
+                        left.mass().kg(),
+                        day,
+                        left.as().useBy(day, calendar.limits()));
+                mapper.leftOver(left.stamp().id(), batchId, left.mass().kg(), written);
+                changes.note(kitchenId, "larder", left.stamp().id());
+                before.remove(left.stamp().id());
+            }
+        }
+        before.forEach((id, taken) -> {
+            if (taken > 0) {
+                throw Refusal.of("corrects", "some of it is in another pot already");
+            }
+            changes.note(kitchenId, "larder", id);
         });
     }
 
@@ -299,7 +371,7 @@ public class Boxes {
     }
 
     private static Stands stands(LarderMapper.BoxRow row, Calendar calendar) {
-        Goods goods = Intake.known(row.goods());
+        Goods goods = Goods.any(row.goods()).orElseThrow();
         Optional<Duration> thaws = Optional.ofNullable(row.thickCm())
                 .filter(thick -> goods.raw())
                 .map(thick -> Thaw.takes(

@@ -90,7 +90,7 @@ public record Intake(
         }
     }
 
-    /** @throws Refusal where the book knows no such goods */
+    /** @throws Refusal where the book knows nothing that is delivered and called so */
     static Goods known(String goods) {
         return Goods.find(goods).orElseThrow(() -> Refusal.of("goods", "the book does not know it"));
     }

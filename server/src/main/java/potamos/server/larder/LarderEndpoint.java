@@ -28,7 +28,9 @@ import org.springframework.web.bind.annotation.RestController;
 import potamos.core.larder.Box;
 import potamos.core.larder.Goods;
 import potamos.core.quantity.Refusal;
+import potamos.server.PublishedSchema;
 import potamos.server.accounts.Person;
+import potamos.server.accounts.Role.Right;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.paper.PaperUnits;
 
@@ -50,6 +52,7 @@ class LarderEndpoint {
      * @param softAt   when what thaws is soft
      * @param refused  why it may not be used now
      * @param stopped  what somebody said who stopped it
+     * @param of       what it is left over of; nothing of what was delivered
      */
     record BoxView(
             @NotNull String id,
@@ -74,7 +77,8 @@ class LarderEndpoint {
             @NotNull Instant takenInAt,
             Optional<Instant> softAt,
             Optional<Box.Refused> refused,
-            Optional<String> stopped) {
+            Optional<String> stopped,
+            Optional<LeftOf> of) {
         static BoxView of(Boxes.Stands stands) {
             LarderMapper.BoxRow row = stands.row();
             Box box = stands.box();
@@ -101,9 +105,17 @@ class LarderEndpoint {
                     row.takenInAt(),
                     stands.softAt(),
                     stands.refused(),
-                    Optional.ofNullable(row.stopped()));
+                    Optional.ofNullable(row.stopped()),
+                    Optional.ofNullable(row.batchId())
+                            .map(batch -> new LeftOf(batch, row.batchNumber(), row.formulaName())));
         }
     }
+
+    /** The batch that it is left over of. */
+    record LeftOf(
+            @NotNull String batchId,
+            int batchNumber,
+            @NotNull String formulaName) {}
 
     /** A box with all that became of it. */
     record BoxPage(@NotNull BoxView box, @NotNull List<StoryView> story) {}
@@ -192,10 +204,16 @@ class LarderEndpoint {
     private final Boxes boxes;
     private final LarderTable table;
     private final Kitchens kitchens;
+    private final PublishedSchema schemas;
     private final String publicAddress;
 
     LarderEndpoint(
-            Boxes boxes, LarderTable table, Kitchens kitchens, @Value("${potamos.address}") String publicAddress) {
+            Boxes boxes,
+            LarderTable table,
+            Kitchens kitchens,
+            PublishedSchema schemas,
+            @Value("${potamos.address}") String publicAddress) {
+        this.schemas = schemas;
         this.kitchens = kitchens;
         this.publicAddress = publicAddress;
         this.boxes = boxes;
@@ -208,6 +226,13 @@ class LarderEndpoint {
     List<BoxView> left(@AuthenticationPrincipal Person person, @RequestParam(defaultValue = "0") int from) {
         Refusal.unlessWithin("from", from, 0, MOST_BOXES, "boxes");
         return boxes.left(person, from, BOXES_AT_ONCE).stream().map(BoxView::of).toList();
+    }
+
+    @Operation(summary = "What the larder is like as JSON, as a JSON Schema")
+    @GetMapping(path = "/schema.json", produces = "application/schema+json")
+    String schema(@AuthenticationPrincipal Person person) {
+        person.require(Right.READ);
+        return schemas.ofMany("What lies in the larder of a kitchen", BoxView.class);
     }
 
     @Operation(summary = "What can come in")

@@ -32,7 +32,16 @@ interface LarderMapper {
             Instant takenInAt,
             double leftKg,
             Instant thawsSince,
-            String stopped) {}
+            String stopped,
+            String batchId,
+            Integer batchNumber,
+            String formulaName,
+            String contents) {
+        /** The supplier, or the batch that it is left over of. */
+        String from() {
+            return batchId == null ? supplier : formulaName + ", batch " + batchNumber;
+        }
+    }
 
     /** What became of a box: an entry of somebody's, or, with no kind, what a batch took. */
     record StoryRow(
@@ -48,14 +57,17 @@ interface LarderMapper {
 
     /** What is left is what came in, with every entry, less what batches took. */
     String BOXES = """
-            SELECT b.id, b.kitchen_id, b.goods, b.kg, b.came_on, b.use_by, b.frozen, b.thick_cm, b.door_c, b.supplier, b.supplier_lot,
+            SELECT b.id, b.kitchen_id, b.goods, IF(b.batch_id IS NULL, b.kg, COALESCE(o.kg, 0)) AS kg, b.came_on, b.use_by, b.frozen, b.thick_cm, b.door_c, b.supplier, b.supplier_lot,
                    b.price_per_kg, b.note, b.trim, a.name AS taken_in_by, b.taken_in_at,
-                   b.kg + COALESCE((SELECT SUM(e.kg) FROM larder_entry e WHERE e.box_id = b.id), 0)
+                   IF(b.batch_id IS NULL, b.kg, COALESCE(o.kg, 0))
+                        + COALESCE((SELECT SUM(e.kg) FROM larder_entry e WHERE e.box_id = b.id), 0)
                         - COALESCE((SELECT SUM(t.kg) FROM larder_taking t WHERE t.box_id = b.id), 0) AS left_kg,
                    (SELECT MIN(e.made_at) FROM larder_entry e WHERE e.box_id = b.id AND e.kind = 'THAWING') AS thaws_since,
                    (SELECT IF(e.kind = 'STOPPED', e.reason, NULL) FROM larder_entry e
-                    WHERE e.box_id = b.id AND e.kind IN ('STOPPED', 'RELEASED') ORDER BY e.made_at DESC, e.id LIMIT 1) AS stopped
-            FROM larder_box b JOIN account a ON a.id = b.taken_in_by
+                    WHERE e.box_id = b.id AND e.kind IN ('STOPPED', 'RELEASED') ORDER BY e.made_at DESC, e.id LIMIT 1) AS stopped,
+                   b.batch_id, m.number AS batch_number, m.formula_name, o.contents
+            FROM larder_box b JOIN account a ON a.id = b.taken_in_by LEFT JOIN batch m ON m.id = b.batch_id
+                 LEFT JOIN left_over o ON o.box_id = b.id
             """;
 
     @Insert("""
@@ -65,6 +77,33 @@ interface LarderMapper {
                     #{in.supplier}, #{in.supplierLot}, #{in.pricePerKg}, #{in.note}, #{in.trim}, #{by}, #{at})
             """)
     int insert(String id, String kitchenId, Intake in, String by, Instant at);
+
+    /** The box of something that is left over of a batch; once it is there it stays as it is. */
+    @Insert("""
+            INSERT IGNORE INTO larder_box (id, kitchen_id, goods, kg, came_on, use_by, frozen, supplier, supplier_lot, note, trim,
+                                           taken_in_by, taken_in_at, batch_id)
+            SELECT #{id}, #{kitchenId}, #{goods}, #{kg}, #{day}, #{useBy}, FALSE, '', '', '', FALSE,
+                   e.account_id, e.happened_at, #{batchId} FROM batch_event e WHERE e.id = #{id}
+            """)
+    void boxOfLeftOver(
+            String id, String kitchenId, String batchId, String goods, double kg, LocalDate day, LocalDate useBy);
+
+    @Insert("""
+            INSERT INTO left_over (box_id, batch_id, kg, contents) VALUES (#{id}, #{batchId}, #{kg}, #{contents})
+            """)
+    void leftOver(String id, String batchId, double kg, String contents);
+
+    /** What was left over of a batch, as it stands, and how much of it was taken since. */
+    record LeftRow(String id, double takenKg) {}
+
+    @Select("""
+            SELECT o.box_id AS id, COALESCE((SELECT SUM(t.kg) FROM larder_taking t WHERE t.box_id = o.box_id), 0) AS taken_kg
+            FROM left_over o WHERE o.batch_id = #{batchId} FOR UPDATE
+            """)
+    List<LeftRow> leftOf(String batchId);
+
+    @Delete("DELETE FROM left_over WHERE batch_id = #{batchId}")
+    void forgetLeftOver(String batchId);
 
     /** What is not used up: first what has to go first, last what keeps. */
     @Select(BOXES + """
@@ -109,12 +148,13 @@ interface LarderMapper {
     @Select("SELECT event_id, box_id, kg FROM larder_taking WHERE batch_id = #{batchId}")
     List<Taking> takings(String batchId);
 
-    /** Kilograms out of all boxes of the same goods. */
+    /** Kilograms out of all boxes, by the kind of bed or the part that they were taken for. */
     record GoodsTaken(String goods, double kg) {}
 
     @Select("""
-            SELECT b.goods, SUM(t.kg) AS kg FROM larder_taking t JOIN larder_box b ON b.id = t.box_id
-            WHERE t.batch_id = #{batchId} GROUP BY b.goods
+            SELECT IF(t.part = 'bed', b.goods, t.part) AS goods, SUM(t.kg) AS kg
+            FROM larder_taking t JOIN larder_box b ON b.id = t.box_id
+            WHERE t.batch_id = #{batchId} GROUP BY IF(t.part = 'bed', b.goods, t.part)
             """)
     List<GoodsTaken> goodsTaken(String batchId);
 

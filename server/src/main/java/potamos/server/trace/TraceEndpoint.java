@@ -20,8 +20,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.batch.Stage;
 import potamos.core.larder.Goods;
+import potamos.server.PublishedSchema;
 import potamos.server.Table;
 import potamos.server.accounts.Person;
+import potamos.server.accounts.Role.Right;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Where things came from and where they went, over HTTP. */
 @RestController
@@ -52,14 +55,43 @@ class TraceEndpoint {
             @NotNull Instant acceptedAt,
             @NotNull Stage stage) {}
 
-    /** Stock of a batch, out of a lot or before it was put away, that went into another. */
+    /**
+     * Stock of a batch, out of a lot or before it was put away, that went into another; or what was left over of it.
+     *
+     * @param litres   of stock
+     * @param kg       of what was left over
+     * @param leftOver what that is
+     */
     record TracedDrawing(
             @NotNull String id,
             @NotNull String batchId,
             Optional<String> lotId,
             @NotNull String intoId,
-            double litres,
-            @NotNull Instant at) {}
+            Optional<Double> litres,
+            Optional<Double> kg,
+            Optional<String> leftOver,
+            @NotNull Instant at) {
+        static TracedDrawing of(TraceMapper.DrawnRow row) {
+            boolean stock = row.goods() == null;
+            return new TracedDrawing(
+                    row.id(),
+                    row.batchId(),
+                    Optional.ofNullable(row.lotId()),
+                    row.intoId(),
+                    stock ? Optional.of(row.amount()) : Optional.empty(),
+                    stock ? Optional.empty() : Optional.of(row.amount()),
+                    Optional.ofNullable(row.goods()).map(Goods::nameOf),
+                    row.at());
+        }
+    }
+
+    /** Bones, fat and what else is left over of a batch, in the larder. */
+    record TracedLeftover(
+            @NotNull String boxId,
+            @NotNull String batchId,
+            @NotNull String name,
+            double kg,
+            boolean stopped) {}
 
     /** {@code stopped} is why nobody may hand it out. */
     record TracedLot(
@@ -89,6 +121,7 @@ class TraceEndpoint {
             @NotNull List<TracedBatch> batches,
             @NotNull List<TracedDrawing> drawn,
             @NotNull List<TracedLot> lots,
+            @NotNull List<TracedLeftover> left,
             @NotNull List<TracedSlip> slips) {
         static TraceView of(Traces.Trace trace) {
             return new TraceView(
@@ -107,15 +140,7 @@ class TraceEndpoint {
                             .toList(),
                     batchesOf(trace.before()),
                     batchesOf(trace.batches()),
-                    trace.drawn().stream()
-                            .map(d -> new TracedDrawing(
-                                    d.id(),
-                                    d.batchId(),
-                                    Optional.ofNullable(d.lotId()),
-                                    d.intoId(),
-                                    d.litres(),
-                                    d.at()))
-                            .toList(),
+                    trace.drawn().stream().map(TracedDrawing::of).toList(),
                     trace.lots().stream()
                             .map(l -> new TracedLot(
                                     l.id(),
@@ -126,6 +151,10 @@ class TraceEndpoint {
                                     l.useBy(),
                                     l.place(),
                                     Optional.ofNullable(l.stopped())))
+                            .toList(),
+                    trace.left().stream()
+                            .map(l -> new TracedLeftover(
+                                    l.id(), l.batchId(), Goods.nameOf(l.goods()), l.kg(), l.stopped()))
                             .toList(),
                     trace.slips().stream()
                             .map(s -> new TracedSlip(
@@ -152,9 +181,13 @@ class TraceEndpoint {
             @Size(max = 300) String reason) {}
 
     private final Traces traces;
+    private final PublishedSchema schemas;
+    private final JsonMapper mapper;
 
-    TraceEndpoint(Traces traces) {
+    TraceEndpoint(Traces traces, PublishedSchema schemas, JsonMapper mapper) {
         this.traces = traces;
+        this.schemas = schemas;
+        this.mapper = mapper;
     }
 
     @Operation(summary = "Everything that hangs together with a supplier's lot, a box, a batch or a lot of stock")
@@ -171,6 +204,19 @@ class TraceEndpoint {
         return TraceView.of(traces.recall(person, body.what(), body.reason() == null ? "" : body.reason()));
     }
 
+    @Operation(summary = "The same as linked data (JSON-LD), in terms of schema.org")
+    @GetMapping(path = "/api/trace.jsonld", produces = "application/ld+json")
+    String linked(@AuthenticationPrincipal Person person, @RequestParam String what) {
+        return LinkedTrace.of(mapper, trace(person, what));
+    }
+
+    @Operation(summary = "What a trace is like as JSON, as a JSON Schema")
+    @GetMapping(path = "/api/trace/schema.json", produces = "application/schema+json")
+    String schema(@AuthenticationPrincipal Person person) {
+        person.require(Right.READ);
+        return schemas.of("What hangs together, from the larder to the stations", TraceView.class);
+    }
+
     /** One row for each thing, in the order in which it went from the larder to the stations. */
     @Operation(summary = "The same as a table")
     @GetMapping(path = "/api/trace.csv", produces = "text/csv;charset=UTF-8")
@@ -185,10 +231,19 @@ class TraceEndpoint {
             Stream.concat(trace.before().stream(), trace.batches().stream())
                     .forEach(b -> lines.add("batch", b.id(), b.number(), b.formulaName(), "", "", b.acceptedAt(), ""));
             trace.drawn()
-                    .forEach(d -> lines.add("drawn", d.intoId(), d.batchId(), d.lotId(), d.litres(), "L", d.at(), ""));
+                    .forEach(d -> lines.add(
+                            "drawn",
+                            d.intoId(),
+                            d.batchId(),
+                            d.leftOver().or(d::lotId),
+                            d.litres().or(d::kg),
+                            d.litres().isPresent() ? "L" : "kg",
+                            d.at(),
+                            ""));
             trace.lots()
                     .forEach(l ->
                             lines.add("lot", l.id(), l.batchId(), l.code(), l.litres(), "L", l.useBy(), l.place()));
+            trace.left().forEach(l -> lines.add("left over", l.boxId(), l.batchId(), l.name(), l.kg(), "kg", "", ""));
             trace.slips()
                     .forEach(s -> lines.add(
                             "slip",

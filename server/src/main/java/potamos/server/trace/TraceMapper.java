@@ -37,8 +37,17 @@ interface TraceMapper {
             String place,
             String stopped) {}
 
-    /** Stock of a batch that went into another; {@code lotId} is nothing where it was not put away yet. */
-    record DrawnRow(String id, String batchId, String lotId, String intoId, double litres, Instant at) {}
+    /**
+     * Stock of a batch that went into another, or solids and fat that were left over of it.
+     *
+     * @param lotId  that the stock lay in; nothing where it was not put away yet, and of what is no stock
+     * @param goods  that was left over; nothing of stock
+     * @param amount litres of stock, kilograms of anything else
+     */
+    record DrawnRow(String id, String batchId, String lotId, String goods, String intoId, double amount, Instant at) {}
+
+    /** What is left over of a batch, in the larder. */
+    record LeftRow(String id, String batchId, String goods, double kg, boolean stopped) {}
 
     record SlipRow(String id, String lotId, String batchId, String stationName, double litres, Instant at, String by) {}
 
@@ -50,7 +59,7 @@ interface TraceMapper {
             """;
 
     @Select(BOXES + """
-            WHERE b.kitchen_id = #{kitchenId} AND (b.supplier_lot = #{what} OR b.id = #{what}) AND #{what} <> ''
+            WHERE b.kitchen_id = #{kitchenId} AND (b.supplier_lot = #{what} OR b.id = #{what}) AND #{what} <> '' AND b.batch_id IS NULL
             ORDER BY b.came_on DESC, b.id LIMIT #{most}
             """)
     List<BoxRow> boxesNamed(String kitchenId, String what, int most);
@@ -63,18 +72,21 @@ interface TraceMapper {
             """)
     List<BoxRow> boxes(String kitchenId, Collection<String> ids);
 
-    /** Batches whose lot, or which itself, is called so. */
+    /** Batches whose lot, whose leftover, or which itself, is called so. */
     @Select("""
-            SELECT DISTINCT m.id FROM batch m LEFT JOIN lot l ON l.batch_id = m.id
-            WHERE m.kitchen_id = #{kitchenId} AND (l.code = #{what} OR l.id = #{what} OR m.id = #{what})
+            SELECT m.id FROM batch m WHERE m.kitchen_id = #{kitchenId} AND m.id = #{what}
+            UNION SELECT l.batch_id FROM lot l WHERE l.kitchen_id = #{kitchenId} AND (l.code = #{what} OR l.id = #{what})
+            UNION SELECT b.batch_id FROM larder_box b
+                  WHERE b.kitchen_id = #{kitchenId} AND b.id = #{what} AND b.batch_id IS NOT NULL
             LIMIT #{most}
             """)
     List<String> batchesNamed(String kitchenId, String what, int most);
 
     String TAKEN = """
             <script>
-            SELECT t.box_id, t.batch_id, t.part, t.kg, t.taken_at AS at FROM larder_taking t JOIN batch m ON m.id = t.batch_id
-            WHERE m.kitchen_id = #{kitchenId}
+            SELECT t.box_id, t.batch_id, t.part, t.kg, t.taken_at AS at
+            FROM larder_taking t JOIN larder_box b ON b.id = t.box_id
+            WHERE b.kitchen_id = #{kitchenId} AND b.batch_id IS NULL
             """;
 
     @Select(TAKEN + """
@@ -93,23 +105,37 @@ interface TraceMapper {
             """)
     List<TakenRow> takenBy(String kitchenId, Collection<String> batches, int most);
 
-    String DRAWN = """
+    String STOCK = """
             <script>
-            SELECT id, batch_id, lot_id, into_id, litres, drawn_at AS at FROM drawing WHERE kitchen_id = #{kitchenId}
+            SELECT id, batch_id, lot_id, NULL AS goods, into_id, litres AS amount, drawn_at AS at FROM drawing
+            WHERE kitchen_id = #{kitchenId}
             """;
 
-    @Select(DRAWN + """
+    String LEFT_OVER = """
+            UNION ALL
+            SELECT t.event_id, b.batch_id, NULL, b.goods, t.batch_id, t.kg, t.taken_at
+            FROM larder_box b JOIN larder_taking t ON t.box_id = b.id
+            WHERE b.kitchen_id = #{kitchenId} AND b.batch_id IS NOT NULL
+            """;
+
+    @Select(STOCK + """
             AND batch_id IN
               <foreach collection="batches" item="id" open="(" separator="," close=")">#{id}</foreach>
-            ORDER BY drawn_at, id LIMIT #{most}
+            """ + LEFT_OVER + """
+            AND b.batch_id IN
+              <foreach collection="batches" item="id" open="(" separator="," close=")">#{id}</foreach>
+            ORDER BY at, id LIMIT #{most}
             </script>
             """)
     List<DrawnRow> drawnFrom(String kitchenId, Collection<String> batches, int most);
 
-    @Select(DRAWN + """
+    @Select(STOCK + """
             AND into_id IN
               <foreach collection="batches" item="id" open="(" separator="," close=")">#{id}</foreach>
-            ORDER BY drawn_at, id LIMIT #{most}
+            """ + LEFT_OVER + """
+            AND t.batch_id IN
+              <foreach collection="batches" item="id" open="(" separator="," close=")">#{id}</foreach>
+            ORDER BY at, id LIMIT #{most}
             </script>
             """)
     List<DrawnRow> drawnInto(String kitchenId, Collection<String> batches, int most);
@@ -146,4 +172,16 @@ interface TraceMapper {
             </script>
             """)
     List<SlipRow> slips(String kitchenId, Collection<String> batches, int most);
+
+    @Select("""
+            <script>
+            SELECT b.id, b.batch_id, b.goods, o.kg,
+                   COALESCE((SELECT e.kind = 'STOPPED' FROM larder_entry e WHERE e.box_id = b.id AND e.kind IN ('STOPPED', 'RELEASED')
+                             ORDER BY e.made_at DESC, e.id LIMIT 1), FALSE) AS stopped
+            FROM left_over o JOIN larder_box b ON b.id = o.box_id WHERE b.kitchen_id = #{kitchenId} AND o.batch_id IN
+              <foreach collection="batches" item="id" open="(" separator="," close=")">#{id}</foreach>
+            ORDER BY b.taken_in_at, b.id LIMIT #{most}
+            </script>
+            """)
+    List<LeftRow> leftOver(String kitchenId, Collection<String> batches, int most);
 }

@@ -36,8 +36,9 @@ class Traces {
      * @param taken   which batch took what of which box
      * @param before  batches whose stock it was made of, the oldest first
      * @param batches asked about, and all that were drawn with their stock
-     * @param drawn   which batch was drawn with the stock of which
+     * @param drawn   which batch was drawn with the stock of which, or made of what was left over of it
      * @param lots    that came of the batches
+     * @param left    over of the batches, in the larder
      * @param slips   that they left by
      */
     record Trace(
@@ -48,6 +49,7 @@ class Traces {
             List<TraceMapper.BatchRow> batches,
             List<TraceMapper.DrawnRow> drawn,
             List<TraceMapper.LotRow> lots,
+            List<TraceMapper.LeftRow> left,
             List<TraceMapper.SlipRow> slips) {
 
         boolean nothing() {
@@ -131,7 +133,7 @@ class Traces {
             Line onward) {
         Set<String> batches = onward.batches();
         if (batches.isEmpty()) {
-            return new Trace(ofBoxes, boxes, taken, List.of(), List.of(), List.of(), List.of(), List.of());
+            return new Trace(ofBoxes, boxes, taken, List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
         }
         Set<TraceMapper.DrawnRow> drawn = new LinkedHashSet<>(back.drawn());
         drawn.addAll(onward.drawn());
@@ -143,6 +145,7 @@ class Traces {
                 mapper.batches(kitchen, batches),
                 List.copyOf(drawn),
                 mapper.lots(kitchen, batches),
+                mapper.leftOver(kitchen, batches, TraceMapper.MOST),
                 mapper.slips(kitchen, batches, TraceMapper.MOST));
     }
 
@@ -163,12 +166,14 @@ class Traces {
             throw Refusal.of("what", "nothing in this kitchen is called so");
         }
         if (trace.ofBoxes()) {
-            trace.boxes().stream()
-                    .filter(box -> !box.stopped())
-                    .forEach(box -> boxes.enter(
-                            person, box.id(), UUID.randomUUID().toString(), Boxes.Entry.STOPPED, null, reason));
+            trace.boxes().stream().filter(box -> !box.stopped()).forEach(box -> stop(person, box.id(), reason));
         }
+        trace.left().stream().filter(left -> !left.stopped()).forEach(left -> stop(person, left.id(), reason));
         trace.lots().stream().filter(lot -> lot.stopped() == null).forEach(lot -> stops.stop(person, lot.id(), reason));
         return of(person, what);
+    }
+
+    private void stop(Person person, String boxId, String reason) {
+        boxes.enter(person, boxId, UUID.randomUUID().toString(), Boxes.Entry.STOPPED, null, reason);
     }
 }

@@ -1,0 +1,19 @@
+-- What is left over of a stock that was strained lies in the larder too: spent bones, fat, picked meat. Its box, once there, is never changed, as no box is.
+ALTER TABLE larder_box
+  ADD COLUMN batch_id CHAR(36) NULL COMMENT 'that it is left over of; nothing of what was delivered',
+  ADD KEY (batch_id),
+  ADD FOREIGN KEY (batch_id) REFERENCES batch (id);
+-- What such a box holds, made anew from the events of its batch; nothing once the entry is taken back.
+CREATE TABLE left_over (
+  box_id   CHAR(36)      NOT NULL PRIMARY KEY COMMENT 'id of the event',
+  batch_id CHAR(36)      NOT NULL,
+  kg       DECIMAL(8, 3) NOT NULL,
+  contents JSON          NOT NULL COMMENT 'what was in the stock that it lay in',
+  KEY (batch_id),
+  FOREIGN KEY (box_id) REFERENCES larder_box (id),
+  FOREIGN KEY (batch_id) REFERENCES batch (id)
+);
+-- What was poured to a lot of other batches, for whoever reads its label.
+ALTER TABLE lot ADD COLUMN blend JSON NULL COMMENT 'nothing in a lot of one batch alone';
+-- A trace asks for all slips of some batches.
+ALTER TABLE delivery ADD KEY (batch_id);
