@@ -114,6 +114,13 @@ class FamiliesTest extends OnADemo {
                 continue;
             }
             String kind = (boolean) next.get("cleanDown") ? "CLEAN_DOWN" : (String) next.get("kind");
+            if (kinds.contains(kind) && (boolean) next.get("plain")) {
+                // The tenth skimming is tapped like the first: what has been tapped once, and asks nothing, is logged
+                // as it is proposed.
+                log(cook, id);
+                kinds.add(kind);
+                continue;
+            }
             readings += kind.equals("READ_COOLING") ? 1 : 0;
             int before = entries(next);
             act(cook, kind, readings);
@@ -177,10 +184,31 @@ class FamiliesTest extends OnADemo {
                       entries: page.events.length,
                       cleanDown: !!page.cleanDown,
                       kind: due ? due.kind : null,
+                      plain: !!due && !due.asks && due.becomes.length > 0,
                       minutes: due ? (new Date(due.due) - new Date(session.now)) / 60000 : 0,
                     };
                   })
                 """, id);
+    }
+
+    private static void log(Journey cook, String id) {
+        Object status = cook.page().evaluate("""
+                async id => {
+                  const { now } = await fetch('/api/session').then(a => a.json());
+                  const page = await fetch(`/api/batches/${id}`).then(a => a.json());
+                  const token = document.cookie.split('; ').find(c => c.startsWith('XSRF-TOKEN='))?.slice(11) ?? '';
+                  for (const { kind, figures } of page.card.due[0].becomes) {
+                    const answer = await fetch(`/api/batches/${id}/acts`, {
+                      method: 'POST',
+                      headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token) },
+                      body: JSON.stringify({ id: crypto.randomUUID(), kind, at: now, ...figures }),
+                    });
+                    if (!answer.ok) return answer.text();
+                  }
+                  return 'logged';
+                }
+                """, id);
+        assertThat(status).isEqualTo("logged");
     }
 
     private static double ledgerError(Journey cook, String id) {
