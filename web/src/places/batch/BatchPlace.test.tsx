@@ -9,7 +9,7 @@ describe('a pot that held what swims', () => {
   it('is cleaned down before it is filled, and that is logged', async () => {
     const { sent } = openBatch('batch-prepare-vegetable', (page) => ({
       ...page,
-      cleanDown: { afterBatch: 4, formulaName: 'Shellfish stock', of: ['CRUSTACEANS'] },
+      cleanDown: { vessel: true, afterBatch: 4, formulaName: 'Shellfish stock', of: ['CRUSTACEANS'] },
     }))
     expect(said((await screen.findByText('Clean down first.')).closest('p'))).toMatch(
       /held shellfish stock \(batch 4\): crustaceans/,
@@ -17,6 +17,16 @@ describe('a pot that held what swims', () => {
     fireEvent.click(screen.getByRole('button', { name: 'They are clean' }))
     const [first] = await logged(sent)
     expect(first).toMatchObject({ kind: 'cleaned-down' })
+  })
+
+  it('asks for strainer set and ladle alone where another pot was strained through them', async () => {
+    openBatch('batch-simmer', (page) => ({
+      ...page,
+      cleanDown: { vessel: false, afterBatch: 4, formulaName: 'Shellfish stock', of: ['CRUSTACEANS'] },
+    }))
+    expect(said((await screen.findByText('Clean down first.')).closest('p'))).toMatch(
+      /Strainer set and ladle were in shellfish stock.*before this pot is skimmed or strained/,
+    )
   })
 
   it('says nothing where it need not be', async () => {

@@ -149,6 +149,21 @@ describe('a lot', () => {
     expect(screen.queryByRole('link', { name: 'Label (PDF)' })).toBeNull()
   })
 
+  it('is taken over by the station that scans its label', async () => {
+    const [slip] = answer<Lot['deliveries']>('deliveries')
+    const theirs = { ...slip!, id: 'theirs', lotId: lot().id, takenOverAt: undefined, takenOverBy: undefined }
+    const sent = open(
+      {
+        [`/api/lots/${lot().id}`]: { ...lot(), deliveries: [theirs] },
+        'POST /api/deliveries/theirs/taking-over': new Response(null, { status: 204 }),
+      },
+      person({ rights: ['ASK'], stationId: slip!.stationId }),
+    )
+    fireEvent.click(await screen.findByRole('button', { name: 'Take over' }))
+    fireEvent.click(await screen.findByRole('button', { name: 'I have it' }))
+    await expect.poll(() => sent.filter((s) => s.path.endsWith('/taking-over')).length).toBe(1)
+  })
+
   it('is handed out of by name where its batch has several lots, and never out of the freezer', async () => {
     const page = shelved()
     const frozen = { ...page.lots[0]!, id: 'bags', kept: 'FROZEN' as const, container: '1 L bag' }

@@ -8,6 +8,7 @@ import { plainDay } from '../../words/time'
 import { Figure } from '../batch/BatchPot'
 import { Deliver } from '../batch/Deliver'
 import { IntoAnotherPot } from '../draws/IntoAnotherPot'
+import { SlipRow } from '../slips/SlipRow'
 import { MoveLot } from './MoveLot'
 
 /** A lot, as its label's code opens it. */
@@ -87,7 +88,7 @@ export default function LotPlace() {
             </p>
           )}
           <div className="mt-8">
-            <Heading>What left this lot</Heading>
+            <Heading>{may('READ') ? 'What left this lot' : 'What you were handed of it'}</Heading>
             {it.deliveries.length + it.drawnOff.length === 0 && (
               <p className="text-18 text-quiet">Nothing has left it yet.</p>
             )}
@@ -107,18 +108,21 @@ export default function LotPlace() {
                   <span className="text-quiet">{day(drawn.at)}</span>
                 </li>
               ))}
-              {it.deliveries.map((slip) => (
-                <li
-                  key={slip.id}
-                  className="border-rule text-15 flex min-h-[44px] items-center justify-between gap-4 border-b"
-                >
-                  <b className="font-semibold">{slip.stationName}</b>
-                  <span>{units.litres(slip.litres)}</span>
-                  <span className="text-quiet">
-                    {day(slip.deliveredAt)}, {slip.deliveredBy}
-                  </span>
-                </li>
-              ))}
+              {/* A station that scans the label of what it was handed takes it over here. */}
+              {!may('READ') && it.deliveries.map((slip) => <SlipRow key={slip.id} slip={slip} hand />)}
+              {may('READ') &&
+                it.deliveries.map((slip) => (
+                  <li
+                    key={slip.id}
+                    className="border-rule text-15 flex min-h-[44px] items-center justify-between gap-4 border-b"
+                  >
+                    <b className="font-semibold">{slip.stationName}</b>
+                    <span>{units.litres(slip.litres)}</span>
+                    <span className="text-quiet">
+                      {day(slip.deliveredAt)}, {slip.deliveredBy}
+                    </span>
+                  </li>
+                ))}
             </ul>
           </div>
         </section>

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import potamos.core.batch.Timeline;
 import potamos.core.course.Allocation;
+import potamos.core.course.Busy;
 import potamos.core.course.Call;
 import potamos.core.course.Constructive;
 import potamos.core.course.Course;
@@ -85,14 +86,13 @@ public final class Courses {
         for (long seed = 1; seed <= count; seed++) {
             Course laid = Weeks.of(seed, calls, vessels).laid().course();
             Draft first = laid.drafts().get(0);
-            List<Use> out = new ArrayList<>(laid.taken());
-            out.add(new Use(
+            Use out = new Use(
                     Use.Kind.VESSEL,
                     first.vessel(),
                     first.start(),
                     first.start().plus(Duration.ofDays(1)),
-                    1));
-            Course trouble = laid.taking(out, laid.iceTaken());
+                    1);
+            Course trouble = laid.busy(laid.busy().and(List.of(out)));
             long from = System.nanoTime();
             int found = Replanning.of(laid, trouble, Set.of()).size();
             shown.add((System.nanoTime() - from) / 1e6);
@@ -200,8 +200,12 @@ public final class Courses {
                     whole.until(),
                     List.of(call),
                     List.of(),
-                    drafts.stream().flatMap(draft -> draft.uses().stream()).toList(),
-                    drafts.stream().flatMap(draft -> draft.ice().stream()).toList(),
+                    Busy.of(drafts.stream()
+                                    .flatMap(draft -> draft.uses().stream())
+                                    .toList())
+                            .withIce(drafts.stream()
+                                    .flatMap(draft -> draft.ice().stream())
+                                    .toList()),
                     List.of(),
                     List.of());
             for (Draft draft : Constructive.lay(alone).course().drafts()) {

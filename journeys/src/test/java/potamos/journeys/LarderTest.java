@@ -103,6 +103,50 @@ class LarderTest extends OnADemo {
         }
     }
 
+    /** The bones of the veal are kept, and the second wetting that is made of them knows whose they are. */
+    @Test
+    void whatIsLeftOfTheVealGoesOn() {
+        try (BrowserContext kitchen = visitor()) {
+            Journey cook = as(kitchen, "ilse")
+                    .open("/batches")
+                    .follow("Brown veal stock")
+                    .see("in Broad 40");
+            String veal = cook.page().url().substring(cook.page().url().lastIndexOf('/') + 1);
+            AtWork.on(cook, veal, "COOL");
+            Locator left = cook.page()
+                    .locator("section")
+                    .filter(new Locator.FilterOptions().setHas(cook.page().getByText("What is left")))
+                    .getByRole(AriaRole.LISTITEM)
+                    .filter(new Locator.FilterOptions().setHasText("Second wetting"));
+            left.getByRole(AriaRole.BUTTON).click();
+            cook.see("There should be about")
+                    .stumblesNobody()
+                    .type("On the scale", "7.2")
+                    .tap("Keep 7.20");
+            cook.page().getByRole(AriaRole.DIALOG).waitFor(gone());
+            cook.see("Where every kilogram went").stumblesNobody().follow("Second wetting of it");
+            cook.seeLike("7\\.20\\skg of it").see("The whole contains celery").stumblesNobody();
+            cook.tap("Pot 24")
+                    .seeLike("in Pot 24")
+                    .page()
+                    .getByText("Start now")
+                    .click();
+            cook.tap("Accept this plan").seeLike("in Pot 24, batch \\d+");
+            cook.tap("Weigh in").see("Brown veal stock, batch 3");
+            cook.page()
+                    .getByRole(
+                            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Brown veal stock")))
+                    .click();
+            cook.page()
+                    .getByRole(
+                            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Weigh in 7\\.20")))
+                    .click();
+            cook.page().getByRole(AriaRole.DIALOG).waitFor(gone());
+            cook.open("/trace?what=" + veal).see("Second wetting").seeLike("7\\.20\\skg spent bones of batch 3");
+            cook.stumblesNobody();
+        }
+    }
+
     /** Handed over the pass, taken over on a phone, and what is not used comes back cold. */
     @Test
     void aStationTakesOverAndSendsBack() {

@@ -15,5 +15,7 @@ CREATE TABLE left_over (
 );
 -- What was poured to a lot of other batches, for whoever reads its label.
 ALTER TABLE lot ADD COLUMN blend JSON NULL COMMENT 'nothing in a lot of one batch alone';
+-- What was strained, or cleaned down, last in a kitchen.
+ALTER TABLE batch_event ADD KEY (kind, happened_at);
 -- A trace asks for all slips of some batches.
 ALTER TABLE delivery ADD KEY (batch_id);

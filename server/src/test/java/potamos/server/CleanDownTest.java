@@ -3,6 +3,7 @@ package potamos.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -66,5 +67,28 @@ class CleanDownTest {
     void shellfishAfterShellfishNeedsNone() {
         String again = afterShellfish("shellfish");
         assertThat(fill(again, 3).status()).isEqualTo(200);
+    }
+
+    /** Strainer set and ladle go from pot to pot: a stock that simmers beside a fumet is not strained through what that was strained through. */
+    @Test
+    void aStrainerThatWasInFishIsCleanedBeforeAnotherPotIsStrainedThroughIt() {
+        TestBatch chicken = TestBatch.accepted(cook, 12).simmering();
+        TestBatch beside = TestBatch.accepted(cook, 12).simmering();
+        TestBatch.drawnWith(cook, "fish-fumet", 6, Map.of()).strained(4, 6, 30, 4);
+        TestBatch.wait(180);
+        chicken.log("judged-enough", "");
+        beside.log("judged-enough", "");
+        TestBatch.wait(21);
+        assertThat(chicken.page().at("/cleanDown/vessel").asBoolean(true)).isFalse();
+        String strained = "\"litres\": 11, \"passes\": 2";
+        String act = UUID.randomUUID().toString();
+        Visitor.Answer refused = chicken.tryLog(act, "strained", strained);
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.at("/detail").asString()).contains("strainer set").contains("fish");
+        assertThat(chicken.tryLog(act, "passed", "").status()).isEqualTo(409);
+        chicken.log("cleaned-down", "");
+        chicken.log("strained", strained);
+        // Cleaned for one pot they are clean for the next.
+        beside.log("strained", strained);
     }
 }

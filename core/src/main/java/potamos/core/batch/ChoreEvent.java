@@ -229,11 +229,11 @@ public sealed interface ChoreEvent extends Fact {
         }
     }
 
-    /** Vessel, strainer set and ladle are cleaned down of what they held before. */
+    /** Vessel, strainer set and ladle are cleaned down of what they held before; of a pot that is full, strainer set and ladle. */
     record CleanedDown(Stamp stamp) implements ChoreEvent {
         public static final EventKind<CleanedDown> KIND = EventKind.named("cleaned-down", CleanedDown.class)
                 .made(CleanedDown::new)
-                .when((is, e) -> is.require(!is.full(), "the pot is already filled for the stock"))
+                .when((is, e) -> is.require(!is.strained(), "it is already strained"))
                 .then(Replay::remembered);
 
         @Override

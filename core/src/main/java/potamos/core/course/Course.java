@@ -23,8 +23,7 @@ import potamos.core.quantity.Volume;
  * @param until       as far as it looks
  * @param calls       that it is to meet
  * @param lots        on the shelf, and of batches under way
- * @param taken       by batches under way
- * @param iceTaken    by their baths
+ * @param busy        with batches under way
  * @param drafts      that it would make
  * @param allocations which litres meet which call
  */
@@ -34,8 +33,7 @@ public record Course(
         Instant until,
         List<Call> calls,
         List<Lot> lots,
-        List<Use> taken,
-        List<IceBin.Use> iceTaken,
+        Busy busy,
         List<Draft> drafts,
         List<Allocation> allocations) {
 
@@ -61,40 +59,38 @@ public record Course(
     public Course {
         calls = List.copyOf(calls);
         lots = List.copyOf(lots);
-        taken = List.copyOf(taken);
-        iceTaken = List.copyOf(iceTaken);
         drafts = List.copyOf(drafts);
         allocations = List.copyOf(allocations);
     }
 
     /** One with nothing drafted yet. */
     public static Course open(Equipment equipment, Instant now, Instant until, List<Call> calls, List<Lot> lots) {
-        return new Course(equipment, now, until, calls, lots, List.of(), List.of(), List.of(), List.of());
+        return new Course(equipment, now, until, calls, lots, Busy.NONE, List.of(), List.of());
     }
 
     /** The same with other drafts, and other litres for its calls. */
     public Course with(List<Draft> others, List<Allocation> otherAllocations) {
-        return new Course(equipment, now, until, calls, lots, taken, iceTaken, others, otherAllocations);
+        return new Course(equipment, now, until, calls, lots, busy, others, otherAllocations);
     }
 
     /** The same with something else of its kitchen taken by what is under way. */
-    public Course taking(List<Use> others, List<IceBin.Use> otherIce) {
-        return new Course(equipment, now, until, calls, lots, others, otherIce, drafts, allocations);
+    public Course busy(Busy others) {
+        return new Course(equipment, now, until, calls, lots, others, drafts, allocations);
     }
 
     /** The same with other calls. */
     public Course asking(List<Call> others) {
-        return new Course(equipment, now, until, others, lots, taken, iceTaken, drafts, allocations);
+        return new Course(equipment, now, until, others, lots, busy, drafts, allocations);
     }
 
     /** The same with other lots. */
     public Course from(List<Lot> others) {
-        return new Course(equipment, now, until, calls, others, taken, iceTaken, drafts, allocations);
+        return new Course(equipment, now, until, calls, others, busy, drafts, allocations);
     }
 
     /** The same with other people there. */
     public Course attendedBy(Rota others) {
-        return new Course(equipment.with(others), now, until, calls, lots, taken, iceTaken, drafts, allocations);
+        return new Course(equipment.with(others), now, until, calls, lots, busy, drafts, allocations);
     }
 
     /** Litres of a call that nothing meets. */
@@ -190,14 +186,14 @@ public record Course(
      * A stretch over which neither changes.
      *
      * @param there  cooks in the kitchen
-     * @param wanted by the drafts
+     * @param wanted by the drafts, and by what is under way
      */
     public record Hands(Instant from, Instant to, int there, double wanted) {}
 
-    /** How many hands the drafts want, and how many are there, from now on. */
+    /** How many hands the drafts and what is under way want, and how many are there, from now on. */
     public List<Hands> hands() {
-        List<Attendance.Stretch> wanted = drafts.stream()
-                .flatMap(draft -> draft.attended(equipment).stream())
+        List<Attendance.Stretch> wanted = Stream.concat(
+                        busy.hands().stream(), drafts.stream().flatMap(draft -> draft.attended(equipment).stream()))
                 .toList();
         List<Hands> all = new ArrayList<>();
         for (Rota.Present present : equipment.rota().between(now, until)) {
@@ -223,14 +219,15 @@ public record Course(
 
     /** How the ice sinks and rises; nothing where the kitchen has told of no bin. */
     public List<IceBin.Level> ice() {
-        List<IceBin.Use> uses = Stream.concat(iceTaken.stream(), drafts.stream().flatMap(draft -> draft.ice().stream()))
+        List<IceBin.Use> uses = Stream.concat(
+                        busy.ice().stream(), drafts.stream().flatMap(draft -> draft.ice().stream()))
                 .toList();
         return equipment.ice().map(bin -> bin.levels(now, uses, until)).orElse(List.of());
     }
 
     /** Everything that takes an oven, in order. */
     public List<Use> ovens() {
-        return Stream.concat(taken.stream(), drafts.stream().flatMap(draft -> draft.uses().stream()))
+        return Stream.concat(busy.uses().stream(), drafts.stream().flatMap(draft -> draft.uses().stream()))
                 .filter(use -> use.kind() == Use.Kind.OVEN)
                 .sorted(Comparator.comparing(Use::from))
                 .toList();

@@ -41,8 +41,8 @@ final class Diary {
                         present.from().getEpochSecond(), present.to().getEpochSecond()))
                 .toList());
         this.absent.add(new Footprint.Span(begun.until().getEpochSecond(), Long.MAX_VALUE));
-        this.ice = new ArrayList<>(begun.iceTaken());
-        begun.taken().forEach(use -> take(use, Optional.empty()));
+        this.ice = new ArrayList<>(begun.busy().ice());
+        begun.busy().uses().forEach(use -> take(use, Optional.empty()));
         begun.drafts().forEach(this::add);
     }
 

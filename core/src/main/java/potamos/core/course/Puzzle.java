@@ -247,7 +247,7 @@ public final class Puzzle {
             boolean many = thing.kind() == Use.Kind.CONTAINER;
             int place = resources.size();
             Stream<Use> standingUses = Stream.concat(
-                    begun.taken().stream(), begun.drafts().stream().flatMap(draft -> draft.uses().stream()));
+                    begun.busy().uses().stream(), begun.drafts().stream().flatMap(draft -> draft.uses().stream()));
             List<Thing> taken = standingUses
                     .filter(use ->
                             many && use.kind() == thing.kind() && use.name().equals(thing.name()))

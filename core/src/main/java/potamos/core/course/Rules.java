@@ -63,7 +63,7 @@ record Rules(Course course) {
 
     private List<Owned> uses() {
         return Stream.concat(
-                        course.taken().stream().map(use -> new Owned("", use)),
+                        course.busy().uses().stream().map(use -> new Owned("", use)),
                         course.drafts().stream()
                                 .flatMap(draft -> draft.uses().stream().map(use -> new Owned(draft.id(), use))))
                 .toList();
@@ -138,7 +138,7 @@ record Rules(Course course) {
 
     private void ice(List<Broken> broken) {
         course.equipment().ice().ifPresent(bin -> {
-            List<IceBin.Use> others = new ArrayList<>(course.iceTaken());
+            List<IceBin.Use> others = new ArrayList<>(course.busy().ice());
             for (Draft draft : course.drafts().stream()
                     .sorted(Comparator.comparing(Draft::ready))
                     .toList()) {

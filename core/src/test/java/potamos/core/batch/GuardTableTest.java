@@ -114,8 +114,8 @@ class GuardTableTest {
               a nothing is soaking
             burner-off xxxxxxaaaaaaaaaaaaaaaaaa
               a the burner is already off
-            cleaned-down xxxxxxxxaaaaaaaaaaaaaaaa
-              a the pot is already filled for the stock
+            cleaned-down xxxxxxxxxxxxxxaaaaaaaaaa
+              a it is already strained
             blanched xxxxxxxxaaaaaaaaaaaaaaaa
               a the pot is already filled for the stock
             filled axxxxxxxbbbbbbbbbbbbbbbb

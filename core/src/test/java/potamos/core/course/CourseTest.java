@@ -1,6 +1,7 @@
 package potamos.core.course;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -52,7 +53,7 @@ class CourseTest {
     }
 
     private Course course(Equipment equipment, List<Call> calls, List<Lot> lots, List<Draft> drafts, Allocation... to) {
-        return new Course(equipment, NOW, UNTIL, calls, lots, List.of(), List.of(), drafts, List.of(to));
+        return new Course(equipment, NOW, UNTIL, calls, lots, Busy.NONE, drafts, List.of(to));
     }
 
     private static Allocation give(String call, String from, double litres) {
@@ -106,11 +107,33 @@ class CourseTest {
                 UNTIL,
                 List.of(),
                 List.of(),
-                List.of(new Use(Use.Kind.VESSEL, "pot 0", NOW, NOON.plus(Duration.ofHours(1)), 1)),
-                List.of(),
+                Busy.of(List.of(new Use(Use.Kind.VESSEL, "pot 0", NOW, NOON.plus(Duration.ofHours(1)), 1))),
                 List.of(first),
                 List.of());
         assertThat(rules(running)).containsExactly(Broken.Rule.TAKEN_TWICE);
+    }
+
+    @Test
+    void whoeverStandsAtAPotThatIsUnderWayIsWantedThere() {
+        Draft draft = six(NOON);
+        Course alone = course(kitchen, List.of(), List.of(), List.of(draft));
+        Instant begins = draft.timeline().start();
+        Instant done = begins.plus(Duration.ofMinutes(5));
+        Course beside = alone.busy(new Busy(List.of(), List.of(), List.of(new Attendance.Stretch(begins, done, 1))));
+        double before = wanted(alone, begins);
+        assertThat(before).isPositive();
+        assertThat(wanted(beside, begins)).isEqualTo(before + 1);
+        assertThat(wanted(beside, done)).isEqualTo(wanted(alone, done));
+        // One cook is there: every minute of it is booked twice.
+        assertThat(beside.values().cookH() - alone.values().cookH()).isCloseTo(5 / 60.0, within(1e-6));
+    }
+
+    private static double wanted(Course course, Instant at) {
+        return course.hands().stream()
+                .filter(h -> !h.from().isAfter(at) && h.to().isAfter(at))
+                .findFirst()
+                .orElseThrow()
+                .wanted();
     }
 
     /** Shellfish after meat follows a wash; meat after shellfish a clean-down. */

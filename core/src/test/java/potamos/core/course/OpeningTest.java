@@ -39,8 +39,7 @@ class OpeningTest {
                 NOW.plus(Duration.ofDays(10)),
                 List.of(),
                 List.of(),
-                List.of(taken),
-                List.of(),
+                Busy.of(List.of(taken)),
                 List.of(),
                 List.of());
         return new Opening(charge, eight, Optional.of("burner 0"), begun);

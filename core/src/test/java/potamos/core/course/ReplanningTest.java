@@ -39,18 +39,30 @@ class ReplanningTest {
     }
 
     private static Course taken(Course course, Use... uses) {
-        List<Use> all = new ArrayList<>(course.taken());
+        List<Use> all = new ArrayList<>(course.busy().uses());
         all.addAll(List.of(uses));
         return with(course, course.equipment(), course.calls(), course.lots(), all);
     }
 
     private static Course with(Course course, Equipment equipment, List<Call> calls, List<Lot> lots, List<Use> taken) {
         return new Course(
-                equipment, course.now(), course.until(), calls, lots, taken, course.iceTaken(), List.of(), List.of());
+                equipment,
+                course.now(),
+                course.until(),
+                calls,
+                lots,
+                Busy.of(taken).withIce(course.busy().ice()),
+                List.of(),
+                List.of());
     }
 
     private static Course asking(Course course, Call... calls) {
-        return with(course, course.equipment(), List.of(calls), course.lots(), course.taken());
+        return with(
+                course,
+                course.equipment(),
+                List.of(calls),
+                course.lots(),
+                course.busy().uses());
     }
 
     private static String vessel(Draft draft) {
@@ -154,7 +166,8 @@ class ReplanningTest {
         Rota away = kitchen.rota()
                 .with(List.of(new Rota.Away(draft.start(), draft.start().plus(Duration.ofHours(1)), 2)));
         Equipment fewer = kitchen.with(away);
-        Course trouble = with(course, fewer, course.calls(), course.lots(), course.taken());
+        Course trouble =
+                with(course, fewer, course.calls(), course.lots(), course.busy().uses());
         assertThat(Replanning.of(course, trouble, Set.of())).isNotEmpty().allSatisfy(way -> {
             assertThat(way.moved()).isNotEmpty();
             assertThat(way.course().check()).isEmpty();
@@ -240,14 +253,20 @@ class ReplanningTest {
                         before,
                         new Use(Use.Kind.OVEN, "east", before.now(), UNTIL, 1),
                         new Use(Use.Kind.OVEN, "west", before.now(), to, 1));
-            case LOTS -> with(before, before.equipment(), before.calls(), List.of(), before.taken());
+            case LOTS ->
+                with(
+                        before,
+                        before.equipment(),
+                        before.calls(),
+                        List.of(),
+                        before.busy().uses());
             case CALL ->
                 with(
                         before,
                         before.equipment(),
                         before.calls().stream().map(ReplanningTest::larger).toList(),
                         before.lots(),
-                        before.taken());
+                        before.busy().uses());
         };
     }
 

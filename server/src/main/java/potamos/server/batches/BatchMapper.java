@@ -87,6 +87,16 @@ interface BatchMapper {
     @Select("SELECT DISTINCT batch_id AS id, kitchen_id FROM lot WHERE contents IS NULL")
     List<Known> madeByAnEarlierVersion();
 
+    /** An entry of a kitchen that was the last of its kind to happen. */
+    record Latest(String batchId, Instant at) {}
+
+    @Select("""
+            SELECT e.batch_id, e.happened_at AS at FROM batch_event e JOIN batch b ON b.id = e.batch_id
+            WHERE e.kind = #{kind} AND b.kitchen_id = #{kitchenId} AND b.id <> #{except}
+            ORDER BY e.happened_at DESC LIMIT 1
+            """)
+    Optional<Latest> lastOfKind(String kitchenId, String kind, String except);
+
     /** The batch whose stock was in a vessel last, whatever became of it. */
     @Select("""
             SELECT b.id, b.kitchen_id, b.number, b.call_id, b.vessel_id, b.burner_id, NULL AS plan, b.accepted_by, b.accepted_at, b.stage

@@ -52,6 +52,7 @@ class BatchPages {
         Optional<Page.CleanDownView> cleanDown = cleanDowns
                 .before(loaded.row(), loaded.plan(), loaded.state())
                 .map(wanted -> new Page.CleanDownView(
+                        wanted.vessel(),
                         wanted.after(),
                         wanted.stock(),
                         wanted.of().stream().sorted().toList()));

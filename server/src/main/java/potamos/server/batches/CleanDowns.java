@@ -1,17 +1,23 @@
 package potamos.server.batches;
 
+import java.time.Instant;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.ChoreEvent;
+import potamos.core.batch.FinishEvent;
 import potamos.core.batch.Plan;
 import potamos.core.figure.Figure;
+import potamos.core.formula.Contents;
 import potamos.core.safety.Allergen;
 import potamos.server.problems.Conflict;
 
-/** Between what swims and what does not, a vessel is cleaned down, and that is recorded. */
+/**
+ * Between what swims and what does not, things are cleaned down, and that is recorded: the vessel before it is filled, and strainer set and ladle, which go from
+ * pot to pot, before anything else is strained.
+ */
 @Component
 class CleanDowns {
 
@@ -26,37 +32,62 @@ class CleanDowns {
     /**
      * A clean-down that is wanted.
      *
-     * @param after number of the batch whose stock was in the vessel
-     * @param stock of that batch
-     * @param of    what has to be cleaned off
+     * @param vessel whether of the vessel too, and not of strainer set and ladle alone
+     * @param after  number of the batch whose stock they held
+     * @param stock  of that batch
+     * @param of     what has to be cleaned off
      */
-    record Wanted(int after, String stock, Set<Allergen> of) {}
+    record Wanted(boolean vessel, int after, String stock, Set<Allergen> of) {}
 
-    /** What a batch that is not filled yet has its vessel cleaned down of first; empty where it need not be, or was. */
+    /** What a batch that is not strained yet wants cleaned down; empty where nothing need be, or all was. */
     Optional<Wanted> before(BatchMapper.BatchRow row, Plan plan, BatchState state) {
+        return state.strained().isPresent() || !state.stage().open()
+                ? Optional.empty()
+                : vessel(row, plan, state).or(() -> tools(row, plan));
+    }
+
+    private Optional<Wanted> vessel(BatchMapper.BatchRow row, Plan plan, BatchState state) {
         if (!state.course().isEmpty() || state.last(ChoreEvent.CleanedDown.KIND).isPresent()) {
             return Optional.empty();
         }
         return mapper.lastIn(row.vesselId(), row.kitchenId(), row.id())
-                .map(last -> {
-                    Plan held = histories.plan(last);
-                    return new Wanted(
-                            last.number(),
-                            held.charge().formula().name(),
-                            held.charge().contents().cleanedOffFor(plan.charge().contents()));
-                })
+                .flatMap(last -> wanted(true, last.id(), row.kitchenId(), plan));
+    }
+
+    /** Whoever cleans them down for one pot has cleaned them for all. */
+    private Optional<Wanted> tools(BatchMapper.BatchRow row, Plan plan) {
+        Instant cleaned = mapper.lastOfKind(row.kitchenId(), ChoreEvent.CleanedDown.KIND.name(), "")
+                .map(BatchMapper.Latest::at)
+                .orElse(Instant.EPOCH);
+        return mapper.lastOfKind(row.kitchenId(), FinishEvent.Strained.KIND.name(), row.id())
+                .filter(strained -> strained.at().isAfter(cleaned))
+                .flatMap(strained -> wanted(false, strained.batchId(), row.kitchenId(), plan));
+    }
+
+    private Optional<Wanted> wanted(boolean vessel, String heldBy, String kitchenId, Plan next) {
+        BatchMapper.BatchRow last = mapper.byId(heldBy, kitchenId).orElseThrow();
+        Plan held = histories.plan(last);
+        Contents contents = next.charge().contents();
+        return Optional.of(new Wanted(
+                        vessel,
+                        last.number(),
+                        held.charge().formula().name(),
+                        held.charge().contents().cleanedOffFor(contents)))
                 .filter(wanted -> !wanted.of().isEmpty());
     }
 
-    /** @throws Conflict where a vessel is filled that is not cleaned down */
+    /** @throws Conflict where a vessel is filled, or a stock is strained, with what is not cleaned down */
     void unlessWanted(BatchMapper.BatchRow row, Plan plan, BatchState before) {
         before(row, plan, before).ifPresent(wanted -> {
             String of = wanted.of().stream().map(Figure::word).collect(Collectors.joining(", "));
+            String held = wanted.stock() + " (batch " + wanted.after() + "), with " + of;
             throw new Conflict(
                     "vessel",
-                    plan.charge().run().vessel().name() + " held " + wanted.stock() + " (batch " + wanted.after()
-                            + "), with " + of
-                            + ". Clean down vessel, strainer and ladle, and log that, before it is filled.");
+                    wanted.vessel()
+                            ? plan.charge().run().vessel().name() + " held " + held
+                                    + ". Clean down vessel, strainer and ladle, and log that, before it is filled."
+                            : "The strainer set and the ladle were in " + held
+                                    + ". Clean them down, and log that, before anything else touches them.");
         });
     }
 }

@@ -8,6 +8,7 @@ import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.ChoreEvent;
 import potamos.core.batch.Expectation;
+import potamos.core.batch.FinishEvent;
 import potamos.core.batch.LotEvent;
 import potamos.core.batch.Plan;
 import potamos.core.batch.PotEvent;
@@ -73,6 +74,10 @@ class KitchenAround {
         }
         if (event instanceof PotEvent.Filled) {
             unlessTaken(row, plan);
+        }
+        if (event instanceof PotEvent.Filled
+                || event instanceof FinishEvent.Passed
+                || event instanceof FinishEvent.Strained) {
             cleanDowns.unlessWanted(row, plan, Batch.replay(plan, Logged.events(logged), told));
         }
     }

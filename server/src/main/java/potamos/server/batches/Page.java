@@ -86,8 +86,9 @@ record Page(
         Optional<CleanDownView> cleanDown,
         Optional<InsertedView> inserted) {
 
-    /** The vessel held a stock that it has to be cleaned down of before it is filled. */
+    /** The vessel, or else the strainer set and the ladle alone, held a stock that has to be cleaned off first. */
     record CleanDownView(
+            boolean vessel,
             int afterBatch,
             @NotNull String formulaName,
             @NotNull List<Allergen> of) {}

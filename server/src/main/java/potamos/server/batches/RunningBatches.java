@@ -17,7 +17,10 @@ import potamos.core.batch.NotYet;
 import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
 import potamos.core.charge.Charge;
+import potamos.core.course.Attendance;
+import potamos.core.course.Busy;
 import potamos.core.course.Lot;
+import potamos.core.course.Unattended;
 import potamos.core.course.Use;
 import potamos.core.flow.Run;
 import potamos.core.formula.Formula;
@@ -77,13 +80,25 @@ class RunningBatches implements Running, UnderWay {
     }
 
     @Override
-    public List<Use> taken(String kitchenId, Supposing supposing) {
+    public Busy busy(String kitchenId, Supposing supposing) {
         Map<String, String> vessels = names(kitchens.vessels(kitchenId));
         Map<String, String> burners = names(kitchens.burners(kitchenId));
         Optional<String> oven = kitchens.ovens(kitchenId).stream().findFirst().map(Thing::name);
-        return open(kitchenId, supposing).stream()
-                .flatMap(open -> taken(open, vessels, burners, oven))
-                .toList();
+        Unattended unattended = kitchens.of(kitchenId).unattended();
+        List<Open> all = open(kitchenId, supposing);
+        return new Busy(
+                all.stream()
+                        .flatMap(open -> taken(open, vessels, burners, oven))
+                        .toList(),
+                List.of(),
+                all.stream()
+                        .flatMap(open ->
+                                Attendance.of(
+                                        open.plan().charge().formula(),
+                                        open.outlook().timeline(),
+                                        unattended)
+                                        .stream())
+                        .toList());
     }
 
     /** By the names that things have today. */

@@ -24,6 +24,7 @@ import potamos.core.cooling.Chiller;
 import potamos.core.cooling.Container;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
+import potamos.core.course.Busy;
 import potamos.core.course.Call;
 import potamos.core.course.Course;
 import potamos.core.course.Draft;
@@ -83,7 +84,7 @@ class CourseReader {
                         p.id()));
         unlessTwice(
                 "id", Stream.concat(lots.stream().map(Lot::id), pinned.stream().map(Draft::id)));
-        return new Course(equipment, in.now(), until, calls, lots, taken, List.of(), pinned, List.of());
+        return new Course(equipment, in.now(), until, calls, lots, Busy.of(taken), pinned, List.of());
     }
 
     private interface Making<I, O> {

@@ -13,6 +13,7 @@ import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingPlan;
 import potamos.core.cooling.IceBin;
 import potamos.core.cooling.Medium;
+import potamos.core.course.Busy;
 import potamos.core.course.Course;
 import potamos.core.course.Equipment;
 import potamos.core.course.Use;
@@ -42,11 +43,10 @@ record Site(
         List<ContainerSplit.Owned> containers,
         Map<String, Integer> promised,
         Optional<IceBin> bin,
-        List<IceBin.Use> iceUses,
         List<Oven> ovens,
         Supplier<Larder> larder,
         Map<String, BedKind> beds,
-        List<Use> taken) {
+        Busy busy) {
 
     private static final int MOST_BURNERS = 3;
 
@@ -93,7 +93,8 @@ record Site(
     }
 
     boolean free(Use.Kind kind, String name, Instant from, Instant to) {
-        return taken.stream().noneMatch(use -> use.kind() == kind && use.name().equals(name) && use.within(from, to));
+        return busy.uses().stream()
+                .noneMatch(use -> use.kind() == kind && use.name().equals(name) && use.within(from, to));
     }
 
     /** The kitchen as a plan of one batch goes by it, with what is under way. */
@@ -109,7 +110,7 @@ record Site(
                 kitchen.limits(),
                 kitchen.rota(),
                 kitchen.unattended());
-        return new Course(equipment, now, until, List.of(), List.of(), taken, iceUses, List.of(), List.of());
+        return new Course(equipment, now, until, List.of(), List.of(), busy, List.of(), List.of());
     }
 
     /** The best way to cool what a charge gives, in the containers that stand here. */
@@ -141,7 +142,7 @@ record Site(
         double wants =
                 cooling.slowest().plan().bath().map(bath -> bath.ice().kg()).orElse(0.0);
         double lacks =
-                bin.map(there -> wants - there.spare(now, iceUses, at).kg()).orElse(0.0);
+                bin.map(there -> wants - there.spare(now, busy.ice(), at).kg()).orElse(0.0);
         return new Cooling(cooling.split(), cooling.enough(), Mass.ofKg(Math.max(0, lacks)));
     }
 

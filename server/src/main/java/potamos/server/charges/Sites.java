@@ -1,7 +1,6 @@
 package potamos.server.charges;
 
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,8 +10,8 @@ import org.springframework.util.function.SingletonSupplier;
 import potamos.core.cooling.Chiller;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
+import potamos.core.course.Busy;
 import potamos.core.course.Rota;
-import potamos.core.course.Use;
 import potamos.core.quantity.Mass;
 import potamos.core.vessel.BedKind;
 import potamos.server.kitchen.Kitchens;
@@ -62,8 +61,12 @@ class Sites {
         kitchens.beds(kitchenId).forEach(kind -> beds.put(kind.id(), kind));
         ColdPromised.Promised promised = cold.of(kitchenId, supposing);
         List<Outages.Outage> outages = this.outages.of(kitchenId);
-        List<Use> taken = new ArrayList<>(underWay.taken(kitchenId, supposing));
-        outages.forEach(outage -> outage.use().ifPresent(taken::add));
+        Busy busy = underWay.busy(kitchenId, supposing)
+                .and(outages.stream()
+                        .map(Outages.Outage::use)
+                        .flatMap(Optional::stream)
+                        .toList())
+                .withIce(promised.ice());
         List<Rota.Away> away = outages.stream()
                 .map(Outages.Outage::away)
                 .flatMap(Optional::stream)
@@ -80,11 +83,10 @@ class Sites {
                         .toList(),
                 promised.containers(),
                 bin(kitchenId),
-                promised.ice(),
                 kitchens.ovens(kitchenId).stream().map(Thing::figures).toList(),
                 SingletonSupplier.of(() -> boxes.larder(kitchenId)),
                 beds,
-                taken);
+                busy);
     }
 
     /** The kitchen's ice; nothing where it has told of none. */

@@ -1,10 +1,9 @@
 package potamos.server.charges;
 
-import java.util.List;
-import potamos.core.course.Use;
+import potamos.core.course.Busy;
 
-/** What the batches under way have of the kitchen, and until when as they stand now: by the names that things have today. */
+/** What the batches under way have of the kitchen and of its cooks, and until when as they stand now: by the names that things have today; their ice apart. */
 public interface UnderWay {
 
-    List<Use> taken(String kitchenId, Supposing supposing);
+    Busy busy(String kitchenId, Supposing supposing);
 }

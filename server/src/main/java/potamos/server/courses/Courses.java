@@ -191,8 +191,7 @@ class Courses {
                 until,
                 open,
                 stocks.stream().map(Stock::lot).toList(),
-                begun.taken(),
-                begun.iceTaken(),
+                begun.busy(),
                 drafts,
                 List.of());
         return new Begun(

@@ -84,8 +84,7 @@ class Movable {
                 drawn.until(),
                 asked,
                 drawn.lots().stream().filter(lot -> !lots.containsKey(lot.id())).toList(),
-                begun.taken(),
-                begun.iceTaken(),
+                begun.busy(),
                 Stream.concat(drawn.drafts().stream(), loose.values().stream()).toList(),
                 allocations);
     }

@@ -15,7 +15,6 @@ import potamos.core.course.Course;
 import potamos.core.course.Draft;
 import potamos.core.course.Lot;
 import potamos.core.course.Replanning;
-import potamos.core.course.Use;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.core.schedule.Planner;
@@ -155,7 +154,7 @@ class WaysOut {
                 Map<String, Lot> lots = longer.values().stream()
                         .flatMap(one -> one.spare().stream())
                         .collect(Collectors.toMap(Lot::id, lot -> lot));
-                yield before.taking(begun.taken(), begun.iceTaken())
+                yield before.busy(begun.busy())
                         .from(before.lots().stream()
                                 .map(lot -> later(lot, lots.get(lot.id())))
                                 .toList());
@@ -173,9 +172,7 @@ class WaysOut {
     }
 
     private static Course without(Course before, Outages.Outage outage) {
-        List<Use> taken = new ArrayList<>(before.taken());
-        outage.use().ifPresent(taken::add);
-        Course fewer = before.taking(taken, before.iceTaken());
+        Course fewer = before.busy(before.busy().and(outage.use().stream().toList()));
         return outage.away()
                 .map(away -> {
                     var rota = before.equipment().rota();

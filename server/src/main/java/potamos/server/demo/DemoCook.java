@@ -36,6 +36,7 @@ import potamos.server.batches.AcceptedPlans;
 import potamos.server.batches.Batches;
 import potamos.server.charges.ChargeRequest;
 import potamos.server.courses.Accepting;
+import potamos.server.problems.Conflict;
 
 /** Works a batch as a cook would: does what is due, a little late, with readings that scatter a little around what the core expects. */
 @Component
@@ -220,8 +221,25 @@ class DemoCook {
         } catch (Refusal notNow) {
             // Somebody who tries the demo was there first, or has told it something that this act does not fit.
             return false;
+        } catch (Conflict inTheWay) {
+            return cleans(person, open);
         }
         return !events.isEmpty();
+    }
+
+    /** What stands in the way of filling and straining is most often fish that was there before. */
+    private boolean cleans(Person person, Batches.OpenBatch open) {
+        Instant now = clock.instant();
+        boolean justDone = open.standing()
+                .state()
+                .last(ChoreEvent.CleanedDown.KIND)
+                .filter(at -> at.isAfter(now.minus(Duration.ofHours(1))))
+                .isPresent();
+        if (justDone || open.standing().state().strained().isPresent()) {
+            return false;
+        }
+        batches.log(person, open.id(), new ChoreEvent.CleanedDown(stamp(person, now)));
+        return true;
     }
 
     /** When the next act of any pot is due; empty when none is ahead. */
@@ -249,12 +267,12 @@ class DemoCook {
         return new BatchEvent.Stamp(UUID.randomUUID().toString(), at, person.initials());
     }
 
-    /** What an act becomes in this cook's hands: what is proposed, but for what a hand, an eye or a tongue tells. */
     /** The next bed comes out of a box of the larder. */
     void weighsOutOf(String box) {
         nextBox = box;
     }
 
+    /** What an act becomes in this cook's hands: what is proposed, but for what a hand, an eye or a tongue tells. */
     private List<BatchEvent> doing(Person person, Batches.Standing standing, DueAct act) {
         if (act.kind() == DueAct.Kind.WEIGH && nextBox != null) {
             String box = nextBox;

@@ -1,6 +1,7 @@
 package potamos.server.trace;
 
 import java.util.List;
+import potamos.core.larder.Goods;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -24,16 +25,16 @@ final class LinkedTrace {
     private static final String SLIP = "urn:potamos:slip:";
 
     private final JsonMapper mapper;
-    private final TraceEndpoint.TraceView trace;
+    private final Traces.Trace trace;
     private final ArrayNode graph;
 
-    private LinkedTrace(JsonMapper mapper, TraceEndpoint.TraceView trace, ArrayNode graph) {
+    private LinkedTrace(JsonMapper mapper, Traces.Trace trace, ArrayNode graph) {
         this.mapper = mapper;
         this.trace = trace;
         this.graph = graph;
     }
 
-    static String of(JsonMapper mapper, TraceEndpoint.TraceView trace) {
+    static String of(JsonMapper mapper, Traces.Trace trace) {
         ObjectNode document = mapper.createObjectNode();
         document.putObject("@context").put("@vocab", "https://schema.org/");
         LinkedTrace linked = new LinkedTrace(mapper, trace, document.putArray("@graph"));
@@ -46,7 +47,7 @@ final class LinkedTrace {
 
     private void products() {
         trace.boxes().forEach(box -> {
-            ObjectNode product = product(BOX + box.id(), box.name(), box.kg(), KILOGRAM);
+            ObjectNode product = product(BOX + box.id(), Goods.nameOf(box.goods()), box.kg(), KILOGRAM);
             product.put("identifier", box.supplierLot());
             if (!box.supplier().isEmpty()) {
                 product.putObject("manufacturer").put("@type", "Organization").put("name", box.supplier());
@@ -58,7 +59,7 @@ final class LinkedTrace {
             product.put("identifier", lot.code());
             product.put("expires", lot.useBy().toString());
         });
-        trace.left().forEach(left -> product(BOX + left.boxId(), left.name(), left.kg(), KILOGRAM));
+        trace.left().forEach(left -> product(BOX + left.id(), Goods.nameOf(left.goods()), left.kg(), KILOGRAM));
     }
 
     private ObjectNode product(String id, String name, double amount, String unit) {
@@ -70,7 +71,7 @@ final class LinkedTrace {
         return product;
     }
 
-    private void batch(TraceEndpoint.TracedBatch batch) {
+    private void batch(TraceMapper.BatchRow batch) {
         ObjectNode action = graph.addObject();
         action.put("@id", BATCH + batch.id());
         action.put("@type", "CreateAction");
@@ -85,17 +86,17 @@ final class LinkedTrace {
                 .filter(drawn -> drawn.intoId().equals(batch.id()))
                 .forEach(drawn -> used(
                         objects,
-                        drawn.lotId().map(LOT::concat).orElse(BATCH + drawn.batchId()),
-                        drawn.litres().or(drawn::kg).orElse(0.0),
-                        drawn.litres().isPresent() ? LITRE : KILOGRAM));
+                        of(drawn.lotId(), drawn.batchId()),
+                        drawn.amount(),
+                        drawn.goods() == null ? LITRE : KILOGRAM));
         ArrayNode results = action.putArray("result");
         ids(results, trace.lots(), batch.id());
         trace.left().stream()
                 .filter(left -> left.batchId().equals(batch.id()))
-                .forEach(left -> results.addObject().put("@id", BOX + left.boxId()));
+                .forEach(left -> results.addObject().put("@id", BOX + left.id()));
     }
 
-    private static void ids(ArrayNode results, List<TraceEndpoint.TracedLot> lots, String batch) {
+    private static void ids(ArrayNode results, List<TraceMapper.LotRow> lots, String batch) {
         lots.stream()
                 .filter(lot -> lot.batchId().equals(batch))
                 .forEach(lot -> results.addObject().put("@id", LOT + lot.id()));
@@ -110,18 +111,19 @@ final class LinkedTrace {
         part.putObject("typeOfGood").put("@id", id);
     }
 
-    private void slip(TraceEndpoint.TracedSlip slip) {
+    private void slip(TraceMapper.SlipRow slip) {
         ObjectNode action = graph.addObject();
         action.put("@id", SLIP + slip.id());
         action.put("@type", "SendAction");
         action.put("startTime", slip.at().toString());
         action.putObject("agent").put("@type", "Person").put("name", slip.by());
         action.putObject("recipient").put("@type", "Organization").put("name", slip.stationName());
-        used(
-                action.putArray("object"),
-                slip.lotId().map(LOT::concat).orElse(BATCH + slip.batchId()),
-                slip.litres(),
-                LITRE);
+        used(action.putArray("object"), of(slip.lotId(), slip.batchId()), slip.litres(), LITRE);
+    }
+
+    /** A lot, or the batch itself of what lay in none. */
+    private static String of(String lotId, String batchId) {
+        return lotId == null ? BATCH + batchId : LOT + lotId;
     }
 
     private ObjectNode quantity(double amount, String unit) {
@@ -134,7 +136,7 @@ final class LinkedTrace {
     private String name(String batchId) {
         return trace.batches().stream()
                 .filter(batch -> batch.id().equals(batchId))
-                .map(TraceEndpoint.TracedBatch::formulaName)
+                .map(TraceMapper.BatchRow::formulaName)
                 .findFirst()
                 .orElse("");
     }

@@ -207,7 +207,7 @@ class TraceEndpoint {
     @Operation(summary = "The same as linked data (JSON-LD), in terms of schema.org")
     @GetMapping(path = "/api/trace.jsonld", produces = "application/ld+json")
     String linked(@AuthenticationPrincipal Person person, @RequestParam String what) {
-        return LinkedTrace.of(mapper, trace(person, what));
+        return LinkedTrace.of(mapper, traces.of(person, what));
     }
 
     @Operation(summary = "What a trace is like as JSON, as a JSON Schema")

@@ -1,0 +1,147 @@
+package potamos.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+
+/** A cook who does what a batch's page says is next. */
+final class AtWork {
+
+    private static final int MOST_ACTS = 140;
+    private static final String[] COOLING = {"80", "20", "4.5"};
+
+    private AtWork() {}
+
+    /** What was done, in order, and where it ended. */
+    record Worked(List<String> kinds, String stage) {}
+
+    /** Does what the page says is next, the clock moved on in between, until the batch has come to a stage or nothing is left to do. */
+    static Worked on(Journey cook, String id, String until) {
+        List<String> kinds = new ArrayList<>();
+        int readings = 0;
+        boolean stale = false;
+        for (int i = 0; i < MOST_ACTS; i++) {
+            Map<String, Object> next = next(cook, id);
+            String stage = (String) next.get("stage");
+            if (next.get("kind") == null || stage.equals(until)) {
+                return new Worked(kinds, stage);
+            }
+            double minutes = ((Number) next.get("minutes")).doubleValue();
+            if (minutes > 0) {
+                cook.wait((int) Math.ceil(minutes));
+                continue;
+            }
+            String kind = (boolean) next.get("cleanDown") ? "CLEAN_DOWN" : (String) next.get("kind");
+            if (!kind.equals("CLEAN_DOWN") && kinds.contains(kind) && (boolean) next.get("plain")) {
+                // The tenth skimming is tapped like the first: what has been tapped once, and asks nothing, is logged
+                // as it is proposed.
+                log(cook, id);
+                kinds.add(kind);
+                stale = true;
+                continue;
+            }
+            if (stale) {
+                open(cook);
+                stale = false;
+            }
+            readings += kind.equals("READ_COOLING") ? 1 : 0;
+            int before = entries(next);
+            act(cook, kind, readings);
+            // What moves litres shows them, and what is far from likely is asked about: each takes one more touch.
+            cook.page().waitForCondition(() -> cook.asksOnceMore() || entries(next(cook, id)) > before);
+            cook.confirmed();
+            try {
+                cook.page().waitForCondition(() -> entries(next(cook, id)) > before);
+            } catch (TimeoutError nothing) {
+                throw new AssertionError("%s was not logged, after %s:%n%s"
+                        .formatted(kind, kinds, cook.page().locator("main").innerText()));
+            }
+            kinds.add(kind);
+            open(cook);
+        }
+        throw new AssertionError("it never came to an end: " + kinds);
+    }
+
+    private static void open(Journey cook) {
+        cook.reload();
+        cook.page().locator("section[aria-label=Acts]").waitFor();
+    }
+
+    private static int entries(Map<String, Object> next) {
+        return ((Number) next.get("entries")).intValue();
+    }
+
+    private static void act(Journey cook, String kind, int readings) {
+        if (kind.equals("CLEAN_DOWN")) {
+            cook.tap("They are clean");
+            return;
+        }
+        cook.tapFirst("section[aria-label=Acts] button");
+        switch (kind) {
+            case "JUDGE" -> cook.tap("Enough: off the heat");
+            case "JUDGE_SHADE" -> pick(cook, "^6");
+            case "SET_TEST" -> pick(cook, "^3");
+            case "TASTE" -> cook.tap("round").tap("Log");
+            case "READ_COOLING" ->
+                cook.type("In the stock", COOLING[Math.min(readings, COOLING.length) - 1])
+                        .tap("Log");
+            case "WEIGH" -> cook.asAWhole().readAsExpected().tap("Log");
+            case "READ_LEVEL", "READ_TEMPERATURE", "STRAIN", "REDUCE" ->
+                cook.readAsExpected().tap("Log");
+            case "STORE" -> cook.tap("Put it away");
+            default -> {}
+        }
+    }
+
+    private static void pick(Journey cook, String place) {
+        Locator radio =
+                cook.page().getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile(place)));
+        radio.click();
+        cook.tap("Log");
+    }
+
+    @SuppressWarnings("unchecked")
+    private static Map<String, Object> next(Journey cook, String id) {
+        return (Map<String, Object>) cook.page().evaluate("""
+                id => Promise.all([fetch(`/api/batches/${id}`).then(a => a.json()), fetch('/api/session').then(a => a.json())])
+                  .then(([page, session]) => {
+                    const due = page.card.due[0];
+                    return {
+                      stage: page.card.stage,
+                      entries: page.events.length,
+                      cleanDown: !!page.cleanDown,
+                      kind: due ? due.kind : null,
+                      plain: !!due && !due.asks && due.becomes.length > 0,
+                      minutes: due ? (new Date(due.due) - new Date(session.now)) / 60000 : 0,
+                    };
+                  })
+                """, id);
+    }
+
+    private static void log(Journey cook, String id) {
+        Object status = cook.page().evaluate("""
+                async id => {
+                  const { now } = await fetch('/api/session').then(a => a.json());
+                  const page = await fetch(`/api/batches/${id}`).then(a => a.json());
+                  const token = document.cookie.split('; ').find(c => c.startsWith('XSRF-TOKEN='))?.slice(11) ?? '';
+                  for (const { kind, figures } of page.card.due[0].becomes) {
+                    const answer = await fetch(`/api/batches/${id}/acts`, {
+                      method: 'POST',
+                      headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token) },
+                      body: JSON.stringify({ id: crypto.randomUUID(), kind, at: now, ...figures }),
+                    });
+                    if (!answer.ok) return answer.text();
+                  }
+                  return 'logged';
+                }
+                """, id);
+        assertThat(status).isEqualTo("logged");
+    }
+}
