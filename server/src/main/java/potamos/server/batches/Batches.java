@@ -26,6 +26,7 @@ import potamos.server.coldside.Shelf;
 import potamos.server.devices.Devices;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.larder.Boxes;
+import potamos.server.larder.LeftOvers;
 import potamos.server.live.Changes;
 import potamos.server.problems.Conflict;
 import potamos.server.problems.Forbidden;
@@ -44,6 +45,7 @@ public class Batches {
     private final Devices devices;
     private final Shelf shelf;
     private final Boxes boxes;
+    private final LeftOvers leftOvers;
     private final KitchenAround kitchenAround;
     private final Drawings drawings;
     private final Changes changes;
@@ -58,6 +60,7 @@ public class Batches {
             Devices devices,
             Shelf shelf,
             Boxes boxes,
+            LeftOvers leftOvers,
             KitchenAround kitchenAround,
             Drawings drawings,
             Changes changes,
@@ -70,6 +73,7 @@ public class Batches {
         this.devices = devices;
         this.shelf = shelf;
         this.boxes = boxes;
+        this.leftOvers = leftOvers;
         this.kitchenAround = kitchenAround;
         this.drawings = drawings;
         this.changes = changes;
@@ -153,8 +157,9 @@ public class Batches {
         }
         Plan plan = histories.plan(row);
         ActRights.require(person, told, logged, now);
-        BatchEvent event =
-                told instanceof ChoreEvent.Took took ? boxes.known(row.kitchenId(), took) : drawings.known(row, told);
+        BatchEvent event = told instanceof ChoreEvent.Took took
+                ? leftOvers.known(row.kitchenId(), took)
+                : drawings.known(row, told);
         Instant until = at.isAfter(now) ? at : now;
         kitchenAround.before(person, row, plan, logged, event, until);
         List<BatchEvent> events = new ArrayList<>(Logged.events(logged));
@@ -199,7 +204,7 @@ public class Batches {
         promises.renew(row.id(), plan, state, believed);
         boxes.rebuild(row.kitchenId(), row.id(), believed);
         Plan standing = Batch.standing(plan, events);
-        boxes.leftOver(row.kitchenId(), row.id(), believed, standing.charge().contents());
+        leftOvers.rebuild(row.kitchenId(), row.id(), believed, standing.charge().contents());
         shelf.rebuild(
                 row.kitchenId(),
                 kitchens.of(row.kitchenId()).zone(),

@@ -33,7 +33,7 @@ import potamos.server.exchange.FormulaForm;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
-import potamos.server.larder.Boxes;
+import potamos.server.larder.LeftOvers;
 import potamos.server.problems.NotFound;
 
 /** Lays a plan: formula, vessel and goal to a charge, a way of cooling, and times. */
@@ -43,11 +43,11 @@ public class Planning {
     private final Formulas formulas;
     private final Sites sites;
     private final Sources sources;
-    private final Boxes boxes;
+    private final LeftOvers leftOvers;
     private final KitchenClock clock;
 
-    Planning(Formulas formulas, Sites sites, Sources sources, Boxes boxes, KitchenClock clock) {
-        this.boxes = boxes;
+    Planning(Formulas formulas, Sites sites, Sources sources, LeftOvers leftOvers, KitchenClock clock) {
+        this.leftOvers = leftOvers;
         this.formulas = formulas;
         this.sites = sites;
         this.sources = sources;
@@ -263,7 +263,7 @@ public class Planning {
         return request.brought() == null
                 ? chosen
                 : chosen.bringing(request.brought().stream()
-                        .map(one -> boxes.brought(site.kitchen().id(), chosen, one.part(), one.boxId()))
+                        .map(one -> leftOvers.brought(site.kitchen().id(), chosen, one.part(), one.boxId()))
                         .toList());
     }
 

@@ -4,18 +4,11 @@ import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
-import org.springframework.beans.factory.annotation.Value;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,7 +18,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.cooling.CoolingVerdict;
-import potamos.core.figure.Figure;
 import potamos.core.formula.Contents;
 import potamos.core.formula.Family;
 import potamos.core.quantity.Refusal;
@@ -34,7 +26,6 @@ import potamos.core.safety.Kept;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.PublishedSchema;
-import potamos.server.Table;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
 import potamos.server.kitchen.Kitchens;
@@ -101,7 +92,6 @@ class LotEndpoint {
             double backL) {}
 
     private static final int LOTS_AT_ONCE = 100;
-    private static final int LOTS_IN_A_TABLE = 2000;
     private static final int MOST_LOTS = 100_000;
 
     private final LotMapper mapper;
@@ -110,19 +100,10 @@ class LotEndpoint {
     private final KitchenClock clock;
     private final Json json;
     private final PublishedSchema schemas;
-    /** Where people reach this kitchen, as it was told; what a request says of itself could send a scanned label anywhere. */
-    private final String publicAddress;
 
     LotEndpoint(
-            LotMapper mapper,
-            Stops stops,
-            Kitchens kitchens,
-            KitchenClock clock,
-            Json json,
-            PublishedSchema schemas,
-            @Value("${potamos.address}") String publicAddress) {
+            LotMapper mapper, Stops stops, Kitchens kitchens, KitchenClock clock, Json json, PublishedSchema schemas) {
         this.schemas = schemas;
-        this.publicAddress = publicAddress;
         this.mapper = mapper;
         this.stops = stops;
         this.kitchens = kitchens;
@@ -140,55 +121,6 @@ class LotEndpoint {
         return mapper.onShelf(person.kitchenId(), today, from, LOTS_AT_ONCE).stream()
                 .map(row -> view(row, today, List.of(), List.of()))
                 .toList();
-    }
-
-    @Operation(summary = "The same as a table, up to two thousand lots")
-    @GetMapping(path = "/api/lots.csv", produces = "text/csv;charset=UTF-8")
-    ResponseEntity<String> table(@AuthenticationPrincipal Person person) {
-        person.require(Role.Right.READ);
-        String table = Table.written(lines -> {
-            lines.add(
-                    "lot",
-                    "batch",
-                    "stock",
-                    "litres",
-                    "left_litres",
-                    "made_at",
-                    "use_by",
-                    "kept",
-                    "place",
-                    "container",
-                    "containers",
-                    "allergens",
-                    "allergens_unknown",
-                    "gelatin_g_per_l",
-                    "cooling",
-                    "stopped");
-            mapper.onShelf(person.kitchenId(), today(person), 0, LOTS_IN_A_TABLE)
-                    .forEach(row -> {
-                        Contents contents = contents(row.contents());
-                        lines.add(
-                                row.code(),
-                                row.batchNumber(),
-                                row.formulaName(),
-                                row.litres(),
-                                row.leftLitres(),
-                                row.madeAt(),
-                                row.useBy(),
-                                Figure.word(row.kept()),
-                                row.place(),
-                                row.container(),
-                                row.containers(),
-                                allergens(contents).stream().map(Figure::word).collect(Collectors.joining(" ")),
-                                contents.unknown(),
-                                contents.gelatinGPerL(),
-                                Figure.word(row.verdict()),
-                                row.stopped());
-                    });
-        });
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"lots.csv\"")
-                .body(table);
     }
 
     @Operation(summary = "What lots are like as JSON, as a JSON Schema")
@@ -225,18 +157,6 @@ class LotEndpoint {
         return view(row, today(person), deliveries, drawn);
     }
 
-    @Operation(summary = "The label of a lot")
-    @GetMapping(path = "/api/lots/{id}/label.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<byte[]> label(@AuthenticationPrincipal Person person, @PathVariable String id) throws IOException {
-        person.require(Role.Right.READ);
-        LotMapper.LotRow row = mapper.byId(id, person.kitchenId()).orElseThrow(() -> new NotFound("lot"));
-        Kitchens.Kitchen kitchen = kitchens.of(person.kitchenId());
-        byte[] pdf = label(row, kitchen, person, 1).alone();
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"label-" + row.code() + ".pdf\"")
-                .body(pdf);
-    }
-
     record StopIn(@Size(max = 300) String reason) {}
 
     @Operation(summary = "Stops a lot: nobody may hand it out")
@@ -251,41 +171,6 @@ class LotEndpoint {
     LotView release(@AuthenticationPrincipal Person person, @PathVariable String id) {
         stops.release(person, id);
         return one(person, id);
-    }
-
-    /** One label for each container, eight to a sheet. */
-    @Operation(summary = "The labels of all that a batch was put away in, on sheets")
-    @GetMapping(path = "/api/batches/{id}/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<byte[]> labels(@AuthenticationPrincipal Person person, @PathVariable String id) throws IOException {
-        person.require(Role.Right.READ);
-        List<LotMapper.LotRow> lots = mapper.ofBatch(id, person.kitchenId());
-        if (lots.isEmpty()) {
-            throw new NotFound("lot");
-        }
-        Kitchens.Kitchen kitchen = kitchens.of(person.kitchenId());
-        List<Label> labels = lots.stream()
-                .flatMap(row -> IntStream.rangeClosed(1, row.containers())
-                        .mapToObj(number -> label(row, kitchen, person, number)))
-                .toList();
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"labels.pdf\"")
-                .body(Label.sheets(labels));
-    }
-
-    private Label label(LotMapper.LotRow row, Kitchens.Kitchen kitchen, Person person, int number) {
-        Contents contents = contents(row.contents());
-        return new Label(
-                kitchen.name(),
-                row.formulaName(),
-                row.code() + (row.containers() > 1 ? "·" + number : ""),
-                row.litres() / row.containers(),
-                row.madeAt().atZone(kitchen.zone()).toLocalDate(),
-                row.useBy(),
-                row.kept(),
-                allergens(contents),
-                contents.unknown(),
-                publicAddress + "/lots/" + row.id(),
-                person.units());
     }
 
     @Operation(summary = "What was delivered lately")

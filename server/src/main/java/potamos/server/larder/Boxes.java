@@ -15,9 +15,6 @@ import org.springframework.transaction.annotation.Transactional;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.ChoreEvent;
 import potamos.core.batch.Fact;
-import potamos.core.batch.FinishEvent;
-import potamos.core.formula.Brought;
-import potamos.core.formula.Contents;
 import potamos.core.formula.Formula;
 import potamos.core.larder.Box;
 import potamos.core.larder.Goods;
@@ -28,7 +25,6 @@ import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.Keeping;
 import potamos.core.safety.LimitProfile;
-import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
@@ -53,10 +49,8 @@ public class Boxes {
     private final Kitchens kitchens;
     private final Changes changes;
     private final KitchenClock clock;
-    private final Json json;
 
-    Boxes(LarderMapper mapper, Kitchens kitchens, Changes changes, KitchenClock clock, Json json) {
-        this.json = json;
+    Boxes(LarderMapper mapper, Kitchens kitchens, Changes changes, KitchenClock clock) {
         this.mapper = mapper;
         this.kitchens = kitchens;
         this.changes = changes;
@@ -155,6 +149,11 @@ public class Boxes {
                 .toList();
     }
 
+    /** As it stands; nothing where this kitchen has none such. */
+    Optional<Stands> find(String kitchenId, String id) {
+        return mapper.byId(id, kitchenId).map(row -> stands(row, calendar(kitchenId)));
+    }
+
     Stands one(Person person, String id) {
         person.require(Right.READ);
         return stands(row(person.kitchenId(), id), calendar(person.kitchenId()));
@@ -242,7 +241,8 @@ public class Boxes {
         unlessFits("boxId", formula, took.part(), stands);
     }
 
-    private static void unlessFits(String field, Formula formula, String part, Stands stands) {
+    /** @throws Refusal where something else goes in there, or it may not be used */
+    static void unlessFits(String field, Formula formula, String part, Stands stands) {
         Goods goods = stands.box().goods();
         boolean fits = part.equals(BatchEvent.BED) ? formula.inBed(goods.id()) : goods.serves(part);
         if (!fits) {
@@ -250,69 +250,6 @@ public class Boxes {
         }
         stands.refused().ifPresent(why -> {
             throw Refusal.of(field, why.reason());
-        });
-    }
-
-    /** The entry with what is known of what is in the box, where that came out of a pot of this kitchen. */
-    public ChoreEvent.Took known(String kitchenId, ChoreEvent.Took took) {
-        return took.knowing(contents(row(kitchenId, took.box())));
-    }
-
-    private Optional<Contents> contents(LarderMapper.BoxRow row) {
-        return Optional.ofNullable(row.contents()).map(written -> json.read(written, Contents.class));
-    }
-
-    /**
-     * What a pot is going to be made of that came out of another, with what was in that one.
-     *
-     * @param formula what is made
-     * @param part    the bed, or a part by its id
-     * @throws Refusal on {@code brought} where it is not there, not to be used, or not what goes in there
-     */
-    public Brought brought(String kitchenId, Formula formula, String part, String boxId) {
-        LarderMapper.BoxRow row = mapper.byId(boxId, kitchenId)
-                .orElseThrow(() -> Refusal.of("brought", "this kitchen's larder has no such box"));
-        Stands stands = stands(row, calendar(kitchenId));
-        unlessFits("brought", formula, part, stands);
-        if (stands.box().left().kg() == 0) {
-            throw Refusal.of("brought", "nothing is left in this box");
-        }
-        return new Brought(part, boxId, contents(row).orElse(Contents.UNKNOWN));
-    }
-
-    /**
-     * Puts away what is left over of a batch, from what is now believed of it.
-     *
-     * @param contents of its stock
-     * @throws Refusal where somebody took of what is not believed any more
-     */
-    public void leftOver(String kitchenId, String batchId, List<Fact> believed, Contents contents) {
-        Map<String, Double> before = mapper.leftOf(batchId).stream()
-                .collect(Collectors.toMap(LarderMapper.LeftRow::id, LarderMapper.LeftRow::takenKg));
-        Calendar calendar = calendar(kitchenId);
-        String written = json.write(contents.ofSolids());
-        mapper.forgetLeftOver(batchId);
-        for (Fact fact : believed) {
-            if (fact instanceof FinishEvent.LeftOver left && left.as().goods().isPresent()) {
-                LocalDate day = left.stamp().at().atZone(calendar.zone()).toLocalDate();
-                mapper.boxOfLeftOver(
-                        left.stamp().id(),
-                        kitchenId,
-                        batchId,
-                        left.as().goods().get(),
-                        left.mass().kg(),
-                        day,
-                        left.as().useBy(day, calendar.limits()));
-                mapper.leftOver(left.stamp().id(), batchId, left.mass().kg(), written);
-                changes.note(kitchenId, "larder", left.stamp().id());
-                before.remove(left.stamp().id());
-            }
-        }
-        before.forEach((id, taken) -> {
-            if (taken > 0) {
-                throw Refusal.of("corrects", "some of it is in another pot already");
-            }
-            changes.note(kitchenId, "larder", id);
         });
     }
 
