@@ -13,8 +13,11 @@ CREATE TABLE left_over (
   FOREIGN KEY (box_id) REFERENCES larder_box (id),
   FOREIGN KEY (batch_id) REFERENCES batch (id)
 );
--- What was poured to a lot of other batches, for whoever reads its label.
-ALTER TABLE lot ADD COLUMN blend JSON NULL COMMENT 'nothing in a lot of one batch alone';
+-- What was poured to a lot of other batches, for whoever reads its label; and a shelf is looked at without all that ever stood on it.
+ALTER TABLE lot
+  ADD COLUMN blend JSON NULL COMMENT 'nothing in a lot of one batch alone',
+  ADD KEY (kitchen_id, left_litres);
+ALTER TABLE batch ADD COLUMN family VARCHAR(30) AS (LEFT(JSON_VALUE(plan, '$.charge.formula.family'), 30)) STORED;
 -- What was strained, or cleaned down, last in a kitchen.
 ALTER TABLE batch_event ADD KEY (kind, happened_at);
 -- A trace asks for all slips of some batches.

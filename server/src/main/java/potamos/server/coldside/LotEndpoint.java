@@ -200,6 +200,7 @@ class LotEndpoint {
             LocalDate today,
             List<LotMapper.DeliveryRow> deliveries,
             List<LotMapper.DrawingRow> drawn) {
+        Contents contents = contents(row.contents());
         return new LotView(
                 row.id(),
                 row.batchId(),
@@ -207,14 +208,14 @@ class LotEndpoint {
                 row.code(),
                 row.formulaName(),
                 row.family(),
-                contents(row.contents()).gelatinGPerL(),
+                contents.gelatinGPerL(),
                 row.litres(),
                 row.leftLitres(),
                 row.madeAt(),
                 row.useBy(),
                 today.isAfter(row.useBy()),
-                allergens(contents(row.contents())),
-                contents(row.contents()).unknown(),
+                allergens(contents),
+                contents.unknown(),
                 row.place(),
                 row.verdict(),
                 row.kept(),
@@ -232,6 +233,7 @@ class LotEndpoint {
     }
 
     private DeliveryView view(LotMapper.DeliveryRow row) {
+        Contents contents = contents(row.contents());
         return new DeliveryView(
                 row.id(),
                 Optional.ofNullable(row.lotId()),
@@ -243,8 +245,8 @@ class LotEndpoint {
                 row.litres(),
                 row.deliveredAt(),
                 Optional.ofNullable(row.useBy()),
-                allergens(contents(row.contents())),
-                contents(row.contents()).unknown(),
+                allergens(contents),
+                contents.unknown(),
                 row.deliveredBy(),
                 Optional.ofNullable(row.celsius()),
                 Optional.ofNullable(row.takenOverAt()),

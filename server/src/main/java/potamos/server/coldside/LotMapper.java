@@ -60,8 +60,7 @@ interface LotMapper {
 
     String LOTS = """
             SELECT l.id, l.kitchen_id, l.batch_id, b.number AS batch_number, l.code,
-                   JSON_VALUE(b.plan, '$.charge.formula.name') AS formula_name,
-                   JSON_VALUE(b.plan, '$.charge.formula.family') AS family,
+                   b.formula_name, b.family,
                    l.litres, l.left_litres, l.made_at, l.use_by,
                    """ + Shelf.CONTENTS + """
                    , l.place, l.verdict,
