@@ -77,7 +77,10 @@ public record MassLedger(List<Entry> entries, List<Kept> weighed, Mass notWeighe
     private static MassLedger account(Plan plan, BatchState state) {
         Charge charge = plan.charge();
         Ledger litres = state.ledger();
-        Mass raw = state.weighed().getOrDefault(BatchEvent.BED, charge.run().raw());
+        // A stock that is boiled down stands in the place of a bed, and is among the litres.
+        Mass raw = charge.formula().bed().isEmpty()
+                ? Mass.ZERO
+                : state.weighed().getOrDefault(BatchEvent.BED, charge.run().raw());
         double roastedOff = raw.kg() * (1 - charge.formula().keepsMass());
         double dissolved = dissolved(charge, state);
         double lifted = Losses.weightOfFat(litres.of(Ledger.Cause.FAT_LIFTED)).kg();
@@ -114,7 +117,7 @@ public record MassLedger(List<Entry> entries, List<Kept> weighed, Mass notWeighe
                 entries,
                 weighed,
                 Mass.ofKg(balance(entries, weighed)),
-                bed / (bed + parts(charge)),
+                bed > 0 ? bed / (bed + parts(charge)) : 0,
                 Losses.weightOfFat(Losses.renderedFat(charge.run().bed())));
     }
 

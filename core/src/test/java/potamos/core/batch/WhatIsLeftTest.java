@@ -15,6 +15,7 @@ import potamos.core.formula.Book;
 import potamos.core.formula.Leftover;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
+import potamos.core.quantity.Temperature;
 
 /** What is made of the bones, the fat and the vegetables, and the account of their kilograms. */
 class WhatIsLeftTest extends LoggedBatch {
@@ -149,5 +150,26 @@ class WhatIsLeftTest extends LoggedBatch {
         MassLedger ledger = ledger(at(275));
         assertThat(of(ledger, MassLedger.Cause.PICKED_OUT)).isEqualTo(0.5);
         assertThat(ledger.solids().kg()).isBetween(whole - 0.7, whole - 0.5);
+    }
+
+    /** Of a stock that is only boiled down nothing is left but what stays on strainer and walls. */
+    @Test
+    void aGlazeLeavesNoSolids() {
+        Plan glaze = Samples.plan(Book.of("glaze"));
+        List<BatchEvent> logged = List.of(
+                new PotEvent.Filled(Samples.at(5), glaze.charge().water(), Temperature.ofCelsius(4)),
+                new PotEvent.HeatOn(Samples.at(6)),
+                new PotEvent.SimmerReached(Samples.at(60)),
+                new PotEvent.Judged(Samples.at(80), true, Duration.ZERO),
+                new FinishEvent.Reduced(Samples.at(300), glaze.charge().water().times(0.11)),
+                new FinishEvent.Strained(Samples.at(310), glaze.charge().water().times(0.1), 1, false));
+        BatchState state = Batch.replay(glaze, logged, Samples.EIGHT.plus(Duration.ofMinutes(320)));
+        MassLedger ledger = MassLedger.of(glaze, state).orElseThrow();
+        assertThat(of(ledger, MassLedger.Cause.BED)).isZero();
+        assertThat(ledger.bedShare()).isZero();
+        double gelatin =
+                state.expected().gelatinGPerL() * state.strained().orElseThrow().litres() / 1000;
+        assertThat(Math.abs(ledger.notWeighed().kg())).isLessThan(gelatin + 0.01);
+        assertThat(WhatIsLeft.offers(glaze, state)).isEmpty();
     }
 }

@@ -85,8 +85,9 @@ public class LeftOvers {
                         day,
                         left.as().useBy(day, kitchen.limits()));
                 mapper.leftOver(left.stamp().id(), batchId, left.mass().kg(), written);
-                changes.note(kitchenId, "larder", left.stamp().id());
-                before.remove(left.stamp().id());
+                if (before.remove(left.stamp().id()) == null) {
+                    changes.note(kitchenId, "larder", left.stamp().id());
+                }
             }
         }
         before.forEach((id, taken) -> {
