@@ -3,6 +3,8 @@ package potamos.core.batch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import potamos.core.charge.Charge;
 import potamos.core.flow.Ledger;
 import potamos.core.flow.Losses;
@@ -87,7 +89,7 @@ public record MassLedger(List<Entry> entries, List<Kept> weighed, Mass notWeighe
         double kept = state.left().of(Leftover.FAT).kg();
         List<Entry> entries = new ArrayList<>();
         entries.add(entry(Cause.BED, raw.kg()));
-        entries.add(entry(Cause.PARTS, parts(charge)));
+        entries.add(entry(Cause.PARTS, parts(charge, state)));
         entries.add(entry(
                 Cause.LIQUOR,
                 kg(litres, Ledger.Cause.WATER)
@@ -117,7 +119,7 @@ public record MassLedger(List<Entry> entries, List<Kept> weighed, Mass notWeighe
                 entries,
                 weighed,
                 Mass.ofKg(balance(entries, weighed)),
-                bed > 0 ? bed / (bed + parts(charge)) : 0,
+                bed > 0 ? bed / (bed + parts(charge, state)) : 0,
                 Losses.weightOfFat(Losses.renderedFat(charge.run().bed())));
     }
 
@@ -129,9 +131,16 @@ public record MassLedger(List<Entry> entries, List<Kept> weighed, Mass notWeighe
         return new Entry(cause, Mass.ofKg(kg));
     }
 
-    private static double parts(Charge charge) {
+    /** What was put in beside the bed: what goes in later only where somebody has put it in. */
+    private static double parts(Charge charge, BatchState state) {
+        Set<String> later = charge.run().others().stream()
+                .filter(solids -> !solids.intoTheSimmer().isZero())
+                .map(solids -> solids.part().id())
+                .collect(Collectors.toSet());
         return charge.measures().stream()
                 .filter(measure -> measure.part().kind() != Part.Kind.WINE)
+                .filter(measure -> !later.contains(measure.part().id())
+                        || state.added().containsKey(measure.part().id()))
                 .mapToDouble(measure -> measure.mass().kg())
                 .sum();
     }
