@@ -30,7 +30,7 @@ describe('a pot that held what swims', () => {
   })
 
   it('says nothing where it need not be', async () => {
-    openBatch('batch-prepare-vegetable')
+    openBatch('batch-bring-up')
     await screen.findByRole('heading', { level: 1 })
     expect(screen.queryByText('Clean down first.')).toBeNull()
   })
