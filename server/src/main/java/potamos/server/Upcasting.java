@@ -46,20 +46,14 @@ final class Upcasting {
                         "build",
                         old -> mapper.valueToTree(Vessel.Build.HEAVY)),
                 // Before stock could stand in for it, every pot was filled with water, and every stock was ladled.
-                new Step(
-                        old -> old.path("kind").asString("").equals("fill"),
-                        "liquid",
-                        old -> mapper.valueToTree(Liquid.WATER)),
+                new Step(kind("fill"), "liquid", old -> mapper.valueToTree(Liquid.WATER)),
                 new Step(
                         old -> has("gelatinGPerL", "saltGPerL").test(old)
                                 && LIQUIDS.contains(old.path("kind").asString("")),
                         "stock",
                         old -> mapper.valueToTree(kind(Liquid.Kind.WATER.name()).test(old) ? 0.0 : 1.0)),
-                new Step(old -> old.path("kind").asString("").equals("fill"), "draws", old -> mapper.createArrayNode()),
-                new Step(
-                        old -> old.path("kind").asString("").equals("fill"),
-                        "brought",
-                        old -> mapper.createArrayNode()),
+                new Step(kind("fill"), "draws", old -> mapper.createArrayNode()),
+                new Step(kind("fill"), "brought", old -> mapper.createArrayNode()),
                 new Step(has("passes", "pressed"), "transfer", old -> mapper.valueToTree(FinishPhase.Transfer.LADLE)),
                 new Step(has("pieceG", "kgPerL"), "traits", old -> mapper.createArrayNode()),
                 new Step(has("pieceG", "kgPerL"), "allergens", old -> mapper.createArrayNode()),

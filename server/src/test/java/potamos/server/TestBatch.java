@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /** A batch worked over HTTP, one act after another, with the clock moved between them. */
@@ -34,21 +35,23 @@ final class TestBatch {
     }
 
     private static TestBatch accepted(Visitor cook, String vessel, double litres, String call) {
+        return accepted(cook, id -> acceptance(id, vessel, litres, call));
+    }
+
+    private static TestBatch charged(Visitor cook, String charge) {
+        return accepted(cook, id -> "{\"id\": \"%s\", \"callId\": null, \"charge\": %s}".formatted(id, charge));
+    }
+
+    private static TestBatch accepted(Visitor cook, UnaryOperator<String> acceptance) {
         String id = UUID.randomUUID().toString();
-        Visitor.Answer answer = cook.post("/api/batches", acceptance(id, vessel, litres, call));
+        Visitor.Answer answer = cook.post("/api/batches", acceptance.apply(id));
         assertThat(answer.status()).as("%s", answer.body()).isEqualTo(201);
         return new TestBatch(cook, id);
     }
 
     /** Of a formula, for so many litres in the pot, drawn with stock of lots or of what is not put away. */
     static TestBatch drawnWith(Visitor cook, String formula, double water, Map<String, Double> draws) {
-        String id = UUID.randomUUID().toString();
-        Visitor.Answer answer = cook.post(
-                "/api/batches", """
-                {"id": "%s", "callId": null, "charge": %s}
-                """.formatted(id, chargeWith(TestKitchen.freshPot(cook), formula, water, draws)));
-        assertThat(answer.status()).as("%s", answer.body()).isEqualTo(201);
-        return new TestBatch(cook, id);
+        return charged(cook, chargeWith(TestKitchen.freshPot(cook), formula, water, draws));
     }
 
     static String chargeWith(String pot, String formula, double water, Map<String, Double> draws) {
@@ -75,13 +78,7 @@ final class TestBatch {
 
     /** Made of what is left over of another batch, which lies in that box. */
     static TestBatch ofLeftover(Visitor cook, String formula, double bedKg, String box) {
-        String id = UUID.randomUUID().toString();
-        Visitor.Answer answer = cook.post(
-                "/api/batches", """
-                {"id": "%s", "callId": null, "charge": %s}
-                """.formatted(id, chargeOfLeftover(TestKitchen.freshPot(cook), formula, bedKg, box)));
-        assertThat(answer.status()).as("%s", answer.body()).isEqualTo(201);
-        return new TestBatch(cook, id);
+        return charged(cook, chargeOfLeftover(TestKitchen.freshPot(cook), formula, bedKg, box));
     }
 
     static String chargeOfLeftover(String pot, String formula, double bedKg, String box) {
@@ -100,16 +97,7 @@ final class TestBatch {
         if (page().at("/weighedKg/bed").isMissingNode()) {
             log("weighed-in", "\"part\": \"bed\", \"kg\": " + bedKg);
         }
-        page().at("/chores")
-                .valueStream()
-                .forEach(chore ->
-                        log("finished", "\"step\": " + chore.path("step").asInt()));
-        log("filled", "\"litres\": %s, \"celsius\": 12".formatted(filled));
-        log("heat-on", "");
-        wait(60);
-        log("simmer-reached", "");
-        wait(simmerMin);
-        log("judged-enough", "");
+        simmered(filled, 12, 60, simmerMin);
         wait(20);
         log("strained", "\"litres\": %s, \"passes\": 2".formatted(out));
         return this;
@@ -125,27 +113,36 @@ final class TestBatch {
 
     /** A reduction from its filling to the shelf. */
     TestBatch reduced(double filled, double out) {
-        page().at("/chores")
-                .valueStream()
-                .forEach(chore ->
-                        log("finished", "\"step\": " + chore.path("step").asInt()));
-        log("filled", "\"litres\": %s, \"celsius\": 4".formatted(filled));
-        log("heat-on", "");
-        wait(30);
-        log("simmer-reached", "");
-        wait(15);
-        log("judged-enough", "");
+        simmered(filled, 4, 30, 15);
         wait(60);
         log("reduced", "\"litres\": " + out);
         log("strained", "\"litres\": %s, \"passes\": 1".formatted(out));
         return cooledAndStored(out);
     }
 
-    TestBatch cooledAndStored(double litres) {
+    /** From its chores to the end of its simmer. */
+    private void simmered(double filled, int celsius, int heatMin, int simmerMin) {
+        page().at("/chores")
+                .valueStream()
+                .forEach(chore ->
+                        log("finished", "\"step\": " + chore.path("step").asInt()));
+        log("filled", "\"litres\": %s, \"celsius\": %d".formatted(filled, celsius));
+        log("heat-on", "");
+        wait(heatMin);
+        log("simmer-reached", "");
+        wait(simmerMin);
+        log("judged-enough", "");
+    }
+
+    private void cooled() {
         for (double celsius : new double[] {80, 57, 21, 9, 4.5}) {
             log("cooling-read", "\"celsius\": " + celsius);
             wait(25);
         }
+    }
+
+    TestBatch cooledAndStored(double litres) {
+        cooled();
         log("stored", "\"litres\": " + litres + ", \"words\": \"Cold store\"");
         return this;
     }
@@ -229,10 +226,7 @@ final class TestBatch {
 
     TestBatch cold() {
         strained();
-        for (double celsius : new double[] {80, 57, 21, 9, 4.5}) {
-            log("cooling-read", "\"celsius\": " + celsius);
-            wait(25);
-        }
+        cooled();
         return this;
     }
 

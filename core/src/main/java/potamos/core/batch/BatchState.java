@@ -33,7 +33,7 @@ import potamos.core.quantity.Volume;
  * @param finish    what is done to the strained stock before it is cold
  * @param cards     every card that it was held against, oldest first
  * @param cooling   readings and verdict
- * @param left     what was weighed of what it was strained off
+ * @param left      what was weighed of what it was strained off
  * @param shelf     litres put away, delivered and thrown away
  * @param added     parts in the pot and when they went in
  * @param takenOut  kinds of the bed lifted out again, and when

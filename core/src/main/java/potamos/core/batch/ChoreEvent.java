@@ -1,5 +1,6 @@
 package potamos.core.batch;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import potamos.core.figure.Figure;
@@ -115,8 +116,8 @@ public sealed interface ChoreEvent extends Fact {
             return draw;
         }
 
-        /** The same with what is known of the stock. */
-        public Drew knowing(Draw known) {
+        @Override
+        public Drew knowing(Draw known, Optional<LocalDate> until) {
             return new Drew(stamp, known.of(draw.litres()));
         }
 

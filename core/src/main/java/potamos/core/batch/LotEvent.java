@@ -2,8 +2,10 @@ package potamos.core.batch;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import potamos.core.figure.Figure;
 import potamos.core.formula.Draw;
+import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Kept;
 
@@ -106,9 +108,11 @@ public sealed interface LotEvent extends Fact {
             return other;
         }
 
-        /** The same with what is known of the other. */
-        public Blended knowing(Draw known, LocalDate until) {
-            return new Blended(stamp, lot, litres, known.of(other.litres()), until, place, container, count);
+        @Override
+        public Blended knowing(Draw known, Optional<LocalDate> until) {
+            LocalDate day = until.orElseThrow(() -> Refusal.of(
+                    KnownStock.SOURCE.name(), "only lots are blended: put that away first, or draw it into a pot"));
+            return new Blended(stamp, lot, litres, known.of(other.litres()), day, place, container, count);
         }
 
         @Override

@@ -2,7 +2,6 @@ package potamos.core.batch;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import potamos.core.formula.Formula;
@@ -44,20 +43,20 @@ public record WhatIsLeft(List<FinishEvent.LeftOver> weighed, Mass pickedOut) {
         return some.stream().map(FinishEvent.LeftOver::mass).reduce(Mass.ZERO, Mass::plus);
     }
 
-    /** What can be made of what a batch was strained off, the best first; nothing before that. */
-    public static List<Offer> offers(Plan plan, BatchState state) {
-        List<Offer> offers = new ArrayList<>();
-        MassLedger.of(plan, state).ifPresent(ledger -> {
-            Formula formula = plan.charge().formula();
-            for (Leftover as : Leftover.of(formula)) {
-                offers.add(new Offer(
+    /**
+     * What can be made of what a batch was strained off, the best first.
+     *
+     * @param ledger of its kilograms
+     */
+    public static List<Offer> offers(MassLedger ledger, Plan plan, BatchState state) {
+        Formula formula = plan.charge().formula();
+        return Leftover.of(formula).stream()
+                .map(as -> new Offer(
                         as,
                         about(as, formula, ledger, state),
                         until(as, plan, state),
-                        state.left().of(as)));
-            }
-        });
-        return offers;
+                        state.left().of(as)))
+                .toList();
     }
 
     private static Optional<Mass> about(Leftover as, Formula formula, MassLedger ledger, BatchState state) {

@@ -38,7 +38,7 @@ class WhatIsLeftTest extends LoggedBatch {
     }
 
     private Optional<Mass> about(BatchState state, Leftover as) {
-        return WhatIsLeft.offers(plan, state).stream()
+        return WhatIsLeft.offers(ledger(state), plan, state).stream()
                 .filter(offer -> offer.as() == as)
                 .findFirst()
                 .flatMap(WhatIsLeft.Offer::about);
@@ -65,7 +65,7 @@ class WhatIsLeftTest extends LoggedBatch {
     @Test
     void nothingIsOfferedBeforeItIsStrained() {
         simmer();
-        assertThat(WhatIsLeft.offers(plan, at(200))).isEmpty();
+        assertThat(MassLedger.of(plan, at(200))).isEmpty();
         assertThatThrownBy(() -> log(left(200, Leftover.COMPOST, 5))).hasMessageContaining("strain it first");
     }
 
@@ -143,7 +143,7 @@ class WhatIsLeftTest extends LoggedBatch {
         assertThatThrownBy(() -> log(left(late, Leftover.PICKED_MEAT, 1))).hasMessageContaining("too long");
         log(left(late, Leftover.FAT, 0.2));
         log(left(late, Leftover.COMPOST, 5));
-        assertThat(WhatIsLeft.offers(plan, at(late)).stream()
+        assertThat(WhatIsLeft.offers(ledger(at(late)), plan, at(late)).stream()
                         .filter(offer -> offer.as() == Leftover.PICKED_MEAT)
                         .findFirst()
                         .flatMap(WhatIsLeft.Offer::until))
@@ -178,6 +178,6 @@ class WhatIsLeftTest extends LoggedBatch {
         double gelatin =
                 state.expected().gelatinGPerL() * state.strained().orElseThrow().litres() / 1000;
         assertThat(Math.abs(ledger.notWeighed().kg())).isLessThan(gelatin + 0.01);
-        assertThat(WhatIsLeft.offers(glaze, state)).isEmpty();
+        assertThat(WhatIsLeft.offers(ledger, glaze, state)).isEmpty();
     }
 }

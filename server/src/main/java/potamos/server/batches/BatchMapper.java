@@ -87,24 +87,22 @@ interface BatchMapper {
     @Select("SELECT DISTINCT batch_id AS id, kitchen_id FROM lot WHERE contents IS NULL")
     List<Known> madeByAnEarlierVersion();
 
-    /** An entry of a kitchen that was the last of its kind to happen. */
+    /** An entry that was the last of its kind to happen. */
     record Latest(String batchId, Instant at) {}
 
+    /**
+     * Of a kitchen, or of what was in one vessel of it, whatever became of that.
+     *
+     * @param vesselId nothing of any
+     * @param except   a batch that does not count
+     */
     @Select("""
             SELECT e.batch_id, e.happened_at AS at FROM batch_event e JOIN batch b ON b.id = e.batch_id
-            WHERE e.kind = #{kind} AND b.kitchen_id = #{kitchenId} AND b.id <> #{except}
+            WHERE e.kind = #{kind} AND b.kitchen_id = #{kitchenId} AND (#{vesselId} IS NULL OR b.vessel_id = #{vesselId})
+              AND b.id <> #{except}
             ORDER BY e.happened_at DESC LIMIT 1
             """)
-    Optional<Latest> lastOfKind(String kitchenId, String kind, String except);
-
-    /** The batch whose stock was in a vessel last, whatever became of it. */
-    @Select("""
-            SELECT b.id, b.kitchen_id, b.number, b.call_id, b.vessel_id, b.burner_id, NULL AS plan, b.accepted_by, b.accepted_at, b.stage
-            FROM batch b JOIN batch_event e ON e.batch_id = b.id AND e.kind = 'filled'
-            WHERE b.vessel_id = #{vesselId} AND b.kitchen_id = #{kitchenId} AND b.id <> #{except}
-            ORDER BY e.happened_at DESC LIMIT 1
-            """)
-    Optional<BatchRow> lastIn(String vesselId, String kitchenId, String except);
+    Optional<Latest> lastOfKind(String kitchenId, String kind, String vesselId, String except);
 
     @Update("UPDATE batch SET burner_id = #{burnerId} WHERE id = #{id} AND kitchen_id = #{kitchenId}")
     int moveTo(String id, String kitchenId, String burnerId);

@@ -164,7 +164,9 @@ public class Batches {
         kitchenAround.before(person, row, plan, logged, event, until);
         List<BatchEvent> events = new ArrayList<>(Logged.events(logged));
         Batch.Accepted accepted = Batch.accept(plan, events, event, until);
-        kitchenAround.after(person, row, Batch.standing(plan, events), event, accepted.state());
+        events.add(event);
+        Plan standing = Batch.standing(plan, events);
+        kitchenAround.after(person, row, standing, event, accepted.state());
         Optional<Drawings.Elsewhere> elsewhere = drawings.elsewhere(row, plan, logged, event);
         mapper.insertEvent(new BatchMapper.EventRow(
                 row.id(),
@@ -176,8 +178,7 @@ public class Batches {
                 now,
                 person.id(),
                 person.name()));
-        events.add(event);
-        project(row, plan, events, accepted.state());
+        project(row, plan, standing, events, accepted.state());
         changes.noteAct(person.kitchenId(), "batches", row.id(), event.stamp().id());
         elsewhere.ifPresent(other -> log(person, other.batchId(), other.event()));
         if (event instanceof ShelfEvent.Delivered delivered && !delivered.call().isEmpty()) {
@@ -198,12 +199,12 @@ public class Batches {
     }
 
     /** Everything that the tables tell of a batch beside its events. */
-    private void project(BatchMapper.BatchRow row, Plan plan, List<BatchEvent> events, BatchState state) {
+    private void project(
+            BatchMapper.BatchRow row, Plan accepted, Plan standing, List<BatchEvent> events, BatchState state) {
         List<Fact> believed = Batch.believed(events);
         mapper.stands(row.id(), state.stage().name());
-        promises.renew(row.id(), plan, state, believed);
+        promises.renew(row.id(), accepted, state, believed);
         boxes.rebuild(row.kitchenId(), row.id(), believed);
-        Plan standing = Batch.standing(plan, events);
         leftOvers.rebuild(row.kitchenId(), row.id(), believed, standing.charge().contents());
         shelf.rebuild(
                 row.kitchenId(),
@@ -220,7 +221,7 @@ public class Batches {
     public void rebuild(String kitchenId, String batchId) {
         BatchMapper.BatchRow row = mapper.hold(batchId, kitchenId).orElseThrow(() -> new NotFound("batch"));
         Loaded loaded = loaded(row, Map.of());
-        project(row, loaded.accepted(), Logged.events(loaded.events()), loaded.state());
+        project(row, loaded.accepted(), loaded.plan(), Logged.events(loaded.events()), loaded.state());
     }
 
     /** How a batch stands now. */

@@ -9,8 +9,9 @@ import potamos.core.batch.BatchState;
 import potamos.core.batch.ChoreEvent;
 import potamos.core.batch.FinishEvent;
 import potamos.core.batch.Plan;
+import potamos.core.batch.PotEvent;
+import potamos.core.charge.Charge;
 import potamos.core.figure.Figure;
-import potamos.core.formula.Contents;
 import potamos.core.safety.Allergen;
 import potamos.server.problems.Conflict;
 
@@ -50,30 +51,29 @@ class CleanDowns {
         if (!state.course().isEmpty() || state.last(ChoreEvent.CleanedDown.KIND).isPresent()) {
             return Optional.empty();
         }
-        return mapper.lastIn(row.vesselId(), row.kitchenId(), row.id())
-                .flatMap(last -> wanted(true, last.id(), row.kitchenId(), plan));
+        return mapper.lastOfKind(row.kitchenId(), PotEvent.Filled.KIND.name(), row.vesselId(), row.id())
+                .flatMap(filled -> wanted(true, filled, row, plan));
     }
 
     /** Whoever cleans them down for one pot has cleaned them for all. */
     private Optional<Wanted> tools(BatchMapper.BatchRow row, Plan plan) {
-        Instant cleaned = mapper.lastOfKind(row.kitchenId(), ChoreEvent.CleanedDown.KIND.name(), "")
+        Instant cleaned = mapper.lastOfKind(row.kitchenId(), ChoreEvent.CleanedDown.KIND.name(), null, "")
                 .map(BatchMapper.Latest::at)
                 .orElse(Instant.EPOCH);
-        return mapper.lastOfKind(row.kitchenId(), FinishEvent.Strained.KIND.name(), row.id())
+        return mapper.lastOfKind(row.kitchenId(), FinishEvent.Strained.KIND.name(), null, row.id())
                 .filter(strained -> strained.at().isAfter(cleaned))
-                .flatMap(strained -> wanted(false, strained.batchId(), row.kitchenId(), plan));
+                .flatMap(strained -> wanted(false, strained, row, plan));
     }
 
-    private Optional<Wanted> wanted(boolean vessel, String heldBy, String kitchenId, Plan next) {
-        BatchMapper.BatchRow last = mapper.byId(heldBy, kitchenId).orElseThrow();
-        Plan held = histories.plan(last);
-        Contents contents = next.charge().contents();
-        return Optional.of(new Wanted(
-                        vessel,
-                        last.number(),
-                        held.charge().formula().name(),
-                        held.charge().contents().cleanedOffFor(contents)))
-                .filter(wanted -> !wanted.of().isEmpty());
+    private Optional<Wanted> wanted(boolean vessel, BatchMapper.Latest held, BatchMapper.BatchRow row, Plan next) {
+        BatchMapper.BatchRow before =
+                mapper.byId(held.batchId(), row.kitchenId()).orElseThrow();
+        Charge charge = histories.plan(before).charge();
+        Set<Allergen> of = charge.contents().cleanedOffFor(next.charge().contents());
+        return of.isEmpty()
+                ? Optional.empty()
+                : Optional.of(
+                        new Wanted(vessel, before.number(), charge.formula().name(), of));
     }
 
     /** @throws Conflict where a vessel is filled, or a stock is strained, with what is not cleaned down */

@@ -13,10 +13,8 @@ import potamos.core.batch.Amendment;
 import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
-import potamos.core.batch.ChoreEvent;
 import potamos.core.batch.Drawing;
 import potamos.core.batch.Expectation;
-import potamos.core.batch.LotEvent;
 import potamos.core.batch.OfAnother;
 import potamos.core.batch.Plan;
 import potamos.core.batch.ShelfEvent;
@@ -77,7 +75,7 @@ class Drawings implements Sources {
         List<Source> open = new ArrayList<>();
         Map<String, Double> planned = planned(kitchenId);
         mapper.open(kitchenId).forEach(row -> rest(standing(row), planned).ifPresent(open::add));
-        LocalDate today = clock.instant().atZone(kitchens.of(kitchenId).zone()).toLocalDate();
+        LocalDate today = kitchens.of(kitchenId).day(clock.instant());
         Map<String, Standing> of = new HashMap<>();
         shelf.lots(kitchenId, today, MOST).stream()
                 .filter(lot -> !lot.stopped()
@@ -137,14 +135,7 @@ class Drawings implements Sources {
         source.lot()
                 .ifPresent(lot -> stops.unlessHandedOut(
                         row.kitchenId(), lot.id(), drew.stamp().at()));
-        if (told instanceof LotEvent.Blended blended) {
-            Shelf.Lying lot = source.lot()
-                    .orElseThrow(() -> Refusal.of(
-                            Figure.source().name(),
-                            "only lots are blended: put that away first, or draw it into a pot"));
-            return blended.knowing(source.all(), lot.useBy());
-        }
-        return ((ChoreEvent.Drew) told).knowing(source.all());
+        return drew.knowing(source.all(), source.lot().map(Shelf.Lying::useBy));
     }
 
     /** What the batch has to be told that is drawn from, when a pot is, or when that is taken back. */

@@ -91,9 +91,9 @@ class KitchenAround {
         Instant at = event.stamp().at();
         if (event instanceof ShelfEvent.Delivered delivered) {
             unlessAskedFor(person, plan, state, delivered);
-        }
-        if (event instanceof ShelfEvent.Delivered delivered && !delivered.lot().equals(ShelfEvent.REST)) {
-            stops.unlessHandedOut(row.kitchenId(), lot(state, delivered.lot()), at);
+            if (!delivered.lot().equals(ShelfEvent.REST)) {
+                stops.unlessHandedOut(row.kitchenId(), lot(state, delivered.lot()), at);
+            }
         }
         if (event instanceof LotEvent.Moved moved) {
             stops.unlessMoved(row.kitchenId(), lot(state, moved.lot()), at);

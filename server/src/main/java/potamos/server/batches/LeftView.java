@@ -57,7 +57,7 @@ record LeftView(
     static Optional<LeftView> of(Plan plan, BatchState state) {
         return MassLedger.of(plan, state)
                 .map(ledger -> new LeftView(
-                        WhatIsLeft.offers(plan, state).stream()
+                        WhatIsLeft.offers(ledger, plan, state).stream()
                                 .map(offer -> new LeftOfferView(
                                         offer.as(),
                                         offer.about().map(Mass::kg),

@@ -187,12 +187,8 @@ class LotEndpoint {
         return json.read(written, Contents.class);
     }
 
-    private static List<Allergen> allergens(Contents contents) {
-        return contents.allergens().stream().sorted().toList();
-    }
-
     private LocalDate today(Person person) {
-        return clock.instant().atZone(kitchens.of(person.kitchenId()).zone()).toLocalDate();
+        return kitchens.of(person.kitchenId()).day(clock.instant());
     }
 
     private LotView view(
@@ -214,7 +210,7 @@ class LotEndpoint {
                 row.madeAt(),
                 row.useBy(),
                 today.isAfter(row.useBy()),
-                allergens(contents),
+                List.copyOf(contents.allergens()),
                 contents.unknown(),
                 row.place(),
                 row.verdict(),
@@ -245,7 +241,7 @@ class LotEndpoint {
                 row.litres(),
                 row.deliveredAt(),
                 Optional.ofNullable(row.useBy()),
-                allergens(contents),
+                List.copyOf(contents.allergens()),
                 contents.unknown(),
                 row.deliveredBy(),
                 Optional.ofNullable(row.celsius()),

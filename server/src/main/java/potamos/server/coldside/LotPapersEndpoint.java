@@ -16,7 +16,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 import potamos.core.figure.Figure;
 import potamos.core.formula.Contents;
-import potamos.core.safety.Allergen;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.Table;
@@ -55,8 +54,7 @@ class LotPapersEndpoint {
     @GetMapping(path = "/api/lots.csv", produces = "text/csv;charset=UTF-8")
     ResponseEntity<String> table(@AuthenticationPrincipal Person person) {
         person.require(Role.Right.READ);
-        LocalDate today =
-                clock.instant().atZone(kitchens.of(person.kitchenId()).zone()).toLocalDate();
+        LocalDate today = kitchens.of(person.kitchenId()).day(clock.instant());
         String table = Table.written(lines -> {
             lines.add(
                     "lot",
@@ -89,7 +87,7 @@ class LotPapersEndpoint {
                         row.place(),
                         row.container(),
                         row.containers(),
-                        allergens(contents).stream().map(Figure::word).collect(Collectors.joining(" ")),
+                        contents.allergens().stream().map(Figure::word).collect(Collectors.joining(" ")),
                         contents.unknown(),
                         contents.gelatinGPerL(),
                         Figure.word(row.verdict()),
@@ -139,10 +137,10 @@ class LotPapersEndpoint {
                 row.formulaName(),
                 row.code() + (row.containers() > 1 ? "·" + number : ""),
                 row.litres() / row.containers(),
-                row.madeAt().atZone(kitchen.zone()).toLocalDate(),
+                kitchen.day(row.madeAt()),
                 row.useBy(),
                 row.kept(),
-                allergens(contents),
+                List.copyOf(contents.allergens()),
                 contents.unknown(),
                 publicAddress + "/lots/" + row.id(),
                 person.units());
@@ -150,9 +148,5 @@ class LotPapersEndpoint {
 
     private Contents contents(String written) {
         return json.read(written, Contents.class);
-    }
-
-    private static List<Allergen> allergens(Contents contents) {
-        return contents.allergens().stream().sorted().toList();
     }
 }

@@ -59,7 +59,7 @@ public class Stops {
     }
 
     private void unlessPastItsDay(LotMapper.LotRow lot, Instant at) {
-        LocalDate day = at.atZone(kitchens.of(lot.kitchenId()).zone()).toLocalDate();
+        LocalDate day = kitchens.of(lot.kitchenId()).day(at);
         if (day.isAfter(lot.useBy())) {
             throw new Conflict(
                     "lot",

@@ -68,7 +68,7 @@ class CoursePapersEndpoint {
     private ResponseEntity<byte[]> sheet(Person person, LocalDate day, String name, Sheet sheet) {
         person.require(Right.READ);
         Kitchens.Kitchen kitchen = kitchens.of(person.kitchenId());
-        LocalDate today = clock.instant().atZone(kitchen.zone()).toLocalDate();
+        LocalDate today = kitchen.day(clock.instant());
         LocalDate asked = day == null ? today : day;
         long ahead = ChronoUnit.DAYS.between(today, asked);
         if (ahead < 0 || ahead >= Course.MOST_DAYS) {

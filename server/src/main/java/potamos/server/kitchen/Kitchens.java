@@ -2,6 +2,7 @@ package potamos.server.kitchen;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
@@ -56,7 +57,13 @@ public class Kitchens {
             Rota rota,
             Unattended unattended,
             LimitProfile limits)
-            implements KitchensKitchenBuilder.With {}
+            implements KitchensKitchenBuilder.With {
+
+        /** The day of a moment on the kitchen's own calendar. */
+        public LocalDate day(Instant at) {
+            return at.atZone(zone).toLocalDate();
+        }
+    }
 
     /** A piece of equipment with its id. */
     public record Thing<T>(String id, String name, T figures) {}

@@ -75,7 +75,7 @@ public class LeftOvers {
         mapper.forgetLeftOver(batchId);
         for (Fact fact : believed) {
             if (fact instanceof FinishEvent.LeftOver left && left.as().goods().isPresent()) {
-                LocalDate day = left.stamp().at().atZone(kitchen.zone()).toLocalDate();
+                LocalDate day = kitchen.day(left.stamp().at());
                 mapper.boxOfLeftOver(
                         left.stamp().id(),
                         kitchenId,

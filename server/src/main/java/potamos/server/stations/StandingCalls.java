@@ -145,7 +145,7 @@ public class StandingCalls {
         person.require(Right.ASK);
         StandingMapper.Row row = mine(person, id);
         Instant now = clock.instant();
-        LocalDate today = now.atZone(kitchens.of(row.kitchenId()).zone()).toLocalDate();
+        LocalDate today = kitchens.of(row.kitchenId()).day(now);
         if (day.isBefore(today)) {
             throw Refusal.of("day", "that day is already past");
         }

@@ -51,10 +51,15 @@ interface TraceMapper {
 
     record SlipRow(String id, String lotId, String batchId, String stationName, double litres, Instant at, String by) {}
 
+    /** Whether somebody has stopped a box {@code b}, as a column. */
+    String STOPPED = """
+            COALESCE((SELECT e.kind = 'STOPPED' FROM larder_entry e WHERE e.box_id = b.id AND e.kind IN ('STOPPED', 'RELEASED')
+                      ORDER BY e.made_at DESC, e.id LIMIT 1), FALSE) AS stopped
+            """;
+
     String BOXES = """
             SELECT b.id, b.goods, b.supplier, b.supplier_lot, b.kg, b.came_on,
-                   COALESCE((SELECT e.kind = 'STOPPED' FROM larder_entry e WHERE e.box_id = b.id AND e.kind IN ('STOPPED', 'RELEASED')
-                             ORDER BY e.made_at DESC, e.id LIMIT 1), FALSE) AS stopped
+            """ + STOPPED + """
             FROM larder_box b
             """;
 
@@ -176,8 +181,7 @@ interface TraceMapper {
     @Select("""
             <script>
             SELECT b.id, b.batch_id, b.goods, o.kg,
-                   COALESCE((SELECT e.kind = 'STOPPED' FROM larder_entry e WHERE e.box_id = b.id AND e.kind IN ('STOPPED', 'RELEASED')
-                             ORDER BY e.made_at DESC, e.id LIMIT 1), FALSE) AS stopped
+            """ + STOPPED + """
             FROM left_over o JOIN larder_box b ON b.id = o.box_id WHERE b.kitchen_id = #{kitchenId} AND o.batch_id IN
               <foreach collection="batches" item="id" open="(" separator="," close=")">#{id}</foreach>
             ORDER BY b.taken_in_at, b.id LIMIT #{most}
