@@ -9,6 +9,7 @@ export interface Weight {
 }
 
 interface Props {
+  /** What went in, and what came out of it; less than nothing on one side stands on the other. */
   put: Weight[]
   came: Weight[]
   kg: (value: number) => string
@@ -22,17 +23,18 @@ const LEAST_PX = 84
 
 /** What went in over what came out, both as long, for nothing is lost: what nobody weighed is hatched. */
 export function Balance({ put, came, kg }: Props) {
-  const all = (some: Weight[]) => some.reduce((sum, one) => sum + Math.max(0, one.kg), 0)
-  const whole = Math.max(all(put), all(came), 0.001)
-  const shown = (some: Weight[]) => some.filter((one) => one.kg > 0)
-  const small = [...shown(put), ...shown(came)].filter((one) => (one.kg / whole) * WIDTH < LEAST_PX)
+  const over = withOwed(put, came)
+  const under = withOwed(came, put)
+  const all = (some: Weight[]) => some.reduce((sum, one) => sum + one.kg, 0)
+  const whole = Math.max(all(over), all(under), 0.001)
+  const small = [...over, ...under].filter((one) => (one.kg / whole) * WIDTH < LEAST_PX)
   return (
     <figure className="m-0">
       <svg
         viewBox={`0 0 ${WIDTH} ${2 * PAN + 4}`}
         className="block h-auto w-full"
         role="img"
-        aria-label={`Ledger of kilograms. In: ${said(put, kg)}. Out: ${said(came, kg)}.`}
+        aria-label={`Ledger of kilograms. In: ${said(over, kg)}. Out: ${said(under, kg)}.`}
       >
         <defs>
           <pattern
@@ -45,10 +47,10 @@ export function Balance({ put, came, kg }: Props) {
             <line x1="0" y1="0" x2="0" y2="7" stroke="var(--steel)" strokeWidth="3" />
           </pattern>
         </defs>
-        <Band pieces={shown(put)} whole={whole} y={0} kg={kg} />
+        <Band pieces={over} whole={whole} y={0} kg={kg} />
         <line x1={0} x2={WIDTH} y1={PAN} y2={PAN} stroke="var(--ink)" strokeWidth={2} />
         <path d={`M${WIDTH / 2 - 9} ${PAN + 12}h18l-9 -12z`} fill="var(--ink)" />
-        <Band pieces={shown(came)} whole={whole} y={PAN + 14} kg={kg} />
+        <Band pieces={under} whole={whole} y={PAN + 14} kg={kg} />
       </svg>
       {small.length > 0 && (
         <figcaption className="text-13 text-quiet mt-2">
@@ -58,6 +60,12 @@ export function Balance({ put, came, kg }: Props) {
     </figure>
   )
 }
+
+/** A side, with what the other has less than nothing of: so both bands stay as long. */
+const withOwed = (side: Weight[], other: Weight[]): Weight[] => [
+  ...side.filter((one) => one.kg > 0),
+  ...other.filter((one) => one.kg < 0).map((one) => ({ ...one, kg: -one.kg })),
+]
 
 const said = (some: Weight[], kg: (value: number) => string) =>
   some.map((one) => `${one.name} ${kg(one.kg)}`).join(', ')

@@ -72,9 +72,11 @@ export const needName: Record<Need, string> = words.need
 export const keptName: Record<Schemas['LotView']['kept'], string> = words.kept
 /** Why a box of the larder may not be used now. */
 export const boxRefusedWords: Record<NonNullable<Schemas['BoxView']['refused']>, string> = words.boxRefused
-/** What became of a box. */
+/** What is made of what a stock was strained off. */
 export const leftoverName: Record<Schemas['LeftOfferView']['as'], string> = words.leftover
+/** Why kilograms came or went. */
 export const massName: Record<Schemas['MassView']['cause'], string> = words.mass
+/** What became of a box. */
 export const boxStoryName: Record<Schemas['StoryView']['kind'], string> = words.boxStory
 /** How much a station counts. */
 export type Importance = Schemas['StationView']['importance']

@@ -58,7 +58,6 @@ export function Kilograms({ page, colour }: { page: Page; colour: string }) {
     kg: one.kg,
     tone: one.cause === 'LIQUOR' ? 'var(--water)' : 'var(--steel)',
   }))
-  // More out than the account leaves stands on the other side: both bands stay as long.
   const outOf: Weight[] = [
     ...left.out.map((one) => ({
       name: massName[one.cause],
@@ -78,11 +77,7 @@ export function Kilograms({ page, colour }: { page: Page; colour: string }) {
   return (
     <section className="mt-8">
       <Heading aside="framed is weighed, hatched is not">Where every kilogram went</Heading>
-      <Balance
-        put={[...into, ...outOf.filter((one) => one.kg < 0).map((one) => ({ ...one, kg: -one.kg }))]}
-        came={outOf.filter((one) => one.kg > 0)}
-        kg={(value) => units.kg(value)}
-      />
+      <Balance put={into} came={outOf} kg={(value) => units.kg(value)} />
     </section>
   )
 }

@@ -11,10 +11,7 @@ import { Scrubber } from '../../kit/Scrubber'
 import { Sheet } from '../../kit/Sheet'
 import { useUnits } from '../../kit/session'
 import { TextField } from '../../kit/TextField'
-import { drawnL, SourceList, type Draws } from '../draws/SourceList'
-
-/** A jug's mark, L. */
-const STEP_L = 0.5
+import { drawnL, SourceList, STEP_L, type Draws } from '../draws/SourceList'
 
 /** Some of this lot and some of another poured together: a new lot with both parents. */
 export function BlendSheet({ lot, onClose }: { lot: Lot; onClose: () => void }) {

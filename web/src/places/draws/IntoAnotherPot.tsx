@@ -6,6 +6,7 @@ import { Failed, Loading } from '../../kit/Note'
 import { Scrubber } from '../../kit/Scrubber'
 import { Sheet } from '../../kit/Sheet'
 import { useMay, useUnits } from '../../kit/session'
+import { STEP_L } from './SourceList'
 
 /** Half of it into a reduction: how much of a stock goes on into which pot, decided in one place; the charge of that pot opens with it. */
 export function IntoAnotherPot({
@@ -86,6 +87,3 @@ function Into({
     </section>
   )
 }
-
-/** A jug's mark, L. */
-const STEP_L = 0.5

@@ -9,7 +9,7 @@ import { plainDay } from '../../words/time'
 export type Draws = Record<string, number>
 
 /** A jug's mark, L. */
-const STEP_L = 0.5
+export const STEP_L = 0.5
 
 /** What there is to draw from, each as a tub whose liquor is dragged out: how much of it goes into the pot. */
 export function SourceList({

@@ -1,23 +1,14 @@
-import type { Charge } from '../../api/queries'
 import { usePantry } from '../../api/queries'
 import { Scrubber } from '../../kit/Scrubber'
 import { useUnits } from '../../kit/session'
 import { Pick } from '../../kit/Pick'
 import { capital } from '../../words/en'
-import { moveShare, type Wish } from './wish'
+import { moveShare, type Choosing } from './wish'
 
 const MOST_KINDS = 3
 
 /** Which bones, in which shares: sliders that keep adding up, and another kind from the larder. */
-export function BedMix({
-  charge,
-  wish,
-  onWish,
-}: {
-  charge: Charge
-  wish: Wish
-  onWish: (wish: Wish) => void
-}) {
+export function BedMix({ charge, wish, onWish }: Choosing) {
   const larder = usePantry()
   const units = useUnits()
   if (charge.bed.length === 0) return null

@@ -6,18 +6,10 @@ import { useUnits } from '../../kit/session'
 import { capital, taintWords, unusualWords } from '../../words/en'
 import { duration } from '../../words/time'
 import { spread, tells } from '../../words/units'
-import type { Wish } from './wish'
+import type { Choosing } from './wish'
 
 /** The cuts against their simmer, the clarity by cause, and what would taste of something else. */
-export function CharacterPanel({
-  charge,
-  wish,
-  onWish,
-}: {
-  charge: Charge
-  wish: Wish
-  onWish: (wish: Wish) => void
-}) {
+export function CharacterPanel({ charge, wish, onWish }: Choosing) {
   const units = useUnits()
   const { character } = charge
   const mm = (value: number) =>

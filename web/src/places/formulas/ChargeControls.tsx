@@ -1,5 +1,4 @@
 import type { Problem } from '../../api/client'
-import type { Charge } from '../../api/queries'
 import { Choice } from '../../kit/Choice'
 import { NumberField } from '../../kit/NumberField'
 import { Note } from '../../kit/Note'
@@ -9,12 +8,9 @@ import { BedMix } from './BedMix'
 import { ComesFrom } from './ComesFrom'
 import { DrawnWith } from './DrawnWith'
 import { WaterRule } from './WaterRule'
-import type { GoalKind, Wish } from './wish'
+import type { Choosing, GoalKind } from './wish'
 
-interface Props {
-  charge: Charge
-  wish: Wish
-  onWish: (wish: Wish) => void
+interface Props extends Choosing {
   problem?: Problem
 }
 

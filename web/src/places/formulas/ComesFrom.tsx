@@ -1,23 +1,14 @@
 import { useBoxes } from '../../api/larder'
-import type { Charge } from '../../api/queries'
 import { SelectField } from '../../kit/SelectField'
 import { useUnits } from '../../kit/session'
 import { containsWords } from '../../words/en'
 import { plainDay } from '../../words/time'
-import type { Wish } from './wish'
+import type { Choosing } from './wish'
 
 const BED = 'bed'
 
 /** A bed that came out of another pot: out of which one, for what was in that stock is in this. */
-export function ComesFrom({
-  charge,
-  wish,
-  onWish,
-}: {
-  charge: Charge
-  wish: Wish
-  onWish: (wish: Wish) => void
-}) {
+export function ComesFrom({ charge, wish, onWish }: Choosing) {
   const units = useUnits()
   const kinds = charge.bed.filter((share) => share.leftOver).map((share) => share.kind)
   const boxes = useBoxes(kinds.length > 0)

@@ -1,24 +1,15 @@
 import { useState } from 'react'
 import { useSources } from '../../api/draws'
-import type { Charge } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
 import { containsWords, restName } from '../../words/en'
 import { LEAST_L } from '../draws/filled'
 import { drawnL, SourceList, type Draws } from '../draws/SourceList'
-import type { Wish } from './wish'
+import type { Choosing } from './wish'
 
 /** The stock that stands in for water: out of lots, or straight out of what is strained. What is in it is in whatever is made of it. */
-export function DrawnWith({
-  charge,
-  wish,
-  onWish,
-}: {
-  charge: Charge
-  wish: Wish
-  onWish: (wish: Wish) => void
-}) {
+export function DrawnWith({ charge, wish, onWish }: Choosing) {
   const units = useUnits()
   const [asked, setAsked] = useState(false)
   const ofStock = charge.restKind !== 'WATER'

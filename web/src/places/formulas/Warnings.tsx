@@ -3,22 +3,12 @@ import { useSplit, type Charge, type ChargeRequest } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { useUnits, useTimes } from '../../kit/session'
 import { duration } from '../../words/time'
-import type { Wish } from './wish'
+import type { Choosing } from './wish'
 
 type Warning = Schemas['WarningView']
 
 /** What an old hand would say before the burner is lit, each with what to do. */
-export function Warnings({
-  charge,
-  wish,
-  onWish,
-  request,
-}: {
-  charge: Charge
-  wish: Wish
-  onWish: (wish: Wish) => void
-  request: ChargeRequest
-}) {
+export function Warnings({ charge, wish, onWish, request }: Choosing & { request: ChargeRequest }) {
   const words = useWords(charge)
   const units = useUnits()
   const fitting = charge.vessels.find((v) => v.fits && v.free && v.id !== charge.vessel.id)

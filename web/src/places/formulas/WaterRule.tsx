@@ -2,7 +2,7 @@ import type { Charge } from '../../api/queries'
 import { SmallNumber } from '../../kit/SmallNumber'
 import { useUnits } from '../../kit/session'
 import { Pick } from '../../kit/Pick'
-import type { Wish } from './wish'
+import type { Choosing } from './wish'
 
 /** What may decide the water, each with what it starts from where it is taken first. */
 const rules = (charge: Charge, bed: string): Record<string, { name: string; start?: number }> => ({
@@ -16,15 +16,7 @@ const rules = (charge: Charge, bed: string): Record<string, { name: string; star
 })
 
 /** The school of the water: by ratio, by cover, by the line, by what comes out. */
-export function WaterRule({
-  charge,
-  wish,
-  onWish,
-}: {
-  charge: Charge
-  wish: Wish
-  onWish: (wish: Wish) => void
-}) {
+export function WaterRule({ charge, wish, onWish }: Choosing) {
   const units = useUnits()
   const standing = wish.water ?? charge.schools.water
   if (!standing || charge.bed.length === 0) return null

@@ -6,18 +6,12 @@ import { capital, restName } from '../../words/en'
 import { duration, plainDay } from '../../words/time'
 import { LEAST_L } from '../draws/filled'
 import { byEntry } from '../batch/entry'
-import { swapped, type Wish } from './wish'
-
-interface Props {
-  charge: Charge
-  wish: Wish
-  onWish: (wish: Wish) => void
-}
+import { swapped, type Choosing } from './wish'
 
 type Part = Charge['parts'][number]
 
 /** Everything to weigh, in the order in which it goes in. */
-export function WeighOut({ charge, wish, onWish }: Props) {
+export function WeighOut({ charge, wish, onWish }: Choosing) {
   const units = useUnits()
   return (
     <section>
@@ -70,7 +64,7 @@ export function WeighOut({ charge, wish, onWish }: Props) {
 }
 
 /** A part with its weight, what of it lies in the trim bank, and what else could stand for it. */
-function PartRow({ part, charge, wish, onWish }: Props & { part: Part }) {
+function PartRow({ part, charge, wish, onWish }: Choosing & { part: Part }) {
   const units = useUnits()
   const larder = usePantry()
   const notes = [

@@ -1,4 +1,4 @@
-import type { ChargeRequest } from '../../api/queries'
+import type { Charge, ChargeRequest } from '../../api/queries'
 import { schools, type SchoolName } from '../../api/kinds'
 import type { Schemas } from '../../api/client'
 
@@ -28,6 +28,13 @@ export interface Wish {
   draws: Record<string, number>
   /** Boxes of the larder that came out of other pots, by the part that each stands for. */
   brought: Record<string, string>
+}
+
+/** What every part of the page is given that lets something be chosen. */
+export interface Choosing {
+  charge: Charge
+  wish: Wish
+  onWish: (wish: Wish) => void
 }
 
 export const schoolFields = Object.keys(schools) as SchoolName[]
