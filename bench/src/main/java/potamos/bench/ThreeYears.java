@@ -2,8 +2,6 @@ package potamos.bench;
 
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
-import java.util.Locale;
 import java.util.Random;
 import java.util.function.IntFunction;
 
@@ -42,14 +40,6 @@ public final class ThreeYears {
                 took[i] = one;
             }
         }
-        Arrays.sort(took);
-        System.out.printf(
-                Locale.ROOT,
-                "%-36s n %5d   p50 %6.1f ms   p95 %6.1f ms   max %6.1f ms%n",
-                words,
-                times,
-                took[times / 2] / 1e6,
-                took[times * 95 / 100] / 1e6,
-                took[times - 1] / 1e6);
+        RangeLoad.report(words, took);
     }
 }
