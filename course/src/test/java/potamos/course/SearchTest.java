@@ -60,7 +60,7 @@ class SearchTest {
     @CsvSource({"1, 10, 3", "2, 14, 3", "3, 18, 4", "4, 24, 4", "5, 24, 3"})
     void whatItFindsKeepsEveryRuleIsNoWorseThanTheCoresOwnAndNoBetterThanItsBound(long seed, int calls, int vessels) {
         Course begun = begun(Weeks.of(seed, calls, vessels));
-        Search.Found found = new Search(begun).run(Duration.ofMillis(1500));
+        Search.Found found = new Search(begun).run(Duration.ofSeconds(3));
         assertThat(found.how()).isNotEqualTo(Search.How.CONSTRUCTIVE);
         assertThat(found.laid().course().check()).isEmpty();
         assertThat(found.laid().course().values())
