@@ -9,13 +9,13 @@ import potamos.core.liquor.Clarity;
  * out and minutes of boil are in it already.
  *
  * @param planned as foreseen when the plan was accepted
- * @param soFar   by what was done; the plan's before the simmer
+ * @param soFar   by what was done; the plan's before the pot has come to its simmer, whether anybody was there to log it or not
  */
 public record ClaritySoFar(Clarity planned, Clarity soFar) {
 
     public static ClaritySoFar of(Plan plan, BatchState state) {
         Clarity planned = plan.charge().character().clarity();
-        if (state.simmer().reached().isEmpty()) {
+        if (state.simmer().reached().isEmpty() && state.pot().simmers().isEmpty()) {
             return new ClaritySoFar(planned, planned);
         }
         double litres = state.strained().orElse(state.pot().liquor()).litres();

@@ -77,7 +77,12 @@ final class DuePot {
             kelpOut(expectedAt(Math.min(Taint.KELP_LIFTED_C, simmerC)));
         }
         List<Proposal> down = List.of(Proposal.of(PotEvent.SimmerReached.KIND));
-        acts.add(DueAct.of(Kind.TURN_DOWN, simmerC, simmers(simmerC), TURN_DOWN_SOON, Cost.CLARITY, down));
+        boolean simmers = state.pot().simmers().isPresent();
+        Cost cost = simmers ? Cost.YIELD : Cost.CLARITY;
+        acts.add(DueAct.of(Kind.TURN_DOWN, simmerC, simmers(simmerC), TURN_DOWN_SOON, cost, down));
+        if (simmers && bareCm() > 0) {
+            topUpNow();
+        }
     }
 
     /** Held below the simmer; kelp comes out at its end, or it turns bitter. */
@@ -153,11 +158,11 @@ final class DuePot {
         add(Kind.JUDGE, end, Duration.between(end, late), Cost.FLAVOUR, Proposal.of(PotEvent.Judged.ENOUGH));
     }
 
-    /** Above its band every minute clouds it and steams it away. */
+    /** Above its band every minute clouds it and steams it away: what is turned down first needs less water afterwards. */
     private void turnDown(Instant since) {
         double to = plan.charge().run().simmerAt().celsius();
         List<Proposal> down = List.of(Proposal.of(PotEvent.TurnedDown.KIND));
-        acts.add(DueAct.of(Kind.TURN_DOWN, to, since, Duration.ZERO, Cost.CLARITY, down));
+        acts.add(DueAct.of(Kind.TURN_DOWN, to, since, Duration.ZERO, Cost.YIELD, down));
     }
 
     /** Taste and a spoonful on a cold plate, before the end, while something can still be done. */
@@ -206,12 +211,20 @@ final class DuePot {
         }
     }
 
+    /** By how much the bed stands out of the liquor. */
+    private double bareCm() {
+        return state.pot().bedTop().minus(state.pot().level()).cm();
+    }
+
+    private void topUpNow() {
+        add(Kind.TOP_UP, now, Duration.ZERO, Cost.YIELD, usual.topUp());
+    }
+
     private void topUp(Instant end) {
         TopUpPolicy policy = TopUpPolicy.of(plan.charge().run());
         double below = state.pot().mark().minus(state.pot().level()).cm();
-        double bare = state.pot().bedTop().minus(state.pot().level()).cm();
-        if (bare > 0) {
-            add(Kind.TOP_UP, now, Duration.ZERO, Cost.YIELD, usual.topUp());
+        if (bareCm() > 0) {
+            topUpNow();
             return;
         }
         Instant last = policy.last(end);
