@@ -1,5 +1,6 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
-import { api, data, type Schemas } from './client'
+import { asPhoto, smaller } from './photo'
+import { api, data, newId, type Schemas } from './client'
 
 export type Box = Schemas['BoxView']
 
@@ -24,6 +25,21 @@ export const useBox = (id: string) =>
     queryKey: ['larder', 'box', id],
     queryFn: () => data(api.GET('/api/larder/boxes/{id}', oneBox(id))),
   })
+
+/** Photos of the slip that came with a box. */
+export const useBoxPhotos = (boxId: string) =>
+  useQuery({
+    queryKey: ['larder', 'photos', boxId],
+    queryFn: () => data(api.GET('/api/larder/boxes/{boxId}/photos', { params: { path: { boxId } } })),
+  })
+
+/** Keeps a photo of the slip that came with a box. */
+export async function keepSlip(boxId: string, picture: Blob) {
+  await api.PUT('/api/larder/boxes/{boxId}/photos/{id}', {
+    params: { path: { boxId, id: newId() } },
+    ...asPhoto(await smaller(picture)),
+  })
+}
 
 /** Batches that are being weighed in and want what is in a box. */
 export const useWanting = (id: string) =>

@@ -183,6 +183,9 @@ export function formatters(units: Units) {
     celsius: show('celsius'),
     kg: (value: number) => weight(value, units),
     ruler: (small = false) => rulers[units](small),
+    /** How many cubes litres are in, and how much one of them is. */
+    cubes: (litres: number, count: number) =>
+      `${count} ${count === 1 ? 'cube' : 'cubes'} of ${volume(litres / count, units)}`,
     /** Litres that may be a splash. */
     jug: (value: number) => volume(value, units),
     mm: show('mm'),

@@ -5,7 +5,7 @@ import type { Page, Photo } from '../../api/queries'
 import { answer, network, person, pick, problem, type Answers, visit } from '../../testing/kitchen'
 import { edge } from '../../testing/edge'
 import { BatchPhotos } from './BatchPhotos'
-import { smaller } from './smaller'
+import { smaller } from '../../api/photo'
 
 const page = answer<Page>('batch-simmer')
 const NOW = answer<{ now: string }>('range').now

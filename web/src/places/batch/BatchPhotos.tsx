@@ -1,14 +1,15 @@
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { api, newId } from '../../api/client'
 import { useChange, usePhotos, type Page, type Photo } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Heading, Note } from '../../kit/Note'
+import { PhotoButton, PhotoRefused } from '../../kit/PhotoButton'
 import { SelectField } from '../../kit/SelectField'
 import { useMay, useTimes } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
 import { subjectName } from '../../words/en'
-import { smaller } from './smaller'
+import { asPhoto, smaller } from '../../api/photo'
 
 type Subject = Photo['subject']
 
@@ -18,15 +19,11 @@ export function BatchPhotos({ page }: { page: Page }) {
   const photos = usePhotos(batchId)
   const may = useMay()
   const { time } = useTimes()
-  const file = useRef<HTMLInputElement>(null)
   const [subject, setSubject] = useState<Subject>('CLARITY')
   const add = useChange(async (picture: File) => {
-    const body = await smaller(picture)
     await api.PUT('/api/batches/{batchId}/photos/{id}', {
       params: { path: { batchId, id: newId() }, query: { subject } },
-      body: body as unknown as string,
-      bodySerializer: (blob: unknown) => blob as Blob,
-      headers: { 'Content-Type': body.type },
+      ...asPhoto(await smaller(picture)),
     })
   }, 'photos')
   const [takingOut, setTakingOut] = useState<Photo>()
@@ -86,23 +83,12 @@ export function BatchPhotos({ page }: { page: Page }) {
               name: name.toLowerCase(),
             }))}
           />
-          <input
-            ref={file}
-            type="file"
-            accept="image/jpeg,image/png"
-            capture="environment"
-            aria-label="Photo"
-            className="sr-only"
-            tabIndex={-1}
-            onChange={(event) => {
-              const picture = event.target.files?.[0]
-              event.target.value = ''
-              if (picture) add.mutate(picture)
-            }}
+          <PhotoButton
+            label="Photo"
+            words={add.isPending ? 'Keeping it …' : 'Take a photo'}
+            disabled={add.isPending}
+            onPicture={(picture) => add.mutate(picture)}
           />
-          <Button disabled={add.isPending} onClick={() => file.current?.click()}>
-            {add.isPending ? 'Keeping it …' : 'Take a photo'}
-          </Button>
         </div>
       )}
       {takingOut && (
@@ -110,11 +96,7 @@ export function BatchPhotos({ page }: { page: Page }) {
       )}
       {add.error && (
         <div className="mt-2">
-          <Note>
-            {add.error.status === 0
-              ? 'A photo needs the connection; take it again when it is back.'
-              : (add.error.fields.photo?.reason ?? add.error.message)}
-          </Note>
+          <PhotoRefused problem={add.error} />
         </div>
       )}
     </section>

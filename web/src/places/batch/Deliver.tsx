@@ -31,7 +31,7 @@ export function Deliver({ page, lot, onDone }: { page: Page; lot?: string; onDon
   const from = rest
     ? undefined
     : (lots.find((one) => one.id === lotId) ?? lots.find((one) => one.kept === 'COLD') ?? lots[0])
-  const frozen = from?.kept === 'FROZEN'
+  const frozen = from?.thawsFirst ?? false
   const left = rest ? page.restL : (from?.leftL ?? 0)
   const stations = menu.data?.stations ?? []
   const open = (calls.data ?? []).filter((c) => ['OPEN', 'PLANNED', 'PARTLY_MET'].includes(c.status))
@@ -144,7 +144,7 @@ function Lots({ page, chosen, onChoose }: { page: Page; chosen?: string; onChoos
   const units = useUnits()
   const lots = page.lots.map((one) => ({
     id: one.id,
-    words: `${one.containers > 1 ? `${one.containers} × ` : ''}${one.container || 'lot'}, ${keptName[one.kept]}`,
+    words: `${one.containers > 1 ? `${one.containers} × ` : ''}${one.container || 'lot'}, ${one.cubes > 0 ? units.cubes(one.leftL, one.cubes) : keptName[one.kept]}`,
     litres: one.leftL,
   }))
   const rest = page.restL > DROP ? [{ id: REST, words: 'not put away yet', litres: page.restL }] : []

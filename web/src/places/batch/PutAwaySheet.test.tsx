@@ -50,6 +50,18 @@ describe('putting away', () => {
     ])
   })
 
+  it('freezes in cubes, and says how large one is', async () => {
+    const acts = open()
+    litres(1, '1.5')
+    expect(lot(1).queryByRole('textbox', { name: 'As cubes' })).toBeNull()
+    fireEvent.click(lot(1).getByRole('radio', { name: 'frozen' }))
+    fireEvent.change(lot(1).getByRole('textbox', { name: 'As cubes' }), { target: { value: '40' } })
+    expect(said(lot(1).getByText(/each/))).toMatch(/^38 mL each/)
+    fireEvent.click(screen.getByRole('button', { name: 'Put it away' }))
+    await expect.poll(() => acts().length).toBe(1)
+    expect(acts()[0]).toMatchObject({ litres: 1.5, kept: 'frozen', cubes: 40 })
+  })
+
   it('keeps what is left over in sight', () => {
     open()
     litres(1, '11.5')
@@ -84,4 +96,6 @@ const first: Page['lots'][number] = {
   kept: 'COLD',
   container: '',
   containers: 1,
+  cubes: 0,
+  thawsFirst: false,
 }

@@ -22,6 +22,8 @@ interface Line {
   kept: Kept
   container: string
   containers: number
+  /** Where it is frozen so. */
+  cubes: number | undefined
   words: string
 }
 
@@ -37,6 +39,7 @@ export function PutAwaySheet({ page, onClose }: { page: Page; onClose: () => voi
     kept: 'COLD',
     container: '',
     containers: 1,
+    cubes: undefined,
     words: WHERE.COLD,
   })
   const [lines, setLines] = useState<Line[]>(() => [fresh(page.restL)])
@@ -51,8 +54,13 @@ export function PutAwaySheet({ page, onClose }: { page: Page; onClose: () => voi
   const submit = (event: FormEvent) => {
     event.preventDefault()
     void send(
-      ...lines.map(({ kept, ...line }) =>
-        act('stored', { ...line, kept: kept === 'COLD' ? 'cold' : 'frozen', ...happened(ago, now) }),
+      ...lines.map(({ kept, cubes, ...line }) =>
+        act('stored', {
+          ...line,
+          kept: kept === 'COLD' ? 'cold' : 'frozen',
+          ...(kept === 'FROZEN' && cubes && { cubes }),
+          ...happened(ago, now),
+        }),
       ),
     )
   }
@@ -218,6 +226,23 @@ function LotLine({
           </span>
         )}
       </div>
+      {line.kept === 'FROZEN' && (
+        <div>
+          <NumberField
+            label="As cubes"
+            dimension="count"
+            units={units.units}
+            value={line.cubes}
+            onValue={(cubes) => onChange({ cubes })}
+            problem={problem?.fields.cubes}
+          />
+          <p className="text-15 text-quiet mt-1 mb-0">
+            {line.cubes && line.litres
+              ? `${units.jug(line.litres / line.cubes)} each. They are handed out frozen.`
+              : 'Left empty, it is frozen in one piece and thawed before it is handed out.'}
+          </p>
+        </div>
+      )}
       <TextField label="Where" value={line.words} onValue={(words) => onChange({ words })} />
     </fieldset>
   )

@@ -1,6 +1,7 @@
 import { Link } from 'react-router'
 import { useDeliveries, useLots, useRange, type Lot } from '../../api/queries'
 import { liquorColour } from '../../graphics/liquor'
+import { CubeTray } from '../../graphics/CubeTray'
 import { Tubs } from '../../graphics/Tubs'
 import { Button } from '../../kit/Button'
 import { Empty, Failed, Heading, Loading } from '../../kit/Note'
@@ -100,6 +101,7 @@ export default function ColdPlace() {
 
 function OnBoard({ lot }: { lot: Lot }) {
   const units = useUnits()
+  const colour = liquorColour(lot.family, lot.gelatinGPerL)
   return (
     <li>
       <Link
@@ -116,13 +118,20 @@ function OnBoard({ lot }: { lot: Lot }) {
           )}
         </span>
         <span className="text-24 font-semibold">{units.litres(lot.leftL)}</span>
-        <Tubs
-          count={lot.containers}
-          share={lot.leftL / lot.litres}
-          colour={liquorColour(lot.family, lot.gelatinGPerL)}
-          frozen={lot.kept === 'FROZEN'}
-          struck={lot.pastUseBy}
-        />
+        {lot.cubes > 0 ? (
+          <>
+            <span className="text-15">{units.cubes(lot.leftL, lot.cubes)}</span>
+            <CubeTray share={lot.leftL / lot.litres} colour={colour} struck={lot.pastUseBy} />
+          </>
+        ) : (
+          <Tubs
+            count={lot.containers}
+            share={lot.leftL / lot.litres}
+            colour={colour}
+            frozen={lot.kept === 'FROZEN'}
+            struck={lot.pastUseBy}
+          />
+        )}
         <span className="sr-only">{containsWords(lot)}</span>
       </Link>
     </li>

@@ -16,7 +16,17 @@ function shelved(): Page {
   const card: Card = { ...page.card, id: lot().batchId, stage: 'ON_SHELF', due: [], shelfL: lot().leftL }
   const { id, litres, leftL } = lot()
   const lots: Page['lots'] = [
-    { id, litres, leftL, place: '', kept: 'COLD', container: '5 L tub', containers: 2 },
+    {
+      id,
+      litres,
+      leftL,
+      place: '',
+      kept: 'COLD',
+      container: '5 L tub',
+      containers: 2,
+      cubes: 0,
+      thawsFirst: false,
+    },
   ]
   return { ...page, card, storedL: litres, restL: 0, lots, lotId: id, call: undefined }
 }

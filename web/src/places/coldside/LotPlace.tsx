@@ -51,6 +51,7 @@ export default function LotPlace() {
                 keptName[it.kept],
                 it.thawed && 'thawed',
                 it.container && `${it.containers} × ${it.container}`,
+                it.cubes > 0 && units.cubes(it.leftL, it.cubes),
               ]
                 .filter(Boolean)
                 .join(', ')}

@@ -9,10 +9,11 @@ type BoxPage = Schemas['BoxPage']
 const page = answer<BoxPage>('box')
 const at = `/api/larder/boxes/${page.box.id}`
 
-function open(more: Answers = {}, who = person()) {
+function open(more: Answers = {}, { who = person(), of = page } = {}) {
   setServerTime(answer<{ now: string }>('range').now)
-  const sent = network({ [at]: page, [`${at}/wanting`]: [], ...more })
-  visit(<BoxPlace />, { at: `/larder/${page.box.id}`, path: '/larder/:id', who })
+  const its = `/api/larder/boxes/${of.box.id}`
+  const sent = network({ [its]: of, [`${its}/wanting`]: [], [`${its}/photos`]: [], ...more })
+  visit(<BoxPlace />, { at: `/larder/${of.box.id}`, path: '/larder/:id', who })
   return () => sent.filter((one) => one.method !== 'GET')
 }
 
@@ -27,6 +28,20 @@ describe('a box', () => {
     fireEvent.click(within(sheet).getByRole('button', { name: 'Count it' }))
     await expect.poll(() => changes().length).toBe(1)
     expect(changes()[0]!.body).toMatchObject({ kind: 'COUNTED', kg: 3.2 })
+  })
+
+  it('has its slip beside it, and takes another page of it', async () => {
+    const photo = { id: 'p1', byName: 'Wen Abara', at: page.box.takenInAt, width: 1200, height: 1600 }
+    const of = { ...page, box: { ...page.box, trim: false, id: 'a-box-with-its-slip' } }
+    const its = '/api/larder/boxes/a-box-with-its-slip/photos'
+    const changes = open({ [its]: [photo] }, { of })
+    const shown = await screen.findByRole('img', { name: /^The slip/ })
+    expect(shown.getAttribute('src')).toBe(`${its}/p1`)
+    fireEvent.change(screen.getByLabelText('Photo of the slip'), {
+      target: { files: [new File(['x'], 'slip.png', { type: 'image/png' })] },
+    })
+    await expect.poll(() => changes().length).toBe(1)
+    expect(changes()[0]!.path).toMatch(new RegExp(`^${its}/[0-9a-f-]{36}$`))
   })
 
   it('is stopped with a reason', async () => {
@@ -84,7 +99,7 @@ describe('a box', () => {
   })
 
   it('is only looked at by whoever may not act', async () => {
-    open({}, person({ rights: ['READ'] }))
+    open({}, { who: person({ rights: ['READ'] }) })
     await screen.findByRole('heading', { level: 1 })
     expect(screen.queryAllByRole('button')).toEqual([])
   })

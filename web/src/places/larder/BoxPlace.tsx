@@ -1,11 +1,12 @@
 import { useState, type FormEvent, type ReactNode } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, data, newId, type Schemas } from '../../api/client'
-import { useBox, useWanting } from '../../api/larder'
+import { keepSlip, useBox, useBoxPhotos, useWanting } from '../../api/larder'
 import { useChange } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Failed, Heading, Loading, Note, Refused } from '../../kit/Note'
 import { NumberField } from '../../kit/NumberField'
+import { PhotoButton, PhotoRefused } from '../../kit/PhotoButton'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { TextField } from '../../kit/TextField'
@@ -104,6 +105,7 @@ export default function BoxPlace() {
         </section>
         <section className="grid content-start gap-8">
           {may('ACT') && <Wanting id={box.id} />}
+          {!box.trim && <Slip boxId={box.id} />}
           <div>
             <Heading>What became of it</Heading>
             {story.length === 0 && <p className="text-18 text-quiet">Nothing yet.</p>}
@@ -160,6 +162,51 @@ function Told({
       <dd className={`m-0 ${large ? 'text-24 font-semibold' : 'text-18'} ${bad ? 'text-ember' : ''}`}>
         {value}
       </dd>
+    </div>
+  )
+}
+
+/** What the supplier's slip said, for whoever asks later. */
+function Slip({ boxId }: { boxId: string }) {
+  const photos = useBoxPhotos(boxId)
+  const may = useMay()
+  const { day } = useTimes()
+  const keep = useChange((picture: File) => keepSlip(boxId, picture), 'larder')
+  const all = photos.data ?? []
+  if (all.length === 0 && !may('ACT')) return null
+  return (
+    <div>
+      <Heading>Slip</Heading>
+      <ul className="m-0 mb-3 flex list-none flex-wrap gap-4 p-0">
+        {all.map((photo) => (
+          <li key={photo.id} className="text-15 text-quiet w-[120px]">
+            <a href={`/api/larder/boxes/${boxId}/photos/${photo.id}`} target="_blank" rel="noreferrer">
+              <img
+                src={`/api/larder/boxes/${boxId}/photos/${photo.id}`}
+                alt={`The slip, ${day(photo.at)}`}
+                width={photo.width}
+                height={photo.height}
+                loading="lazy"
+                className="border-ink h-[150px] w-full rounded-md border-2 object-cover"
+              />
+            </a>
+            {day(photo.at)}, {photo.byName}
+          </li>
+        ))}
+      </ul>
+      {may('ACT') && (
+        <PhotoButton
+          label="Photo of the slip"
+          words={keep.isPending ? 'Keeping it …' : all.length ? 'Another page' : 'Photograph the slip'}
+          disabled={keep.isPending}
+          onPicture={(picture) => keep.mutate(picture)}
+        />
+      )}
+      {keep.error && (
+        <div className="mt-2">
+          <PhotoRefused problem={keep.error} />
+        </div>
+      )}
     </div>
   )
 }

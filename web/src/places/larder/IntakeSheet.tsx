@@ -1,6 +1,6 @@
-import type { FormEvent } from 'react'
+import { useState, type FormEvent } from 'react'
 import { api, data, newId } from '../../api/client'
-import { useGoods } from '../../api/larder'
+import { keepSlip, useGoods } from '../../api/larder'
 import { useChange } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Choice } from '../../kit/Choice'
@@ -8,6 +8,7 @@ import { useDraft } from '../../kit/draft'
 import { DayField } from '../../kit/MomentField'
 import { Refused } from '../../kit/Note'
 import { NumberField } from '../../kit/NumberField'
+import { PhotoButton, PhotoRefused } from '../../kit/PhotoButton'
 import { SelectField } from '../../kit/SelectField'
 import { useTimes, useUnits } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
@@ -61,13 +62,15 @@ export function IntakeSheet({ trim, onClose }: { trim: boolean; onClose: () => v
     'charge',
   )
   const fields = takeIn.error?.fields ?? {}
+  const [slip, setSlip] = useState<File>()
+  const keep = useChange((picture: File) => keepSlip(typed.id, picture), 'larder')
   const close = () => {
     forget()
     onClose()
   }
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    takeIn.mutate(undefined, { onSuccess: close })
+    takeIn.mutate(undefined, { onSuccess: () => (slip ? keep.mutate(slip, { onSuccess: close }) : close()) })
   }
   return (
     <Sheet
@@ -148,6 +151,14 @@ export function IntakeSheet({ trim, onClose }: { trim: boolean; onClose: () => v
               hint="As on the slip: it is found again by this"
               maxLength={60}
             />
+            <div className="flex flex-wrap items-center gap-3">
+              <PhotoButton
+                label="Photo of the slip"
+                words={slip ? 'Another photo of it' : 'Photograph the slip'}
+                onPicture={setSlip}
+              />
+              {slip && <span className="text-15 text-quiet">It is kept with the box once that is in.</span>}
+            </div>
             <SmallNumber
               label="Price per kg"
               shown
@@ -166,9 +177,27 @@ export function IntakeSheet({ trim, onClose }: { trim: boolean; onClose: () => v
           />
         )}
         <Refused problem={takeIn.error} />
-        <Button type="submit" tone="act" large disabled={takeIn.isPending || typed.kg === undefined}>
-          {trim ? 'Put it in the freezer' : 'Take it in'}
-        </Button>
+        {keep.error ? (
+          <>
+            <p className="text-18 m-0">The box is in. Its slip is not kept yet.</p>
+            <PhotoRefused problem={keep.error} />
+            <Button type="submit" tone="act" large>
+              Keep the photo
+            </Button>
+            <Button type="button" onClick={close}>
+              Without a photo
+            </Button>
+          </>
+        ) : (
+          <Button
+            type="submit"
+            tone="act"
+            large
+            disabled={takeIn.isPending || keep.isPending || typed.kg === undefined}
+          >
+            {trim ? 'Put it in the freezer' : 'Take it in'}
+          </Button>
+        )}
       </form>
     </Sheet>
   )

@@ -74,6 +74,25 @@ describe('the larder', () => {
     })
   })
 
+  it('takes a box in that comes without its slip, and says so', async () => {
+    const changes = open({ 'POST /api/larder/boxes': boxes[0] })
+    fireEvent.click(await screen.findByRole('button', { name: 'Take in' }))
+    const sheet = await screen.findByRole('dialog')
+    fireEvent.change(within(sheet).getByRole('textbox', { name: 'Weight, without its box' }), {
+      target: { value: '7' },
+    })
+    fireEvent.change(within(sheet).getByLabelText('Photo of the slip'), {
+      target: { files: [new File(['x'], 'slip.gif', { type: 'image/gif' })] },
+    })
+    fireEvent.click(within(sheet).getByRole('button', { name: 'Take it in' }))
+    // Nothing in this kitchen takes photos.
+    expect(await within(sheet).findByText('The box is in. Its slip is not kept yet.')).toBeTruthy()
+    const box = changes().find((one) => one.method === 'POST')!.body as { id: string }
+    expect(changes().find((one) => one.method === 'PUT')!.path).toContain(`/boxes/${box.id}/photos/`)
+    fireEvent.click(within(sheet).getByRole('button', { name: 'Without a photo' }))
+    await expect.poll(() => screen.queryByRole('dialog')).toBeNull()
+  })
+
   it('says beside its field why something cannot come in, and keeps what was typed', async () => {
     open({
       'POST /api/larder/boxes': problem(422, 'no', { useBy: { reason: 'until when may it be used' } }),

@@ -54,12 +54,7 @@ class FamiliesTest extends OnADemo {
                         "vegetable-dark",
                         5,
                         List.of("CLEAN_DOWN", "WEIGH", "BEGIN", "TURN", "JUDGE_SHADE", "FILL", "JUDGE", "STRAIN"),
-                        List.of("Turned", "Done deglaze")),
-                Arguments.of(
-                        "half-reduction",
-                        4,
-                        List.of("FILL", "LIGHT", "TURN_DOWN", "JUDGE", "REDUCE", "STRAIN"),
-                        List.of("Reduced")));
+                        List.of("Turned", "Done deglaze")));
     }
 
     @ParameterizedTest

@@ -85,7 +85,7 @@ class LarderTest extends OnADemo {
         try (BrowserContext kitchen = visitor()) {
             Journey cook = as(kitchen, "ilse").open("/cold").follow("White chicken stock, batch 2");
             cook.see("Read the cooling");
-            String stock = cook.page().url().substring(cook.page().url().lastIndexOf('/') + 1);
+            String stock = idOf(cook);
             cook.tap("Into another pot").stumblesNobody().follow("Half reduction");
             cook.see("Drawn with").seeLike("4\\.5\\sL of stock").stumblesNobody();
             cook.tap("Pot 24")
@@ -103,15 +103,20 @@ class LarderTest extends OnADemo {
         }
     }
 
-    /** The bones of the veal are kept, and the second wetting that is made of them knows whose they are. */
+    private static String idOf(Journey cook) {
+        return cook.page().url().substring(cook.page().url().lastIndexOf('/') + 1);
+    }
+
+    /**
+     * The bones of the butcher's veal go on as a second wetting that knows whose they are, half of its stock as a reduction, the reduction as cubes to Sauce;
+     * and the butcher's number finds all of it.
+     */
     @Test
-    void whatIsLeftOfTheVealGoesOn() {
+    void theButchersVealGoesOnAsSecondWettingAndAsCubesAtSauce() {
         try (BrowserContext kitchen = visitor()) {
-            Journey cook = as(kitchen, "ilse")
-                    .open("/batches")
-                    .follow("Brown veal stock")
-                    .see("in Broad 40");
-            String veal = cook.page().url().substring(cook.page().url().lastIndexOf('/') + 1);
+            Journey cook = as(kitchen, "ilse");
+            cook.open("/batches").follow("Brown veal stock").see("in Broad 40");
+            String veal = idOf(cook);
             AtWork.on(cook, veal, "COOL");
             Locator left = cook.page()
                     .locator("section")
@@ -124,7 +129,37 @@ class LarderTest extends OnADemo {
                     .type("On the scale", "7.2")
                     .tap("Keep 7.20");
             cook.page().getByRole(AriaRole.DIALOG).waitFor(gone());
-            cook.see("Where every kilogram went").stumblesNobody().follow("Second wetting of it");
+            cook.see("Where every kilogram went").stumblesNobody();
+
+            // Half of it goes on hot, into another pot.
+            cook.tap("Into another pot").follow("Half reduction").see("Drawn with");
+            cook.tap("Broad 40")
+                    .see("in Broad 40")
+                    .page()
+                    .getByText("Start now")
+                    .click();
+            cook.tap("Accept this plan").seeLike("in Broad 40, batch \\d+");
+            String half = idOf(cook);
+            AtWork.on(cook, half, "STORE");
+            cook.tapFirst("section[aria-label=Acts] button");
+            cook.page()
+                    .getByRole(AriaRole.DIALOG)
+                    .getByText("frozen", new Locator.GetByTextOptions().setExact(true))
+                    .click();
+            cook.type("As cubes", "30").seeLike("mL each").stumblesNobody().tap("Put it away");
+            cook.see("put away.").open("/cold").seeLike("30 cubes of \\d+\\smL").stumblesNobody();
+
+            // Sauce has a third of a litre of them, frozen as they are.
+            cook.page()
+                    .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("In the freezer"))
+                    .getByRole(AriaRole.LINK)
+                    .filter(new Locator.FilterOptions().setHasText("cubes of"))
+                    .click();
+            cook.see("What left this lot").choose("Sauce").type("Litres on this slip", "0.3");
+            cook.tap("Deliver 0").seeLike("2\\d cubes");
+
+            // Its bones have kept meanwhile.
+            cook.open("/batches/" + veal).follow("Second wetting of it");
             cook.seeLike("7\\.20\\skg of it").see("The whole contains celery").stumblesNobody();
             cook.tap("Accept this plan").seeLike("Second wetting in .*, batch \\d+");
             cook.tap("Weigh in").see("Brown veal stock, batch 3");
@@ -139,6 +174,13 @@ class LarderTest extends OnADemo {
             cook.page().getByRole(AriaRole.DIALOG).waitFor(gone());
             cook.open("/trace?what=" + veal).see("Second wetting").seeLike("7\\.20\\skg spent bones of batch 3");
             cook.stumblesNobody();
+
+            cook.open("/trace").type("A lot's number", "A-2205").tap("Follow it");
+            cook.see("Alder & Sons, lot A-2205")
+                    .see("Brown veal stock")
+                    .see("Half reduction")
+                    .see("Sauce")
+                    .stumblesNobody();
         }
     }
 

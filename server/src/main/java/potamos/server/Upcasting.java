@@ -92,6 +92,7 @@ final class Upcasting {
                 new Step(kind("stored"), "kept", old -> mapper.valueToTree(Kept.COLD)),
                 new Step(kind("stored"), "container", old -> mapper.valueToTree("")),
                 new Step(kind("stored"), "count", old -> mapper.valueToTree(1)),
+                new Step(kind("stored"), "cubes", old -> mapper.valueToTree(0)),
                 new Step(kind("delivered"), "lot", old -> mapper.valueToTree("")),
                 new Step(kind("delivered"), "temperature", old -> mapper.nullNode()),
                 new Step(kind("discarded"), "lot", old -> mapper.valueToTree("")),

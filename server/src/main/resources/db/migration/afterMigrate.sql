@@ -2,6 +2,7 @@
 
 -- Facts: added and read, and by nobody changed or taken away.
 GRANT SELECT, INSERT ON batch_event         TO potamos@'127.0.0.1';
+GRANT SELECT, INSERT ON box_photo           TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON call_word           TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON formula             TO potamos@'127.0.0.1';
 GRANT SELECT, INSERT ON hand_over           TO potamos@'127.0.0.1';

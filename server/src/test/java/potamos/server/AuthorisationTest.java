@@ -299,7 +299,7 @@ class AuthorisationTest {
     void aTraineeLogsAndDecidesNothing() {
         Visitor trainee = Visitor.signedIn("wen");
         Pattern theirs = Pattern.compile("POST /api/batches/\\{id}/acts|PUT /api/batches/\\{id}/burner"
-                + "|PUT /api/batches/\\{batchId}/photos/\\{id}|PUT /api/devices/\\{id}/vessel"
+                + "|PUT /api/(batches/\\{batchId}|larder/boxes/\\{boxId})/photos/\\{id}|PUT /api/devices/\\{id}/vessel"
                 + "|POST /api/(larder/.*|hand-overs(/.*)?)");
         operations()
                 .filter(operation -> !operation.reads())

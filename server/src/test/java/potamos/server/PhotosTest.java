@@ -177,4 +177,40 @@ class PhotosTest {
         assertThat(cook.put(elsewhere + "?subject=SET", "image/png", png).status())
                 .isEqualTo(404);
     }
+
+    @Test
+    void theSlipThatCameWithABoxIsKeptWithIt() {
+        String box = cook.get("/api/larder").at("/0/id").asString();
+        String photos = "/api/larder/boxes/" + box + "/photos";
+        int before = cook.get(photos).body().size();
+        byte[] slip = picture(320, 480, "png");
+        String id = newId();
+        assertThat(Visitor.signedIn("wen")
+                        .put(photos + "/" + id, "image/png", slip)
+                        .status())
+                .isEqualTo(204);
+        assertThat(cook.put(photos + "/" + id, "image/png", slip).status()).isEqualTo(204);
+        Visitor.Answer kept = cook.get(photos);
+        assertThat(kept.body()).hasSize(before + 1);
+        assertThat(kept.at("/" + before + "/byName").asString()).isEqualTo("Wen Abara");
+        assertThat(kept.at("/" + before + "/height").asInt()).isEqualTo(480);
+        assertThat(Visitor.signedIn("marta")
+                        .get(photos + "/" + id)
+                        .raw()
+                        .headers()
+                        .firstValue("Content-Type"))
+                .contains("image/jpeg");
+        // A station has no business in the larder, and four are enough for any slip.
+        assertThat(Visitor.signedIn("bram").get(photos).status()).isEqualTo(403);
+        for (int i = before + 1; i < 4; i++) {
+            cook.put(photos + "/" + newId(), "image/png", slip);
+        }
+        assertThat(cook.put(photos + "/" + newId(), "image/png", slip).reason("photo"))
+                .contains("as many photos");
+        assertThat(cook.put(photos + "/" + newId(), "image/png", new byte[8 * 1024 * 1024 + 1])
+                        .status())
+                .isEqualTo(413);
+        String elsewhere = "/api/larder/boxes/00000000-0000-4000-8000-000000000000/photos/" + newId();
+        assertThat(cook.put(elsewhere, "image/png", slip).status()).isEqualTo(404);
+    }
 }

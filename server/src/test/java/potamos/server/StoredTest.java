@@ -95,6 +95,14 @@ class StoredTest {
     }
 
     @Test
+    void whatWasPutAwayBeforeThereWereCubesIsInOnePiece() throws IOException {
+        Path golden = GOLDEN.resolve("earlier").resolve("stored-before-cubes.json");
+        ShelfEvent.Stored stored = (ShelfEvent.Stored) json.event(Files.readString(golden), ENTERED);
+        assertThat(stored.cubes()).isZero();
+        assertThat(stored.count()).isEqualTo(2);
+    }
+
+    @Test
     void whatWasTakenBeforeAnythingWasLeftOverWasDelivered() throws IOException {
         Path golden = GOLDEN.resolve("earlier").resolve("took-before-leftovers.json");
         ChoreEvent.Took took = (ChoreEvent.Took) json.event(Files.readString(golden), ENTERED);

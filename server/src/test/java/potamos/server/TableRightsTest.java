@@ -31,6 +31,7 @@ class TableRightsTest {
     @ValueSource(
             strings = {
                 "batch_event",
+                "box_photo",
                 "call_word",
                 "formula",
                 "hand_over",

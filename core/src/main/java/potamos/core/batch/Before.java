@@ -27,6 +27,11 @@ record Before(Plan plan, BatchState state) {
 
     static final double BOILING_SLACK_K = 3;
 
+    private static final String LIES_FROZEN = "it lies frozen; take it out of the freezer first, and log that";
+
+    private static final double LEAST_CUBE_L = 0.005;
+    private static final double MOST_CUBE_L = 0.25;
+
     /** @throws Refusal with the reason when it does not hold */
     void require(boolean holds, String reason) {
         if (!holds) {
@@ -134,7 +139,7 @@ record Before(Plan plan, BatchState state) {
             notFailed();
             atMost("litres", litres, notYetStored(), "more than is left of this batch");
         } else {
-            thawedFirst(lot);
+            require(!lot(lot).thawsFirst(), LIES_FROZEN);
             outOf(lot, litres);
         }
     }
@@ -160,9 +165,22 @@ record Before(Plan plan, BatchState state) {
         }
     }
 
-    /** What lies in the freezer is thawed before it goes anywhere. */
+    /** What is poured to something else is thawed, in cubes or not. */
     void thawedFirst(String named) {
-        require(lot(named).kept() != Kept.FROZEN, "it lies frozen; take it out of the freezer first, and log that");
+        require(lot(named).kept() != Kept.FROZEN, LIES_FROZEN);
+    }
+
+    /** Cubes are frozen, and of a size that a hand takes out of a tray. */
+    void cubes(ShelfEvent.Stored e) {
+        if (e.cubes() == 0) {
+            return;
+        }
+        String field = ShelfEvent.Stored.CUBES.name();
+        if (e.kept() != Kept.FROZEN) {
+            throw Refusal.of(field, "only what is frozen is in cubes");
+        }
+        double litres = e.litres().litres();
+        Refusal.unlessWithin(field, e.cubes(), Math.ceil(litres / MOST_CUBE_L), Math.floor(litres / LEAST_CUBE_L), "");
     }
 
     void freezes(Kept kept) {

@@ -119,6 +119,7 @@ public record PutAway(
      * @param thawed    whether it was frozen before
      * @param container what it stands in; empty where nobody said so
      * @param count     how many of them
+     * @param cubes     that it was frozen in; 0 where it is in one piece, or melted
      * @param blend     what was poured to it of other batches; nothing in what is of this batch alone
      */
     @RecordBuilder
@@ -133,6 +134,7 @@ public record PutAway(
             boolean thawed,
             String container,
             int count,
+            int cubes,
             List<Poured> blend)
             implements PutAwayLotBuilder.With {
 
@@ -153,12 +155,24 @@ public record PutAway(
                     false,
                     e.container(),
                     e.count(),
+                    e.cubes(),
                     List.of());
         }
 
         static Lot gone(String id) {
             return new Lot(
-                    id, Instant.EPOCH, Volume.ZERO, Volume.ZERO, "", Kept.COLD, Instant.EPOCH, false, "", 1, List.of());
+                    id,
+                    Instant.EPOCH,
+                    Volume.ZERO,
+                    Volume.ZERO,
+                    "",
+                    Kept.COLD,
+                    Instant.EPOCH,
+                    false,
+                    "",
+                    1,
+                    0,
+                    List.of());
         }
 
         /** A new lot of some of this one and some of another batch's. It keeps as long as this does, and as the other does, whichever is shorter. */
@@ -179,7 +193,18 @@ public record PutAway(
                     thawed,
                     e.container(),
                     e.count(),
+                    0,
                     all);
+        }
+
+        /** Whether it is thawed before any of it goes anywhere: what lies frozen, unless it is in cubes, which melt where they are wanted. */
+        public boolean thawsFirst() {
+            return kept == Kept.FROZEN && cubes == 0;
+        }
+
+        /** Of its cubes, those that are left. */
+        public int cubesLeft() {
+            return litres.litres() > 0 ? (int) Math.round(cubes * Math.max(0, left.litres()) / litres.litres()) : 0;
         }
 
         Lot less(double leaves) {
@@ -196,6 +221,7 @@ public record PutAway(
                     .withKept(e.kept())
                     .withSince(from)
                     .withThawed(thaws)
+                    .withCubes(e.kept() == Kept.FROZEN ? cubes : 0)
                     .withBlend(then);
         }
 

@@ -20,19 +20,23 @@ public sealed interface ShelfEvent extends Fact {
 
     int MOST_CONTAINERS = 200;
 
+    int MOST_CUBES = 2000;
+
     /**
      * Put away as a lot; a batch may be put away as several.
      *
      * @param container what it stands in; empty where nobody said so
      * @param count     of them
+     * @param cubes     that it is frozen in, to be taken out one by one; 0 where it is in one piece
      */
-    record Stored(Stamp stamp, Volume litres, String place, Kept kept, String container, int count)
+    record Stored(Stamp stamp, Volume litres, String place, Kept kept, String container, int count, int cubes)
             implements ShelfEvent {
         static final Figure<Volume> LITRES = Figure.litres(0.05, Figure.MOST_LITRES);
         static final Figure<String> PLACE = Figure.words();
         static final Figure<Kept> KEPT = Figure.choice("kept", Kept.class);
         static final Figure<String> CONTAINER = Figure.words("container");
         static final Figure<Integer> COUNT = Figure.count("containers", 1, MOST_CONTAINERS, "");
+        static final Figure<Integer> CUBES = Figure.count("cubes", 0, MOST_CUBES, "");
 
         public static final EventKind<Stored> KIND = EventKind.named("stored", Stored.class)
                 .trusts(EventKind.Trust.HANDING_OUT)
@@ -42,13 +46,15 @@ public sealed interface ShelfEvent extends Fact {
                 .with(KEPT, Stored::kept)
                 .with(CONTAINER, Stored::container)
                 .with(COUNT, Stored::count)
+                .with(CUBES, Stored::cubes)
                 .made((stamp, f) -> new Stored(
                         stamp,
                         f.get(LITRES),
                         f.or(PLACE, ""),
                         f.or(KEPT, Kept.COLD),
                         f.or(CONTAINER, ""),
-                        f.or(COUNT, 1)))
+                        f.or(COUNT, 1),
+                        f.or(CUBES, 0)))
                 .when((is, e) -> {
                     is.strainedFirst();
                     is.notFailed();
@@ -57,6 +63,7 @@ public sealed interface ShelfEvent extends Fact {
                             is.state().stage().compareTo(Stage.STORE) >= 0,
                             "the last reading is not down to the cold limit yet");
                     is.freezes(e.kept);
+                    is.cubes(e);
                     is.atMost(LITRES.name(), e.litres, is.notYetStored(), "more than is left of this batch");
                 })
                 .then(Replay::stored);
@@ -66,6 +73,12 @@ public sealed interface ShelfEvent extends Fact {
             PLACE.check(place);
             CONTAINER.check(container);
             COUNT.check(count);
+            CUBES.check(cubes);
+        }
+
+        /** In one piece. */
+        public Stored(Stamp stamp, Volume litres, String place, Kept kept, String container, int count) {
+            this(stamp, litres, place, kept, container, count, 0);
         }
 
         @Override

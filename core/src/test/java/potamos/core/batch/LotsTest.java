@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import potamos.core.Samples;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.quantity.Refusal;
@@ -94,5 +97,48 @@ class LotsTest extends LoggedBatch {
 
     private BatchState deliver(int minute, double litres, String lot) {
         return log(new ShelfEvent.Delivered(Samples.at(minute), "soup", "", Volume.ofLitres(litres), lot));
+    }
+
+    private static ShelfEvent.Stored cubes(double litres, Kept kept, int cubes) {
+        return new ShelfEvent.Stored(Samples.at(510), Volume.ofLitres(litres), "", kept, "tray", 2, cubes);
+    }
+
+    @Test
+    void cubesAreTakenOutOfTheFreezerOneByOne() {
+        coolInTime();
+        ShelfEvent.Stored tray = cubes(1.5, Kept.FROZEN, 40);
+        log(tray);
+        PutAway.Lot left = deliver(520, 0.45, tray.stamp().id())
+                .shelf()
+                .lot(tray.stamp().id())
+                .orElseThrow();
+        assertThat(left.cubesLeft()).isEqualTo(28);
+        assertThat(left.kept()).isEqualTo(Kept.FROZEN);
+        PutAway.Lot melted = log(new LotEvent.Moved(
+                        Samples.at(600), tray.stamp().id(), Kept.COLD, ""))
+                .shelf()
+                .lot(tray.stamp().id())
+                .orElseThrow();
+        assertThat(melted.cubesLeft()).isZero();
+        assertThat(melted.left().litres()).isCloseTo(1.05, within(1e-9));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1.5, COLD, 40, only what is frozen", "1.5, FROZEN, 5, ''", "1.5, FROZEN, 301, ''"})
+    void cubesAreFrozenAndOfASizeForAHand(double litres, Kept kept, int many, String why) {
+        coolInTime();
+        assertThatThrownBy(() -> log(cubes(litres, kept, many)))
+                .hasMessageContaining(why)
+                .isInstanceOfSatisfying(
+                        Refusal.class, refusal -> assertThat(refusal.field()).isEqualTo("cubes"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {6, 300})
+    void theLargestAndTheSmallestCubeAreTaken(int many) {
+        coolInTime();
+        assertThat(log(cubes(1.5, Kept.FROZEN, many)).shelf().lots())
+                .extracting(PutAway.Lot::cubesLeft)
+                .containsExactly(many);
     }
 }

@@ -101,7 +101,9 @@ record Page(
             @NotNull String place,
             @NotNull Kept kept,
             @NotNull String container,
-            int containers) {
+            int containers,
+            int cubes,
+            boolean thawsFirst) {
         static LotRef of(PutAway.Lot lot) {
             return new LotRef(
                     lot.id(),
@@ -110,7 +112,9 @@ record Page(
                     lot.place(),
                     lot.kept(),
                     lot.container(),
-                    lot.count());
+                    lot.count(),
+                    lot.cubesLeft(),
+                    lot.thawsFirst());
         }
     }
 

@@ -20,6 +20,7 @@ record Label(
         String stock,
         String code,
         double litres,
+        boolean cubes,
         LocalDate made,
         LocalDate useBy,
         Kept kept,
@@ -92,8 +93,9 @@ record Label(
     }
 
     private String amount() {
-        return units.equals("us")
+        String much = units.equals("us")
                 ? String.format(Locale.ROOT, "%.1f gal", Volume.ofLitres(litres).usGallons())
                 : String.format(Locale.ROOT, "%.1f L", litres);
+        return cubes ? much + " in cubes" : much;
     }
 }

@@ -57,6 +57,7 @@ class LotEndpoint {
             @NotNull Kept kept,
             @NotNull String container,
             int containers,
+            int cubes,
             boolean thawed,
             @NotNull List<Shelf.Blend.PouredIn> blend,
             Optional<String> stopped,
@@ -217,6 +218,7 @@ class LotEndpoint {
                 row.kept(),
                 row.container(),
                 row.containers(),
+                row.cubes(),
                 row.thawed(),
                 Optional.ofNullable(row.blend())
                         .map(blend -> json.read(blend, Shelf.Blend.class).parts())

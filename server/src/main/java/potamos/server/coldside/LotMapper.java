@@ -34,6 +34,7 @@ interface LotMapper {
             Kept kept,
             String container,
             int containers,
+            int cubes,
             boolean thawed,
             String blend,
             String stopped) {}
@@ -64,7 +65,7 @@ interface LotMapper {
                    l.litres, l.left_litres, l.made_at, l.use_by,
                    """ + Shelf.CONTENTS + """
                    , l.place, l.verdict,
-                   l.kept, l.container, l.containers, l.thawed, l.blend,
+                   l.kept, l.container, l.containers, l.cubes, l.thawed, l.blend,
                    (SELECT IF(s.stopped, s.reason, NULL) FROM lot_stop s WHERE s.lot_id = l.id ORDER BY s.id DESC LIMIT 1) AS stopped
             FROM lot l JOIN batch b ON b.id = l.batch_id
             """;
@@ -110,14 +111,15 @@ interface LotMapper {
             Kept kept,
             String container,
             int containers,
+            int cubes,
             boolean thawed,
             String blend) {}
 
     @Insert("""
             INSERT INTO lot (id, kitchen_id, batch_id, code, litres, left_litres, made_at, use_by, contents, place, verdict, kept,
-                             container, containers, thawed, blend)
+                             container, containers, cubes, thawed, blend)
             VALUES (#{id}, #{kitchenId}, #{batchId}, #{code}, #{litres}, #{leftLitres}, #{madeAt}, #{useBy}, #{contents},
-                    #{place}, #{verdict}, #{kept}, #{container}, #{containers}, #{thawed}, #{blend})
+                    #{place}, #{verdict}, #{kept}, #{container}, #{containers}, #{cubes}, #{thawed}, #{blend})
             """)
     void insertLot(NewLot lot);
 

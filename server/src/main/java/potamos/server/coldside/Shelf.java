@@ -80,6 +80,7 @@ public class Shelf {
                     lot.kept(),
                     lot.container(),
                     lot.count(),
+                    lot.cubesLeft(),
                     lot.thawed(),
                     lot.blend().isEmpty()
                             ? null

@@ -267,6 +267,7 @@ class DemoKitchen implements ApplicationRunner {
 
         clock.show(now.minus(Duration.ofMinutes(415)));
         String veal = ask(ilse, "Sauce", "brown-veal", 12, now.plus(Duration.ofHours(7)), "");
+        cook.weighsOutOf(larder.veal(ilse, LocalDate.ofInstant(now, ZONE)));
         String simmering = start(ilse, "brown-veal", veal, "Broad 40", 12, now.plus(Duration.ofHours(7)), 3);
         cook.workUntil(wen, simmering, now, Set.of(DueAct.Kind.JUDGE));
 

@@ -50,6 +50,11 @@ class DemoLarder {
         return in(cook, new Came("chicken-carcass", 30, 0, 2, BUTCHER, "A-2201", 1.6), day, false, null, 2.8);
     }
 
+    /** What this morning's veal was made of, and some of it is left. */
+    String veal(Person cook, LocalDate today) {
+        return in(cook, new Came("veal-knuckle-breast", 12, 1, 1, BUTCHER, "A-2205", 4.2), today, false, null, 2.6);
+    }
+
     void fill(Person cook, Person trainee, LocalDate today) {
         CHILLED.forEach(came -> in(cook, came, today, false, null, 2.5));
         GROWN.forEach(came -> in(cook, came, today, false, null, null));

@@ -21,7 +21,8 @@ import org.eclipse.jetty.util.thread.Scheduler;
 final class Arrivals extends Handler.Wrapper {
     private static final long LARGEST_BODY = 256 * 1024;
     private static final long LARGEST_PHOTO = 8 * 1024 * 1024;
-    private static final Pattern PHOTO = Pattern.compile("/api/batches/[0-9a-f-]{36}/photos/[0-9a-f-]{36}");
+    private static final Pattern PHOTO =
+            Pattern.compile("/api/(batches|larder/boxes)/[0-9a-f-]{36}/photos/[0-9a-f-]{36}");
     private static final Duration LONGEST = Duration.ofSeconds(10);
     /** Eight megabytes from a pocket telephone at the far end of a cellar. */
     private static final Duration LONGEST_FOR_A_PHOTO = Duration.ofSeconds(60);

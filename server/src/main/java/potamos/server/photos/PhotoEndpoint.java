@@ -71,15 +71,19 @@ class PhotoEndpoint {
                 .toList();
     }
 
-    /** A photo never changes, so a screen need not fetch it again; but it asks each time, so whoever has signed out finds nothing kept. */
     @Operation(summary = "A photo as it was kept")
     @GetMapping(path = "/{id}", produces = MediaType.IMAGE_JPEG_VALUE)
     ResponseEntity<byte[]> one(
             @AuthenticationPrincipal Person person, @PathVariable String batchId, @PathVariable String id) {
+        return asKept(id, photos.jpeg(person, batchId, id));
+    }
+
+    /** A photo never changes, so a screen need not fetch it again; but it asks each time, so whoever has signed out finds nothing kept. */
+    static ResponseEntity<byte[]> asKept(String id, byte[] jpeg) {
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noCache().cachePrivate())
                 .eTag(id)
-                .body(photos.jpeg(person, batchId, id));
+                .body(jpeg);
     }
 
     /**
@@ -97,7 +101,7 @@ class PhotoEndpoint {
             @PathVariable String id,
             @RequestParam Photos.Subject subject,
             @RequestBody byte[] file) {
-        photos.check(person, id);
+        Photos.check(person, id);
         photos.keep(person, batchId, id, subject, darkroom.develop(file));
     }
 

@@ -91,7 +91,7 @@ public class Photos {
     }
 
     /** Refuses what could not be kept, before anybody takes the trouble of developing it. */
-    void check(Person person, String id) {
+    static void check(Person person, String id) {
         person.require(Right.ACT);
         if (!id.matches(Ids.PATTERN)) {
             throw Refusal.of("id", "an id like 123e4567-e89b-42d3-a456-426614174000");
