@@ -63,7 +63,7 @@ export function Shell({
           className="text-18 text-ink hidden font-bold no-underline md:block"
           aria-label="Potamos, home"
         >
-          <Wordmark />
+          <Wordmark narrow />
         </NavLink>
         <nav aria-label="Places" className="-mx-[6px] flex flex-1 overflow-x-auto">
           {places
@@ -250,7 +250,8 @@ function Waterline() {
   )
 }
 
-export function Wordmark() {
+/** @param narrow where there is little room, the vessel alone */
+export function Wordmark({ narrow = false }: { narrow?: boolean }) {
   return (
     <span className="inline-flex items-center gap-2">
       <svg width="26" height="26" viewBox="0 0 32 32" aria-hidden>
@@ -266,7 +267,7 @@ export function Wordmark() {
           fill="var(--river)"
         />
       </svg>
-      Potamos
+      <span className={narrow ? 'hidden lg:inline' : ''}>Potamos</span>
     </span>
   )
 }

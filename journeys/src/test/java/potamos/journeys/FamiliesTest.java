@@ -27,6 +27,11 @@ class FamiliesTest extends OnADemo {
                         List.of("WEIGH", "BEGIN", "TURN", "JUDGE_SHADE", "FILL", "SKIM", "PASS", "STRAIN", "DEGREASE"),
                         List.of("Begun roast", "shade 6, dark", "Fat lifted")),
                 Arguments.of(
+                        "vegetable-dark",
+                        5,
+                        List.of("WEIGH", "BEGIN", "TURN", "JUDGE_SHADE", "FILL", "JUDGE", "STRAIN"),
+                        List.of("Turned", "Done deglaze")),
+                Arguments.of(
                         "fish-fumet",
                         4,
                         List.of("WEIGH", "END", "BEGIN", "CHANGE_WATER", "FILL", "FIRST_FOAM", "JUDGE", "STRAIN"),
@@ -50,11 +55,12 @@ class FamiliesTest extends OnADemo {
                         5,
                         List.of("CLEAN_DOWN", "WEIGH", "BEGIN", "BURNER_OFF", "FILL", "JUDGE", "PASS", "STRAIN"),
                         List.of("Burner off", "Done flame")),
+                // After what swims: everything is cleaned down first.
                 Arguments.of(
-                        "vegetable-dark",
-                        5,
-                        List.of("CLEAN_DOWN", "WEIGH", "BEGIN", "TURN", "JUDGE_SHADE", "FILL", "JUDGE", "STRAIN"),
-                        List.of("Turned", "Done deglaze")));
+                        "white-chicken",
+                        4,
+                        List.of("CLEAN_DOWN", "WEIGH", "FILL", "FIRST_FOAM", "SKIM", "JUDGE", "STRAIN"),
+                        List.of("Cleaned down")));
     }
 
     @ParameterizedTest

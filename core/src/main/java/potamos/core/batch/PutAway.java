@@ -204,7 +204,8 @@ public record PutAway(
 
         /** Of its cubes, those that are left. */
         public int cubesLeft() {
-            return litres.litres() > 0 ? (int) Math.round(cubes * Math.max(0, left.litres()) / litres.litres()) : 0;
+            double share = litres.litres() > 0 ? Math.max(0, left.litres()) / litres.litres() : 0;
+            return (int) Math.floor(cubes * share + 0.5);
         }
 
         Lot less(double leaves) {
