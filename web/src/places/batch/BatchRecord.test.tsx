@@ -13,7 +13,7 @@ describe('the record of a batch', () => {
     fireEvent.click(screen.getByRole('button', { name: `All ${page.events.length} entries` }))
     expect(within(list).getAllByRole('listitem').length).toBe(page.events.length)
     const first = within(list).getAllByRole('listitem')[page.events.length - 1]!
-    expect(said(first)).toMatch(/^\d\d:\d\d(IV|WA)Weighed in veal/)
+    expect(said(first)).toMatch(/^\d\d:\d\d(IV|WA)From the larder veal/)
   })
 
   it('names the phase that began and ended, and what a card said', async () => {

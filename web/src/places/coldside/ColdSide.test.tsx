@@ -176,14 +176,23 @@ describe('a lot', () => {
 
   it('is handed out of by name where its batch has several lots, and never out of the freezer', async () => {
     const page = shelved()
-    const frozen = { ...page.lots[0]!, id: 'bags', kept: 'FROZEN' as const, container: '1 L bag' }
-    const both = { ...page, lots: [...page.lots, frozen] }
+    const frozen = {
+      ...page.lots[0]!,
+      id: 'bags',
+      kept: 'FROZEN' as const,
+      container: '1 L bag',
+      thawsFirst: true,
+    }
+    const cubes = { ...frozen, id: 'cubes', container: 'tray', cubes: 24, thawsFirst: false }
+    const both = { ...page, lots: [...page.lots, frozen, cubes] }
     const sent = open({
       [`/api/batches/${lot().batchId}`]: both,
       [`POST /api/batches/${lot().batchId}/acts`]: both,
     })
     fireEvent.click(await screen.findByRole('radio', { name: /1 L bag, frozen/ }))
     expect(screen.queryByRole('button', { name: /^Deliver/ })).toBeNull()
+    fireEvent.click(screen.getByRole('radio', { name: /tray, 24 cubes of/ }))
+    expect(screen.getByRole('button', { name: /^Deliver/ })).toBeTruthy()
     fireEvent.click(screen.getByRole('radio', { name: /5 L tub, cold/ }))
     fireEvent.click(await screen.findByRole('button', { name: /^Deliver/ }))
     await expect.poll(() => sent.filter((s) => s.method === 'POST').length).toBe(1)

@@ -23,6 +23,21 @@ const tones: Record<string, string> = {
   COOL: 'var(--frost)',
 }
 
+/** What to do about a thing that another batch has then; a vessel and containers are said where they are chosen. */
+function takenWords(taken: NonNullable<NonNullable<Charge['plan']>['taken']>, charge: Charge) {
+  switch (taken) {
+    case 'BURNER':
+      return `Another pot stands on ${charge.burnerName ?? 'its burner'} then. Take another burner, or swap the two when it comes to it.`
+    case 'OVEN':
+      return `Another batch is in ${charge.roast?.oven ?? 'the oven'} then.`
+    case 'STRAINERS':
+      return 'Every strainer set is in use or being washed then: it is strained a little later, or start at another time.'
+    case 'VESSEL':
+    case 'CONTAINER':
+      return undefined
+  }
+}
+
 /** The stages on the clock, backwards from when it is wanted, and the word that freezes them. */
 export function PlanStrip({ charge, call, startNow, onStartNow, busy, problem, onAccept }: Props) {
   const may = useMay()
@@ -83,13 +98,9 @@ export function PlanStrip({ charge, call, startNow, onStartNow, busy, problem, o
           </Note>
         </div>
       )}
-      {(plan.taken === 'BURNER' || plan.taken === 'OVEN') && (
+      {plan.taken && takenWords(plan.taken, charge) && (
         <div className="mt-3">
-          <Note>
-            {plan.taken === 'BURNER'
-              ? `Another pot stands on ${charge.burnerName ?? 'its burner'} then. Take another burner, or swap the two when it comes to it.`
-              : `Another batch is in ${charge.roast?.oven ?? 'the oven'} then.`}
-          </Note>
+          <Note>{takenWords(plan.taken, charge)}</Note>
         </div>
       )}
       {may('PLAN') && (

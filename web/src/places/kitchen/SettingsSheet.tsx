@@ -30,6 +30,7 @@ const fields: Field[] = [
   { name: 'airSpeedMS', label: 'Draught', kind: 'plain', unit: 'm/s; hood on 0.3' },
   { name: 'tapC', label: 'Cold tap', kind: 'plain', dimension: 'celsius' },
   { name: 'callTolerance', label: 'A call may be short by', kind: 'plain', unit: '0 to 0.2 of it' },
+  { name: 'strainerSets', label: 'Strainer sets', kind: 'plain', unit: 'with their ladles; 0 never short' },
 ]
 
 /** The kitchen itself: everything that is computed rests on its height and its air. */
@@ -48,6 +49,7 @@ export function SettingsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClose:
         airSpeedMS: kitchen.airSpeedMS,
         tapC: kitchen.tapC,
         callTolerance: kitchen.callTolerance,
+        strainerSets: kitchen.strainerSets,
       }}
       save={(values) => api.PUT('/api/kitchen/settings', { body: values as Schemas['SettingsBody'] })}
       onClose={onClose}

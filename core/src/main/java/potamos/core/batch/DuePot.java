@@ -77,10 +77,10 @@ final class DuePot {
             kelpOut(expectedAt(Math.min(Taint.KELP_LIFTED_C, simmerC)));
         }
         List<Proposal> down = List.of(Proposal.of(PotEvent.SimmerReached.KIND));
-        boolean simmers = state.pot().simmers().isPresent();
-        Cost cost = simmers ? Cost.YIELD : Cost.CLARITY;
-        acts.add(DueAct.of(Kind.TURN_DOWN, simmerC, simmers(simmerC), TURN_DOWN_SOON, cost, down));
-        if (simmers && bareCm() > 0) {
+        boolean boilsDry = state.pot().simmers().isPresent() && bareCm() > 0;
+        acts.add(DueAct.of(
+                Kind.TURN_DOWN, simmerC, simmers(simmerC), TURN_DOWN_SOON, boilsDry ? Cost.YIELD : Cost.CLARITY, down));
+        if (boilsDry) {
             topUpNow();
         }
     }
@@ -158,11 +158,12 @@ final class DuePot {
         add(Kind.JUDGE, end, Duration.between(end, late), Cost.FLAVOUR, Proposal.of(PotEvent.Judged.ENOUGH));
     }
 
-    /** Above its band every minute clouds it and steams it away: what is turned down first needs less water afterwards. */
+    /** Above its band every minute clouds it and steams it away; once its bed is bare, what is turned down first needs less water afterwards. */
     private void turnDown(Instant since) {
         double to = plan.charge().run().simmerAt().celsius();
         List<Proposal> down = List.of(Proposal.of(PotEvent.TurnedDown.KIND));
-        acts.add(DueAct.of(Kind.TURN_DOWN, to, since, Duration.ZERO, Cost.YIELD, down));
+        Cost cost = bareCm() > 0 ? Cost.YIELD : Cost.CLARITY;
+        acts.add(DueAct.of(Kind.TURN_DOWN, to, since, Duration.ZERO, cost, down));
     }
 
     /** Taste and a spoonful on a cold plate, before the end, while something can still be done. */

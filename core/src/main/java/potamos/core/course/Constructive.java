@@ -284,6 +284,7 @@ public final class Constructive {
                         case BURNER -> "no burner is free";
                         case OVEN -> "no oven is free";
                         case CONTAINER -> "there are not enough containers to cool it in";
+                        case STRAINERS -> "every strainer set is in use";
                         case ICE -> "there is not enough ice at its hour";
                         case PAST -> "";
                     })

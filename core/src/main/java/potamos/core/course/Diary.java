@@ -119,7 +119,7 @@ final class Diary {
 
     /**
      * From when to when a batch may start so that somebody is there wherever somebody must be, and nothing that is written down here has its vessel, burner or
-     * oven. Containers and ice are not looked at: how many of them others leave hangs on more than one of them.
+     * oven. Containers, strainer sets and ice are not looked at: how many of them others leave hangs on more than one of them.
      *
      * @param first the earliest start, in seconds
      * @param last  the latest
@@ -131,7 +131,7 @@ final class Diary {
                     barred.add(new Footprint.Span(nobody.from() - span.to() + 1, nobody.to() - span.from() - 1)));
         }
         for (Footprint.Thing thing : batch.things()) {
-            if (thing.kind() != Use.Kind.CONTAINER) {
+            if (!thing.kind().counted()) {
                 entries.getOrDefault(key(thing.kind(), thing.name()), List.of())
                         .forEach(other -> barred.add(barred(other, thing, batch.family())));
             }
@@ -168,7 +168,7 @@ final class Diary {
         boolean free = switch (thing.kind()) {
             case VESSEL -> others.stream().allMatch(other -> apart(other, from, to, family));
             case BURNER, OVEN -> others.stream().noneMatch(other -> other.overlaps(from, to));
-            case CONTAINER -> enough(others, thing, from, to);
+            case CONTAINER, STRAINERS -> enough(others, thing, from, to);
         };
         return free ? Optional.empty() : Optional.of(Obstacle.of(thing.kind()));
     }
@@ -179,7 +179,7 @@ final class Diary {
                 .filter(other -> other.overlaps(from, to))
                 .mapToInt(Entry::amount)
                 .sum();
-        return sum + thing.amount() <= equipment.owned(thing.name());
+        return sum + thing.amount() <= equipment.there(thing.kind(), thing.name());
     }
 
     private static boolean apart(Entry there, long from, long to, Family family) {

@@ -7,6 +7,7 @@ import potamos.core.cooling.IceBin;
 import potamos.core.heat.Air;
 import potamos.core.heat.Burner;
 import potamos.core.heat.Oven;
+import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
 import potamos.core.safety.LimitProfile;
 import potamos.core.vessel.Vessel;
@@ -14,6 +15,7 @@ import potamos.core.vessel.Vessel;
 /**
  * Everything of a kitchen that a course goes by. Names tell things apart.
  *
+ * @param strainerSets how many batches can be strained at once; 0 where nobody has told, and they are never short
  * @param ice        where the kitchen has told of its bin; nothing where ice is never short
  * @param unattended what goes on while nobody is there
  */
@@ -22,6 +24,7 @@ public record Equipment(
         List<Burner> burners,
         List<Oven> ovens,
         List<ContainerSplit.Owned> containers,
+        int strainerSets,
         Optional<IceBin> ice,
         Air air,
         Temperature tap,
@@ -29,23 +32,32 @@ public record Equipment(
         Rota rota,
         Unattended unattended) {
 
+    private static final int MOST_STRAINER_SETS = 20;
+
     public Equipment {
         vessels = List.copyOf(vessels);
         burners = List.copyOf(burners);
         ovens = List.copyOf(ovens);
         containers = List.copyOf(containers);
+        Refusal.unlessWithin("strainerSets", strainerSets, 0, MOST_STRAINER_SETS, "");
     }
 
     /** The same with other people there. */
     public Equipment with(Rota others) {
-        return new Equipment(vessels, burners, ovens, containers, ice, air, tap, limits, others, unattended);
+        return new Equipment(
+                vessels, burners, ovens, containers, strainerSets, ice, air, tap, limits, others, unattended);
     }
 
-    /** How many of a container it has. */
-    int owned(String container) {
-        return containers.stream()
-                .filter(owned -> owned.container().name().equals(container))
-                .mapToInt(ContainerSplit.Owned::count)
-                .sum();
+    /** How many of a thing there are. */
+    int there(Use.Kind kind, String name) {
+        return switch (kind) {
+            case VESSEL, BURNER, OVEN -> 1;
+            case STRAINERS -> strainerSets == 0 ? Integer.MAX_VALUE : strainerSets;
+            case CONTAINER ->
+                containers.stream()
+                        .filter(owned -> owned.container().name().equals(name))
+                        .mapToInt(ContainerSplit.Owned::count)
+                        .sum();
+        };
     }
 }

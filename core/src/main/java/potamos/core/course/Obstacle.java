@@ -11,6 +11,7 @@ public enum Obstacle {
     BURNER(Use.Kind.BURNER),
     OVEN(Use.Kind.OVEN),
     CONTAINER(Use.Kind.CONTAINER),
+    STRAINERS(Use.Kind.STRAINERS),
     ICE;
 
     private final Use.Kind thing;

@@ -229,7 +229,10 @@ public final class Puzzle {
     }
 
     private Option option(Footprint takes, List<Starts> starts) {
-        List<Thing> things = takes.things().stream().map(this::thing).toList();
+        List<Thing> things = takes.things().stream()
+                .filter(thing -> begun.equipment().there(thing.kind(), thing.name()) < Integer.MAX_VALUE)
+                .map(this::thing)
+                .toList();
         Thing vessel = takes.things().stream()
                 .filter(thing -> thing.kind() == Use.Kind.VESSEL)
                 .map(this::thing)
@@ -244,7 +247,7 @@ public final class Puzzle {
 
     private int resource(Footprint.Thing thing) {
         return resourceOf.computeIfAbsent(thing.kind() + thing.name(), key -> {
-            boolean many = thing.kind() == Use.Kind.CONTAINER;
+            boolean many = thing.kind().counted();
             int place = resources.size();
             Stream<Use> standingUses = Stream.concat(
                     begun.busy().uses().stream(), begun.drafts().stream().flatMap(draft -> draft.uses().stream()));
@@ -253,7 +256,7 @@ public final class Puzzle {
                             many && use.kind() == thing.kind() && use.name().equals(thing.name()))
                     .map(use -> new Thing(place, after(use.from()), after(use.to()), use.amount()))
                     .toList();
-            resources.add(new Resource(many ? begun.equipment().owned(thing.name()) : 1, taken));
+            resources.add(new Resource(begun.equipment().there(thing.kind(), thing.name()), taken));
             return place;
         });
     }

@@ -83,7 +83,7 @@ record Rules(Course course) {
     /** The most of a thing that is taken at once is taken when some use of it begins. */
     private Optional<Broken> takenTwice(Owned one, List<Owned> uses) {
         Use mine = one.use();
-        int there = mine.kind() == Use.Kind.CONTAINER ? course.equipment().owned(mine.name()) : 1;
+        int there = course.equipment().there(mine.kind(), mine.name());
         for (Owned begins : uses) {
             Instant at = begins.use().from();
             if (!mine.at(at)) {

@@ -26,14 +26,24 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount) 
         VESSEL,
         BURNER,
         OVEN,
-        CONTAINER
+        CONTAINER,
+        STRAINERS;
+
+        /** Whether there are several of it that are as good as each other. */
+        boolean counted() {
+            return this == CONTAINER || this == STRAINERS;
+        }
     }
+
+    /** What one batch is strained through, with its ladle. */
+    public static final String STRAINER_SET = "strainer set";
 
     /** A vessel is washed before the next stock goes in. */
     public static final Duration WASH = Duration.ofMinutes(10);
 
     /**
-     * What a batch takes while it is made: its vessel with the time to wash it, its burner, the ovens it roasts and simmers in.
+     * What a batch takes while it is made: its vessel with the time to wash it, its burner, the ovens it roasts and simmers in, and a strainer set with the
+     * time to wash it, or, after what swims, to clean it down.
      *
      * @param timeline the stages that are left of it
      * @param burner   under its vessel; nothing where that stands on none
@@ -49,6 +59,13 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount) 
             burner.ifPresent(name -> uses.add(new Use(Kind.BURNER, name, span.from(), span.to(), 1)));
             oven.ifPresent(name -> uses.add(new Use(Kind.OVEN, name, span.from(), span.to(), 1)));
         });
+        timeline.step(Stage.STRAIN)
+                .ifPresent(step -> uses.add(new Use(
+                        Kind.STRAINERS,
+                        STRAINER_SET,
+                        step.from(),
+                        step.to().plus(Order.afterStraining(charge.formula().family())),
+                        1)));
         charge.roasting()
                 .map(Roasting::oven)
                 .ifPresent(name -> timeline.step(Stage.PREPARE)

@@ -165,6 +165,91 @@ class CourseTest {
                 .orElseThrow();
     }
 
+    private Equipment withStrainerSets(int sets) {
+        return new Equipment(
+                kitchen.vessels(),
+                kitchen.burners(),
+                kitchen.ovens(),
+                kitchen.containers(),
+                sets,
+                kitchen.ice(),
+                kitchen.air(),
+                kitchen.tap(),
+                kitchen.limits(),
+                kitchen.rota(),
+                kitchen.unattended());
+    }
+
+    private static Use strained(Draft draft) {
+        return draft.uses().stream()
+                .filter(use -> use.kind() == Use.Kind.STRAINERS)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void twoBatchesAreStrainedAtOnceThroughTwoSetsAndNotThroughOne() {
+        Draft one = draft(kitchen, chicken, 6, NOON, "one", 0);
+        Ways.Way beside = new Ways(kitchen)
+                .of(chicken, 14)
+                .filter(way ->
+                        !way.burner().equals(one.burner()) && !way.vessel().equals(one.vessel()))
+                .findFirst()
+                .orElseThrow();
+        Draft other = beside.startingAt(NOON, "other", kitchen);
+        Duration apart = Duration.between(strained(other).from(), strained(one).from());
+        Draft together = beside.startingAt(NOON.plus(apart), "other", kitchen);
+        assertThat(rules(course(withStrainerSets(2), List.of(), List.of(), List.of(one, together))))
+                .isEmpty();
+        assertThat(rules(course(withStrainerSets(0), List.of(), List.of(), List.of(one, together))))
+                .isEmpty();
+        List<Broken> broken = course(withStrainerSets(1), List.of(), List.of(), List.of(one, together))
+                .check();
+        assertThat(broken).extracting(Broken::thing).containsOnly(Use.STRAINER_SET);
+        // Washed, it takes the next.
+        Duration after =
+                Duration.between(strained(together).from(), strained(one).to());
+        Draft next = beside.startingAt(together.start().plus(after), "other", kitchen);
+        assertThat(rules(course(withStrainerSets(1), List.of(), List.of(), List.of(one, next))))
+                .isEmpty();
+    }
+
+    @Test
+    void whatSwimsLeavesItsStrainerSetToBeCleanedDown() {
+        Draft white = six(NOON);
+        Draft fish = draft(kitchen, stock("fish-fumet"), 6, NOON, "fish", 0);
+        Duration wash = Duration.between(strainedUntil(white), strained(white).to());
+        Duration clean = Duration.between(strainedUntil(fish), strained(fish).to());
+        assertThat(wash).isEqualTo(Duration.ofMinutes(10));
+        assertThat(clean).isEqualTo(Duration.ofMinutes(30));
+    }
+
+    private static Instant strainedUntil(Draft draft) {
+        return draft.timeline()
+                .step(potamos.core.batch.Stage.STRAIN)
+                .orElseThrow()
+                .to();
+    }
+
+    @Test
+    void aCourseLaidWithOneStrainerSetStrainsOneAfterAnother() {
+        List<Call> calls = List.of(
+                call,
+                new Call("more", "Soup", chicken, Volume.ofLitres(14), call.by(), 1, Needs.NONE),
+                new Call("fish", "Soup", stock("fish-fumet"), Volume.ofLitres(5), call.by(), 1, Needs.NONE));
+        Course laid = Constructive.lay(Course.open(withStrainerSets(1), NOW, UNTIL, calls, List.of()))
+                .course();
+        assertThat(laid.unmet()).isEmpty();
+        assertThat(laid.check()).isEmpty();
+        List<Use> uses = laid.drafts().stream().map(CourseTest::strained).toList();
+        assertThat(uses).hasSizeGreaterThan(1);
+        for (Use use : uses) {
+            assertThat(uses)
+                    .filteredOn(other -> other.within(use.from(), use.to()))
+                    .hasSize(1);
+        }
+    }
+
     @Test
     void iceThatIsNotThereAtItsHourIsMissed() {
         Equipment little = new Equipment(
@@ -172,6 +257,7 @@ class CourseTest {
                 kitchen.burners(),
                 kitchen.ovens(),
                 kitchen.containers(),
+                kitchen.strainerSets(),
                 Optional.of(new IceBin(Mass.ofKg(3), 0)),
                 kitchen.air(),
                 kitchen.tap(),

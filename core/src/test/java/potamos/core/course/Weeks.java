@@ -57,6 +57,7 @@ public final class Weeks {
                         new Oven("east", 6, true, Oven.bookFactor(true)),
                         new Oven("west", 4, false, Oven.bookFactor(false))),
                 List.of(new ContainerSplit.Owned(Samples.bain(), 4 * vessels)),
+                0,
                 Optional.of(new IceBin(Mass.ofKg(40 * vessels), 20)),
                 Samples.VALLEY,
                 Pot.BOOK_TAP,

@@ -110,6 +110,12 @@ final class CourseJson {
             @Valid @Size(max = 20) List<OvenIn> ovens,
             @Valid @Size(max = 20) List<ChillerIn> chillers,
             @NotEmpty @Valid @Size(max = 40) List<CourseContainerIn> containers,
+
+            @Schema(
+                    description = "How many batches can be strained at once; left out, there are always enough.",
+                    example = "2")
+            Integer strainerSets,
+
             @Valid @Size(max = 60) List<HoursIn> hours,
 
             @Schema(

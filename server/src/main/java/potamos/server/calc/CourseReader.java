@@ -176,6 +176,9 @@ class CourseReader {
                 burners,
                 ovens,
                 containers,
+                in.strainerSets() == null
+                        ? 0
+                        : (int) Refusal.unlessWithin("kitchen.strainerSets", in.strainerSets(), 1, 20, ""),
                 ice(in.chillers()),
                 reader.air(in.altitudeM(), null, defaults),
                 Temperature.ofCelsius(Refusal.unlessWithin("kitchen.tapC", tap, 1, 35, "°C")),

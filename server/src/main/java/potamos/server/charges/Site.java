@@ -104,6 +104,7 @@ record Site(
                 burners.stream().map(Thing::figures).toList(),
                 ovens,
                 containers,
+                kitchen.strainerSets(),
                 bin,
                 kitchen.air(),
                 kitchen.tap(),

@@ -65,7 +65,8 @@ class EquipmentEndpoint {
             double humidity,
             double airSpeedMS,
             Double tapC,
-            Double callTolerance) {}
+            Double callTolerance,
+            Integer strainerSets) {}
 
     record HoursBody(
             @NotEmpty @Size(max = 7) List<@NotNull DayOfWeek> days,
@@ -248,6 +249,10 @@ class EquipmentEndpoint {
                         body.airSpeedMS()))
                 .tap(body.tapC() == null ? old.tap() : Temperature.ofCelsius(body.tapC()))
                 .callTolerance(body.callTolerance() == null ? old.callTolerance() : Owed.checked(body.callTolerance()))
+                .strainerSets(
+                        body.strainerSets() == null
+                                ? old.strainerSets()
+                                : (int) Refusal.unlessWithin("strainerSets", body.strainerSets(), 0, 20, ""))
                 .rota(new Rota(zone, old.rota().hours()).checkedAt(old.rota().checks()))));
         changes.note(person.kitchenId(), "kitchen", "");
     }

@@ -173,6 +173,7 @@ class KitchenEndpoint {
             double airSpeedMS,
             double tapC,
             double callTolerance,
+            int strainerSets,
             @NotNull LimitsView limits,
             @NotNull List<LimitsView> shipped,
             @NotNull List<Drawn> vessels,
@@ -209,6 +210,7 @@ class KitchenEndpoint {
                 kitchen.air().speedMS(),
                 kitchen.tap().celsius(),
                 kitchen.callTolerance(),
+                kitchen.strainerSets(),
                 LimitsView.of(kitchen.limits()),
                 LimitProfile.shipped().stream().map(LimitsView::of).toList(),
                 kitchens.vessels(id).stream()

@@ -23,6 +23,7 @@ interface KitchenMapper {
             double airSpeedMs,
             double tapC,
             double callTolerance,
+            int strainerSets,
             String hours,
             String unattended,
             String checks,
@@ -39,14 +40,14 @@ interface KitchenMapper {
 
     @Insert("""
             INSERT INTO kitchen (id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, call_tolerance,
-                                 hours, unattended, checks, limits)
+                                 strainer_sets, hours, unattended, checks, limits)
             VALUES (#{id}, #{name}, #{altitudeM}, #{timeZone}, #{units}, #{airC}, #{humidity}, #{airSpeedMs}, #{tapC},
-                    #{callTolerance}, #{hours}, #{unattended}, #{checks}, #{limits})
+                    #{callTolerance}, #{strainerSets}, #{hours}, #{unattended}, #{checks}, #{limits})
             """)
     void insert(KitchenRow kitchen);
 
     @Select("""
-            SELECT id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, call_tolerance, hours,
+            SELECT id, name, altitude_m, time_zone, units, air_c, humidity, air_speed_ms, tap_c, call_tolerance, strainer_sets, hours,
                    unattended, checks, limits
             FROM kitchen WHERE id = #{id}
             """)
@@ -94,7 +95,7 @@ interface KitchenMapper {
     @Update("""
             UPDATE kitchen SET name = #{name}, altitude_m = #{altitudeM}, time_zone = #{timeZone}, units = #{units},
                    air_c = #{airC}, humidity = #{humidity}, air_speed_ms = #{airSpeedMs}, tap_c = #{tapC},
-                   call_tolerance = #{callTolerance}, hours = #{hours},
+                   call_tolerance = #{callTolerance}, strainer_sets = #{strainerSets}, hours = #{hours},
                    unattended = #{unattended}, checks = #{checks}, limits = #{limits}
             WHERE id = #{id}
             """)

@@ -54,6 +54,7 @@ public class Kitchens {
             Air air,
             Temperature tap,
             double callTolerance,
+            int strainerSets,
             Rota rota,
             Unattended unattended,
             LimitProfile limits)
@@ -122,6 +123,7 @@ public class Kitchens {
                 air.speedMS(),
                 Pot.BOOK_TAP.celsius(),
                 Owed.TOLERANCE,
+                0,
                 json.write(Rota.daily(ZoneId.of(timeZone), opens, closes).hours()),
                 Unattended.NEVER.name(),
                 "",
@@ -146,6 +148,7 @@ public class Kitchens {
                         row.airSpeedMs()),
                 Temperature.ofCelsius(row.tapC()),
                 row.callTolerance(),
+                row.strainerSets(),
                 new Rota(ZoneId.of(row.timeZone()), List.of(json.read(row.hours(), Rota.Hours[].class)))
                         .checkedAt(Joined.read(row.checks(), LocalTime::parse).stream()
                                 .sorted()
@@ -311,6 +314,7 @@ public class Kitchens {
                 kitchen.air().speedMS(),
                 Refusal.unlessWithin("tapC", kitchen.tap().celsius(), 1, 35, "°C"),
                 kitchen.callTolerance(),
+                kitchen.strainerSets(),
                 json.write(kitchen.rota().hours()),
                 kitchen.unattended().name(),
                 Joined.written(Set.copyOf(kitchen.rota().checks())),
