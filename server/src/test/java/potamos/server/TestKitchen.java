@@ -51,8 +51,7 @@ public final class TestKitchen implements BeforeAllCallback {
     }
 
     private static Running start() {
-        PrivateDatabase database =
-                PrivateDatabase.start("server-tests-" + System.getenv().getOrDefault("POTAMOS_FORK", "alone"));
+        PrivateDatabase database = PrivateDatabase.start("server-tests");
         SpringApplication application = new SpringApplication(Potamos.class);
         ConfigurableApplicationContext context = application.run(
                 "--server.port=0",
