@@ -59,7 +59,7 @@ class FirstPotTest extends OnADemo {
             // Run: weigh in, fill, bring up, skim, read, add, top up, judge.
             cook.tap("Weigh in").asAWhole().type("On the scale", "14.5").log().tap("Rinsed");
             cook.see("Done rinse").pour("Fill to the line").tap("Switch the heat on");
-            cook.see("Heat on").wait(50);
+            cook.see("Heat on").wait(22);
             cook.pour("First foam").tap("Turn down to the simmer").see("Simmer reached");
             cook.wait(20).read("Skimmed", "Liquor lost with the scum", "0.1").see("Skimmed at");
             cook.tap("Undo").see("undone");
