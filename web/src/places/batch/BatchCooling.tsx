@@ -72,7 +72,7 @@ export function BatchCooling({ page }: { page: Page }) {
         clock={(m) => clock(zero + m * 60_000)}
         label={`Cooling against ${cooling.profile}: ${outcomeName[cooling.overall]}`}
       />
-      <table className="text-15 mt-2 w-full">
+      <table className="text-15 mt-2 w-full [&_td]:pr-3 [&_td:last-child]:pr-0 [&_th]:pr-3 [&_th:last-child]:pr-0">
         <thead className="text-quiet text-left">
           <tr>
             <th className="font-normal">Stage</th>
