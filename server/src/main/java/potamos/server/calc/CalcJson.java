@@ -1,5 +1,6 @@
 package potamos.server.calc;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -377,6 +378,8 @@ final class CalcJson {
             @Schema(example = "3") Double mediumC,
             @NotNull @Schema(example = "400") Double until) {}
 
+    /** What is not known stands there as null: other programs were told so. */
+    @JsonInclude(JsonInclude.Include.ALWAYS)
     record VerdictStageOut(
             double fromC,
             double toC,
