@@ -90,7 +90,7 @@ public record Course(
 
     /** The same with other people there. */
     public Course attendedBy(Rota others) {
-        return new Course(equipment.with(others), now, until, calls, lots, busy, drafts, allocations);
+        return new Course(equipment.withRota(others), now, until, calls, lots, busy, drafts, allocations);
     }
 
     /** Litres of a call that nothing meets. */

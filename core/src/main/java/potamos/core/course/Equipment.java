@@ -1,5 +1,6 @@
 package potamos.core.course;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 import potamos.core.cooling.ContainerSplit;
@@ -19,6 +20,7 @@ import potamos.core.vessel.Vessel;
  * @param ice        where the kitchen has told of its bin; nothing where ice is never short
  * @param unattended what goes on while nobody is there
  */
+@RecordBuilder
 public record Equipment(
         List<Vessel> vessels,
         List<Burner> burners,
@@ -30,9 +32,10 @@ public record Equipment(
         Temperature tap,
         LimitProfile limits,
         Rota rota,
-        Unattended unattended) {
+        Unattended unattended)
+        implements EquipmentBuilder.With {
 
-    private static final int MOST_STRAINER_SETS = 20;
+    public static final int MOST_STRAINER_SETS = 20;
 
     public Equipment {
         vessels = List.copyOf(vessels);
@@ -42,17 +45,16 @@ public record Equipment(
         Refusal.unlessWithin("strainerSets", strainerSets, 0, MOST_STRAINER_SETS, "");
     }
 
-    /** The same with other people there. */
-    public Equipment with(Rota others) {
-        return new Equipment(
-                vessels, burners, ovens, containers, strainerSets, ice, air, tap, limits, others, unattended);
+    /** What nobody has told of is not reckoned with. */
+    boolean neverShort(Use.Kind kind) {
+        return kind == Use.Kind.STRAINERS && strainerSets == 0;
     }
 
     /** How many of a thing there are. */
     int there(Use.Kind kind, String name) {
         return switch (kind) {
             case VESSEL, BURNER, OVEN -> 1;
-            case STRAINERS -> strainerSets == 0 ? Integer.MAX_VALUE : strainerSets;
+            case STRAINERS -> strainerSets;
             case CONTAINER ->
                 containers.stream()
                         .filter(owned -> owned.container().name().equals(name))

@@ -16,14 +16,6 @@ final class Order {
         return place(after) >= place(before) ? Use.WASH : CLEAN_DOWN;
     }
 
-    /** Time until a strainer set may be used again, for whatever comes: what swims leaves of itself. */
-    static Duration afterStraining(Family family) {
-        return switch (family) {
-            case FISH, SHELLFISH -> CLEAN_DOWN;
-            case VEGETABLE, COURT_BOUILLON, INFUSED, WHITE, SECOND_WETTING, BROWN, REDUCTION -> Use.WASH;
-        };
-    }
-
     /** Seconds that it takes beyond the wash. */
     static long cleaning(Family before, Family after) {
         return between(before, after).minus(Use.WASH).toSeconds();

@@ -66,6 +66,7 @@ record Rules(Course course) {
                         course.busy().uses().stream().map(use -> new Owned("", use)),
                         course.drafts().stream()
                                 .flatMap(draft -> draft.uses().stream().map(use -> new Owned(draft.id(), use))))
+                .filter(owned -> !course.equipment().neverShort(owned.use().kind()))
                 .toList();
     }
 

@@ -13,6 +13,7 @@ import potamos.core.charge.Roasting;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
 import potamos.core.quantity.Mass;
+import potamos.core.safety.Allergen;
 
 /**
  * A thing of the kitchen, taken for a while.
@@ -59,12 +60,13 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount) 
             burner.ifPresent(name -> uses.add(new Use(Kind.BURNER, name, span.from(), span.to(), 1)));
             oven.ifPresent(name -> uses.add(new Use(Kind.OVEN, name, span.from(), span.to(), 1)));
         });
+        boolean swims = charge.formula().allergens().stream().anyMatch(Allergen::swims);
         timeline.step(Stage.STRAIN)
                 .ifPresent(step -> uses.add(new Use(
                         Kind.STRAINERS,
                         STRAINER_SET,
                         step.from(),
-                        step.to().plus(Order.afterStraining(charge.formula().family())),
+                        step.to().plus(swims ? Order.CLEAN_DOWN : WASH),
                         1)));
         charge.roasting()
                 .map(Roasting::oven)

@@ -165,21 +165,6 @@ class CourseTest {
                 .orElseThrow();
     }
 
-    private Equipment withStrainerSets(int sets) {
-        return new Equipment(
-                kitchen.vessels(),
-                kitchen.burners(),
-                kitchen.ovens(),
-                kitchen.containers(),
-                sets,
-                kitchen.ice(),
-                kitchen.air(),
-                kitchen.tap(),
-                kitchen.limits(),
-                kitchen.rota(),
-                kitchen.unattended());
-    }
-
     private static Use strained(Draft draft) {
         return draft.uses().stream()
                 .filter(use -> use.kind() == Use.Kind.STRAINERS)
@@ -199,29 +184,32 @@ class CourseTest {
         Draft other = beside.startingAt(NOON, "other", kitchen);
         Duration apart = Duration.between(strained(other).from(), strained(one).from());
         Draft together = beside.startingAt(NOON.plus(apart), "other", kitchen);
-        assertThat(rules(course(withStrainerSets(2), List.of(), List.of(), List.of(one, together))))
+        assertThat(rules(course(kitchen.withStrainerSets(2), List.of(), List.of(), List.of(one, together))))
                 .isEmpty();
-        assertThat(rules(course(withStrainerSets(0), List.of(), List.of(), List.of(one, together))))
+        assertThat(rules(course(kitchen.withStrainerSets(0), List.of(), List.of(), List.of(one, together))))
                 .isEmpty();
-        List<Broken> broken = course(withStrainerSets(1), List.of(), List.of(), List.of(one, together))
+        List<Broken> broken = course(kitchen.withStrainerSets(1), List.of(), List.of(), List.of(one, together))
                 .check();
         assertThat(broken).extracting(Broken::thing).containsOnly(Use.STRAINER_SET);
         // Washed, it takes the next.
         Duration after =
                 Duration.between(strained(together).from(), strained(one).to());
         Draft next = beside.startingAt(together.start().plus(after), "other", kitchen);
-        assertThat(rules(course(withStrainerSets(1), List.of(), List.of(), List.of(one, next))))
+        assertThat(rules(course(kitchen.withStrainerSets(1), List.of(), List.of(), List.of(one, next))))
                 .isEmpty();
     }
 
     @Test
     void whatSwimsLeavesItsStrainerSetToBeCleanedDown() {
         Draft white = six(NOON);
-        Draft fish = draft(kitchen, stock("fish-fumet"), 6, NOON, "fish", 0);
         Duration wash = Duration.between(strainedUntil(white), strained(white).to());
-        Duration clean = Duration.between(strainedUntil(fish), strained(fish).to());
         assertThat(wash).isEqualTo(Duration.ofMinutes(10));
-        assertThat(clean).isEqualTo(Duration.ofMinutes(30));
+        for (String slug : List.of("fish-fumet", "kelp-flake")) {
+            Draft fish = draft(kitchen, stock(slug), 6, NOON, "fish", 0);
+            Duration clean =
+                    Duration.between(strainedUntil(fish), strained(fish).to());
+            assertThat(clean).as(slug).isEqualTo(Duration.ofMinutes(30));
+        }
     }
 
     private static Instant strainedUntil(Draft draft) {
@@ -237,7 +225,7 @@ class CourseTest {
                 call,
                 new Call("more", "Soup", chicken, Volume.ofLitres(14), call.by(), 1, Needs.NONE),
                 new Call("fish", "Soup", stock("fish-fumet"), Volume.ofLitres(5), call.by(), 1, Needs.NONE));
-        Course laid = Constructive.lay(Course.open(withStrainerSets(1), NOW, UNTIL, calls, List.of()))
+        Course laid = Constructive.lay(Course.open(kitchen.withStrainerSets(1), NOW, UNTIL, calls, List.of()))
                 .course();
         assertThat(laid.unmet()).isEmpty();
         assertThat(laid.check()).isEmpty();
@@ -252,18 +240,7 @@ class CourseTest {
 
     @Test
     void iceThatIsNotThereAtItsHourIsMissed() {
-        Equipment little = new Equipment(
-                kitchen.vessels(),
-                kitchen.burners(),
-                kitchen.ovens(),
-                kitchen.containers(),
-                kitchen.strainerSets(),
-                Optional.of(new IceBin(Mass.ofKg(3), 0)),
-                kitchen.air(),
-                kitchen.tap(),
-                kitchen.limits(),
-                kitchen.rota(),
-                kitchen.unattended());
+        Equipment little = kitchen.withIce(Optional.of(new IceBin(Mass.ofKg(3), 0)));
         assertThat(rules(course(little, List.of(), List.of(), List.of(six(NOON)))))
                 .containsExactly(Broken.Rule.ICE_THERE);
     }

@@ -165,7 +165,7 @@ class ReplanningTest {
         Draft draft = course.drafts().get(0);
         Rota away = kitchen.rota()
                 .with(List.of(new Rota.Away(draft.start(), draft.start().plus(Duration.ofHours(1)), 2)));
-        Equipment fewer = kitchen.with(away);
+        Equipment fewer = kitchen.withRota(away);
         Course trouble =
                 with(course, fewer, course.calls(), course.lots(), course.busy().uses());
         assertThat(Replanning.of(course, trouble, Set.of())).isNotEmpty().allSatisfy(way -> {

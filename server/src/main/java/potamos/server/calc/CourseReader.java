@@ -178,7 +178,8 @@ class CourseReader {
                 containers,
                 in.strainerSets() == null
                         ? 0
-                        : (int) Refusal.unlessWithin("kitchen.strainerSets", in.strainerSets(), 1, 20, ""),
+                        : (int) Refusal.unlessWithin(
+                                "kitchen.strainerSets", in.strainerSets(), 1, Equipment.MOST_STRAINER_SETS, ""),
                 ice(in.chillers()),
                 reader.air(in.altitudeM(), null, defaults),
                 Temperature.ofCelsius(Refusal.unlessWithin("kitchen.tapC", tap, 1, 35, "°C")),

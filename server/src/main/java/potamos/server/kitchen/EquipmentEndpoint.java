@@ -249,10 +249,7 @@ class EquipmentEndpoint {
                         body.airSpeedMS()))
                 .tap(body.tapC() == null ? old.tap() : Temperature.ofCelsius(body.tapC()))
                 .callTolerance(body.callTolerance() == null ? old.callTolerance() : Owed.checked(body.callTolerance()))
-                .strainerSets(
-                        body.strainerSets() == null
-                                ? old.strainerSets()
-                                : (int) Refusal.unlessWithin("strainerSets", body.strainerSets(), 0, 20, ""))
+                .strainerSets(body.strainerSets() == null ? old.strainerSets() : body.strainerSets())
                 .rota(new Rota(zone, old.rota().hours()).checkedAt(old.rota().checks()))));
         changes.note(person.kitchenId(), "kitchen", "");
     }

@@ -314,7 +314,12 @@ public class Kitchens {
                 kitchen.air().speedMS(),
                 Refusal.unlessWithin("tapC", kitchen.tap().celsius(), 1, 35, "°C"),
                 kitchen.callTolerance(),
-                kitchen.strainerSets(),
+                (int) Refusal.unlessWithin(
+                        "strainerSets",
+                        kitchen.strainerSets(),
+                        0,
+                        potamos.core.course.Equipment.MOST_STRAINER_SETS,
+                        ""),
                 json.write(kitchen.rota().hours()),
                 kitchen.unattended().name(),
                 Joined.written(Set.copyOf(kitchen.rota().checks())),
