@@ -53,6 +53,19 @@ class CalcCourseTest {
     }
 
     @Test
+    void aKitchenWithoutAStrainerSetIsRefused() {
+        String kitchen = KITCHEN.replace("\"unattended\"", "\"strainerSets\": %d, \"unattended\"");
+        String asked = """
+                {"now": "2026-03-02T06:00:00Z", "untilDays": 5, "seconds": 0, "kitchen": %s, "calls": [%s]}
+                """;
+        String calls = call("a", "white-chicken", 8, "2026-03-02T17:00:00Z");
+        Visitor.Answer one = Visitor.program(TOKEN, "/api/calc/course", asked.formatted(kitchen.formatted(1), calls));
+        assertThat(one.at("/batches/0/stages").toString()).contains("strainer set");
+        Visitor.Answer none = Visitor.program(TOKEN, "/api/calc/course", asked.formatted(kitchen.formatted(0), calls));
+        assertThat(none.reason("kitchen.strainerSets")).isNotEmpty();
+    }
+
+    @Test
     void aDayOfCallsIsLaidWithItsStagesAndWhatTheyUse() {
         Visitor.Answer answer = course(
                 call("a", "white-chicken", 8, "2026-03-02T17:00:00Z")

@@ -152,6 +152,15 @@ class KitchenTest {
         assertThat(chef.put("/api/kitchen/settings", tap.formatted("40")).reason("tapC"))
                 .isNotEmpty();
         chef.put("/api/kitchen/settings", tap.formatted("12"));
+        String sets = settings.formatted("1150").replace("\"airC\"", "\"strainerSets\": %d, \"airC\"");
+        assertThat(chef.get("/api/kitchen").at("/strainerSets").asInt()).isZero();
+        assertThat(chef.put("/api/kitchen/settings", sets.formatted(2)).status())
+                .isEqualTo(204);
+        chef.put("/api/kitchen/settings", settings.formatted("1150"));
+        assertThat(chef.get("/api/kitchen").at("/strainerSets").asInt()).isEqualTo(2);
+        assertThat(chef.put("/api/kitchen/settings", sets.formatted(21)).reason("strainerSets"))
+                .isNotEmpty();
+        chef.put("/api/kitchen/settings", sets.formatted(0));
         assertThat(chef.put("/api/kitchen/settings", settings.formatted("9999")).status())
                 .isEqualTo(422);
         assertThat(chef.put("/api/kitchen/settings", settings.formatted("1150").replace("Europe/Zurich", "Moon"))
