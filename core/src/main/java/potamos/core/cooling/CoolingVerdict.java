@@ -152,7 +152,7 @@ public record CoolingVerdict(String profileId, List<StageVerdict> stages) {
     }
 
     /**
-     * What may be done now, the better way first. What has failed is reheated once and in time, or thrown away.
+     * What may be done now, the better way first. What has failed is reheated once and in time, or thrown away; so is what was reheated in vain.
      *
      * @param standing that this verdict was reached on
      */
@@ -160,7 +160,8 @@ public record CoolingVerdict(String profileId, List<StageVerdict> stages) {
         return switch (overall()) {
             case PASSED, PASSED_ON_LATE_ENTRIES -> List.of(Way.STORE);
             case WILL_FAIL -> List.of(Way.COOL_FASTER, Way.READ_ON);
-            case NOT_SHOWN -> List.of(Way.STORE_AS_NOT_SHOWN, Way.DISCARD);
+            case NOT_SHOWN ->
+                standing.inVain().isEmpty() ? List.of(Way.STORE_AS_NOT_SHOWN, Way.DISCARD) : List.of(Way.DISCARD);
             case FAILED -> {
                 boolean inTime = reheatUntil(profile).filter(now::isAfter).isEmpty();
                 yield standing.reheats() == 0 && inTime ? List.of(Way.REHEAT, Way.DISCARD) : List.of(Way.DISCARD);
@@ -177,31 +178,27 @@ public record CoolingVerdict(String profileId, List<StageVerdict> stages) {
      */
     public static CoolingVerdict of(
             LimitProfile profile, Standing standing, Optional<Projection> projection, Instant now) {
-        List<Reading> asRead =
-                standing.readings().stream().filter(r -> !r.late()).toList();
+        Standing asRead = standing.asRead();
         List<StageVerdict> stages = new ArrayList<>();
         for (LimitProfile.Stage stage : profile.stages()) {
-            StageVerdict verdict = judge(stage, standing.readings(), standing.heatEnds(), projection, now);
+            StageVerdict verdict = judge(stage, standing, projection, now);
             boolean byMemory = verdict.outcome() == Outcome.PASSED
-                    && judge(stage, asRead, standing.heatEnds(), projection, now)
-                                    .outcome()
-                            != Outcome.PASSED;
+                    && judge(stage, asRead, projection, now).outcome() != Outcome.PASSED;
             stages.add(byMemory ? verdict.onLateEntries() : verdict);
         }
         return new CoolingVerdict(profile.id(), stages);
     }
 
     private static StageVerdict judge(
-            LimitProfile.Stage stage,
-            List<Reading> all,
-            Instant heatEnds,
-            Optional<Projection> projection,
-            Instant now) {
+            LimitProfile.Stage stage, Standing standing, Optional<Projection> projection, Instant now) {
+        List<Reading> cooling = standing.cooling();
+        Instant heatEnds = standing.heatEnds();
         Duration gap = longestGap(stage);
         double mediumC = projection.map(Projection::mediumC).orElse(stage.to().celsius() - ABOVE_MEDIUM_K);
-        List<Reading> read =
-                all.stream().filter(r -> r.by() != Reading.By.RECKONED).toList();
-        Optional<Instant> started = start(stage, all, heatEnds, gap, mediumC);
+        List<Reading> read = standing.readings().stream()
+                .filter(r -> r.by() != Reading.By.RECKONED)
+                .toList();
+        Optional<Instant> started = start(stage, cooling, heatEnds, gap, mediumC);
         Optional<Instant> deadline = started.map(at -> at.plus(stage.within()));
         int above = lastAbove(stage.to(), read);
         boolean down = !read.isEmpty() && above < read.size() - 1;
@@ -214,7 +211,7 @@ public record CoolingVerdict(String profileId, List<StageVerdict> stages) {
         Optional<Instant> projected = down ? Optional.empty() : projection.flatMap(p -> p.reaches(stage.to()));
         Judged judged;
         if (started.isEmpty()) {
-            Instant looked = all.get(all.size() - 1).at();
+            Instant looked = cooling.get(cooling.size() - 1).at();
             judged = ahead(stage, looked, projection, projected, now);
         } else if (down) {
             judged = down(read, above, heatEnds, gap, crossed.orElseThrow(), deadline.orElseThrow());

@@ -9,17 +9,19 @@ import potamos.core.safety.LimitProfile;
 
 /**
  * What a verdict is reached on: since when the stock cools, and what was read since. A reheat that the limits allow, the first one, hot enough and begun
- * in time, starts everything again; any other starts nothing.
+ * in time, starts everything again; any other starts nothing, and what it made the stock read is no sign that its clock had not started.
  *
  * @param heatEnds  when its heat ended, or that of its reheat
  * @param readings  since then, oldest first, a reheat's own counted in
+ * @param inVain    those of them that are of reheats which started nothing
  * @param reheats   so far, those that started nothing counted in
  * @param restarted whether one of them started the clock again
  */
-public record Standing(Instant heatEnds, List<Reading> readings, int reheats, boolean restarted) {
+public record Standing(Instant heatEnds, List<Reading> readings, List<Reading> inVain, int reheats, boolean restarted) {
 
     public Standing {
         readings = List.copyOf(readings);
+        inVain = List.copyOf(inVain);
     }
 
     /**
@@ -37,7 +39,7 @@ public record Standing(Instant heatEnds, List<Reading> readings, int reheats, bo
         List<Reading> known = between(all, heatEnds, now);
         List<Reading> heated = between(reheats, heatEnds, now);
         if (heated.isEmpty()) {
-            return new Standing(heatEnds, known, 0, false);
+            return new Standing(heatEnds, known, List.of(), 0, false);
         }
         Reading first = heated.get(0);
         Standing before = new Standing(
@@ -45,6 +47,7 @@ public record Standing(Instant heatEnds, List<Reading> readings, int reheats, bo
                 known.stream()
                         .filter(reading -> reading.at().isBefore(first.at()))
                         .toList(),
+                List.of(),
                 0,
                 false);
         boolean hotEnough = first.temperature().readsAtLeast(profile.reheat());
@@ -53,9 +56,21 @@ public record Standing(Instant heatEnds, List<Reading> readings, int reheats, bo
                 .filter(first.at()::isAfter)
                 .isEmpty();
         if (hotEnough && inTime) {
-            return new Standing(first.at(), between(known, first.at(), now), heated.size(), true);
+            List<Reading> later = heated.subList(1, heated.size());
+            return new Standing(first.at(), between(known, first.at(), now), later, heated.size(), true);
         }
-        return new Standing(heatEnds, known, heated.size(), false);
+        return new Standing(heatEnds, known, heated, heated.size(), false);
+    }
+
+    /** The same without what was entered from memory. */
+    Standing asRead() {
+        return new Standing(
+                heatEnds, readings.stream().filter(reading -> !reading.late()).toList(), inVain, reheats, restarted);
+    }
+
+    /** What tells since when it cools: all that was read but where somebody heated it in vain. */
+    List<Reading> cooling() {
+        return readings.stream().filter(reading -> !inVain.contains(reading)).toList();
     }
 
     /** Where the readings lead. */

@@ -238,7 +238,9 @@ class CoolingVerdictCasesTest {
         "'150:75', 271, true, NOT_SHOWN",
         // The first was not hot enough: a second one starts nothing.
         "'150:73 170:76', 180, false, FAILED",
-        "'150:75 300:76', 310, true, WAITING",
+        // The second one starts nothing, and does not hide that nothing was read since the first.
+        "'150:75 265:76', 269, true, WAITING",
+        "'150:75 300:76', 310, true, NOT_SHOWN",
         // Before anything was missed.
         "'80:80', 90, true, WAITING",
     })
@@ -264,6 +266,11 @@ class CoolingVerdictCasesTest {
         "'0:57 120:24 125:23', '', 241, DISCARD, 1",
         "'0:57 120:24 125:23', '150:60', 160, DISCARD, 1",
         "'', '', 130, STORE_AS_NOT_SHOWN, 2",
+        // Heated, too little: that it is warm now does not say that its clock had not started.
+        "'', '110:70', 119, READ_ON, 1",
+        "'', '110:70', 121, DISCARD, 1",
+        "'', '150:75', 271, STORE_AS_NOT_SHOWN, 2",
+        "'', '150:75 265:76', 271, DISCARD, 1",
     })
     void whatIsAllowedFollowsFromTheVerdict(
             String told, String reheats, double now, CoolingVerdict.Way first, int ways) {
