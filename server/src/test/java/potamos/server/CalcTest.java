@@ -156,6 +156,7 @@ class CalcTest {
                 """);
         assertThat(bath.status()).as("%s", bath.body()).isEqualTo(200);
         assertThat(bath.at("/iceNeededKg").asDouble()).isCloseTo(16, within(0.5));
+        assertThat(bath.at("/iceForBathKg").asDouble()).isGreaterThan(20);
         assertThat(bath.at("/crossings/0/c").asDouble()).isEqualTo(57);
         assertThat(bath.at("/verdict").asString()).isIn("pass", "tight", "fail");
         Visitor.Answer store = calc("cooling", """
@@ -163,6 +164,7 @@ class CalcTest {
                  "container": {"shape": "cylinder", "diameterCm": 36, "heightCm": 40}}
                 """);
         assertThat(store.at("/verdict").asString()).isEqualTo("fail");
+        assertThat(store.at("/iceForBathKg").isNull()).isTrue();
         assertThat(store.at("/crossings/1/minute").asDouble()).isGreaterThan(300);
         assertThat(store.at("/reasons/0").asString()).contains("120 min are allowed");
     }

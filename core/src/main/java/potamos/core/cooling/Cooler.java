@@ -215,6 +215,11 @@ public final class Cooler {
         return Mass.ofKg(kj / (Water.MELTING_KJ_PER_KG + Water.HEAT_KJ_PER_KG_K * BATH_END_C));
     }
 
+    /** Ice that a bath with its water needs to take a stock from one temperature to another, with what melts into the kitchen meanwhile. */
+    public static Mass iceNeeded(Volume stock, Temperature from, Temperature to, Medium.IceBath bath) {
+        return iceForBath(stock, from, to, bath.water(), bath.drawnAt());
+    }
+
     /**
      * The bath that is made ready for a stock: water, and the ice that this and the stock need, with what melts into the kitchen meanwhile.
      *

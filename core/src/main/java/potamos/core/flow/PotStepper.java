@@ -183,7 +183,7 @@ public final class PotStepper {
                 throw run.heat() == Run.Heat.OVEN
                         ? Refusal.of(
                                 "simmerOvenC", "this oven takes longer than twelve hours to bring the pot to a simmer")
-                        : Refusal.of("burnerKw", "this burner cannot bring the vessel to a simmer; use a stronger one");
+                        : Refusal.of("heatKw", "this burner cannot bring the vessel to a simmer; use a stronger one");
             }
             double share = Math.min(1, (target.celsius() - before) / gained);
             steam(step.steam().litres() * share);

@@ -34,7 +34,7 @@ public record BoilDown(double minutes, Volume steam) {
             double lossW = pot.wallLossW(boiling, vessel.shape().levelAt(left));
             double kgPerH = Evaporation.boilingKgPerH(burner.delivered().times(heat), lossW, boiling);
             if (kgPerH < 0.01) {
-                throw Refusal.of("burnerKw", "this burner cannot keep the pot at a boil; turn it up or use another");
+                throw Refusal.of("heatKw", "this burner cannot keep the pot at a boil; turn it up or use another");
             }
             hours += gone / STEPS / kgPerH;
         }

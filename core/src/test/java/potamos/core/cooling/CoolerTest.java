@@ -23,6 +23,23 @@ class CoolerTest {
         assertThat(Cooler.iceNeeded(Volume.ofLitres(20), HOT, WARM).kg()).isCloseTo(16, within(0.5));
     }
 
+    /** By heat alone it is less than a bath of tap water needs: what it needs takes the stock there, and two thirds of it do not. */
+    @Test
+    void theIceOfABathIsWhatTakesItsStockThere() {
+        Medium.IceBath tap = new Medium.IceBath(Mass.ofKg(0), Mass.ofKg(20), Temperature.ofCelsius(16), true);
+        double needed = Cooler.iceNeeded(Volume.ofLitres(20), HOT, COLD, tap).kg();
+        assertThat(needed)
+                .isGreaterThan(Cooler.iceNeeded(Volume.ofLitres(20), HOT, COLD).kg());
+        assertThat(inBathWith(needed).minutesTo(COLD)).isPresent();
+        assertThat(inBathWith(needed * 2 / 3).minutesTo(COLD)).isEmpty();
+    }
+
+    private static CoolingCurve inBathWith(double iceKg) {
+        Medium.IceBath bath = new Medium.IceBath(Mass.ofKg(iceKg), Mass.ofKg(20), Temperature.ofCelsius(16), true);
+        return Cooler.curve(new CoolingPlan(
+                Volume.ofLitres(20), HOT, Samples.bain(), 2, List.of(new CoolingPlan.Leg(bath, COLD)), true));
+    }
+
     @Test
     void aFullPotInTheColdStoreFailsByHours() {
         Container pot = new Container(

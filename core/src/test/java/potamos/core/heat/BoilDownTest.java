@@ -53,7 +53,7 @@ class BoilDownTest {
     void aFlameTooSmallIsNotSaidToBoil() {
         assertThatThrownBy(() -> down(0.5, 20, 0.4, 0.5))
                 .isInstanceOfSatisfying(
-                        Refusal.class, r -> assertThat(r.field()).isEqualTo("burnerKw"));
+                        Refusal.class, r -> assertThat(r.field()).isEqualTo("heatKw"));
     }
 
     @ParameterizedTest

@@ -66,6 +66,6 @@ class BrowningTest {
         assertThatThrownBy(() ->
                         BoilDown.to(0.5, Volume.ofLitres(20), Samples.cylinder(36, 40), candle, Samples.VALLEY, 1))
                 .isInstanceOfSatisfying(
-                        Refusal.class, r -> assertThat(r.field()).isEqualTo("burnerKw"));
+                        Refusal.class, r -> assertThat(r.field()).isEqualTo("heatKw"));
     }
 }

@@ -232,6 +232,9 @@ class CalcEndpoint {
                 crossings(plan, curve, profile),
                 Cooler.iceNeeded(plan.litres(), plan.from(), firstStageEnd(profile))
                         .kg(),
+                plan.bath()
+                        .map(bath -> Cooler.iceNeeded(plan.litres(), plan.from(), profile.coldest(), bath)
+                                .kg()),
                 word(foreseen.verdict()),
                 foreseen.stages().stream().map(CalcEndpoint::reason).toList(),
                 defaults.taken());

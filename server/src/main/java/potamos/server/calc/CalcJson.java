@@ -284,6 +284,7 @@ final class CalcJson {
 
     record CurvePointOut(double minute, double stockC, double coreC, double bathC) {}
 
+    @JsonInclude(JsonInclude.Include.ALWAYS)
     record CrossingOut(
             double c,
 
@@ -296,10 +297,22 @@ final class CalcJson {
             @Schema(nullable = true, description = "one time in ten it is slower; null when it might never get there")
             Optional<Double> latest) {}
 
+    @JsonInclude(JsonInclude.Include.ALWAYS)
     record CoolingOut(
             @NotNull List<CurvePointOut> curve,
             @NotNull List<CrossingOut> crossings,
+
+            @Schema(
+                    description =
+                            "what the heat of the stock alone melts, down to the end of the profile's first stage")
             double iceNeededKg,
+
+            @Schema(
+                    nullable = true,
+                    description =
+                            "what this bath needs, its water counted in and 15 % to spare, down to the profile's coldest;"
+                                    + " null where it cools in something else")
+            Optional<Double> iceForBathKg,
 
             @NotNull @Schema(allowableValues = {"pass", "tight", "fail"})
             String verdict,
