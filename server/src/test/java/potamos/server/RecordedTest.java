@@ -48,6 +48,7 @@ class RecordedTest {
         "'0:80 20:57 60:45 100:35 141:30', '', 150, failed, reheat",
         "'0:80 20:57 60:45 100:35 141:30', '160:70', 170, failed, discard",
         "'0:80 20:57 60:45 100:35 141:30', '160:75', 170, on-course, read-on",
+        "'0:80 20:57 60:45 100:35 141:30', '160:75 500:76', 510, not-shown, discard",
         "'0:80 20:57 60:35', '', 150, not-shown, store-as-not-shown",
         "'0:80 20:57 60:35', '', 80, on-course, read-on",
         "'0:80 20:57 60:54', '', 61, will-fail, cool-faster",
@@ -94,6 +95,7 @@ class RecordedTest {
 
     @ParameterizedTest
     @CsvSource({
+        "profile.id, '{\"profile\": {\"id\": \"mine\"}, \"heatEndsAt\": 0, \"readings\": [], \"until\": 1}'",
         "profile, '{\"profile\": \"moon\", \"heatEndsAt\": 0, \"readings\": [], \"until\": 1}'",
         "readings.minute, '{\"profile\": \"us-food-code\", \"heatEndsAt\": 0, \"readings\": [{\"c\": 5}], \"until\": 1}'",
         "heatEndsAt, '{\"profile\": \"us-food-code\", \"readings\": [], \"until\": 1}'",
@@ -102,7 +104,9 @@ class RecordedTest {
     void whatCannotBeJudgedIsRefusedWithItsField(String field, String body) {
         Visitor.Answer answer = calc("verdict", body);
         assertThat(answer.status()).isIn(400, 422);
-        assertThat(answer.body().toString()).contains(field.substring(field.indexOf('.') + 1));
+        assertThat(answer.body().toString())
+                .contains(field.substring(field.indexOf('.') + 1))
+                .doesNotContain("class potamos");
     }
 
     private static final String CHARGE = """

@@ -204,6 +204,7 @@ final class CalcJson {
 
     record TopUpOut(double minute, double litres) {}
 
+    @JsonInclude(JsonInclude.Include.ALWAYS)
     record SimmerOut(
             @NotNull List<PointOut> series,
             @NotNull List<EntryOut> ledger,
@@ -441,6 +442,7 @@ final class CalcJson {
 
     record DueOut(@NotNull String kind, double inMin, double amount) {}
 
+    @JsonInclude(JsonInclude.Include.ALWAYS)
     record ForecastOut(
             @NotNull String stage,
             double litresInPot,

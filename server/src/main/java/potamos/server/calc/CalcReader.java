@@ -41,6 +41,7 @@ import potamos.core.vessel.Vessel;
 import potamos.server.exchange.FormulaForm;
 import potamos.server.exchange.FormulaJson;
 import potamos.server.exchange.SchoolsJson;
+import potamos.server.problems.Unreadable;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -86,7 +87,7 @@ class CalcReader {
         try {
             return FormulaForm.read(json.convertValue(given, FormulaJson.class));
         } catch (JacksonException unreadable) {
-            throw Refusal.of("formula", "not a formula in the open format: " + unreadable.getOriginalMessage());
+            throw Unreadable.refusal("formula", unreadable);
         }
     }
 
@@ -291,7 +292,7 @@ class CalcReader {
                     COLD_DAYS,
                     0);
         } catch (JacksonException unreadable) {
-            throw Refusal.of("profile", "not a profile: " + unreadable.getOriginalMessage());
+            throw Unreadable.refusal("profile", unreadable);
         }
     }
 

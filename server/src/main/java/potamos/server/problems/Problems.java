@@ -3,7 +3,6 @@ package potamos.server.problems;
 import java.net.URI;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
@@ -31,8 +30,6 @@ import tools.jackson.core.JacksonException;
 @RestControllerAdvice
 @Order(Ordered.HIGHEST_PRECEDENCE)
 public class Problems {
-
-    private static final String A_MOMENT = "a moment between the years 2000 and 2200";
 
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
@@ -95,14 +92,8 @@ public class Problems {
             if (json.getCause() instanceof Refusal refusal) {
                 return refusal(refusal);
             }
-            String path = json.getPath().stream()
-                    .map(step -> step.getPropertyName() == null ? "" + step.getIndex() : step.getPropertyName())
-                    .collect(Collectors.joining("."));
-            String said = json.getOriginalMessage();
-            String reason = said.contains("Unrecognized property")
-                    ? "nobody knows this field"
-                    : said.contains(A_MOMENT) ? A_MOMENT : "not of the kind that belongs here";
-            fields.put(path.isEmpty() ? "body" : path, new FieldProblem(reason, null, null, null));
+            String path = Unreadable.path(json);
+            fields.put(path.isEmpty() ? "body" : path, new FieldProblem(Unreadable.reason(json), null, null, null));
         }
         return problem(HttpStatus.BAD_REQUEST, "unreadable", "The request could not be read.", fields);
     }
