@@ -61,6 +61,10 @@ export function ActButton({
   }
   const take = async () => {
     setProblem(undefined)
+    // What comes next may be the same act once more, and then this button stays: nothing of this one is meant for it.
+    setArmed(false)
+    setEarlier(false)
+    setAgo(0)
     handOn = button.current?.parentElement?.contains(document.activeElement) ?? false
     used()
     const outcome = await logAll(

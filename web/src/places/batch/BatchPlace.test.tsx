@@ -4,6 +4,7 @@ import type { Page } from '../../api/queries'
 import { answer, network, person, pick, problem, visit, said } from '../../testing/kitchen'
 import BatchPlace from './BatchPlace'
 import { acts, logged, openBatch } from '../../testing/batch'
+import { dueWords } from './acts'
 
 describe('a pot that held what swims', () => {
   it('is cleaned down before it is filled, and that is logged', async () => {
@@ -194,6 +195,21 @@ describe('a batch at its simmer', () => {
     await waitFor(() => expect(document.activeElement).toBe(next), { timeout: 4000 })
   })
 
+  it('does not log an act twice that is the next one once more', async () => {
+    const { page, sent } = openBatch('batch-prepare-fish')
+    const due = page.card.due[0]!
+    const button = await screen.findByRole<HTMLButtonElement>('button', {
+      name: new RegExp(`^${dueWords(due)}`),
+    })
+    fireEvent.click(button)
+    fireEvent.click(button)
+    fireEvent.keyDown(document.body, { key: 'n' })
+    await logged(sent)
+    expect(button.disabled).toBe(true)
+    expect(button.isConnected).toBe(true)
+    expect(acts(sent)).toHaveLength(1)
+  })
+
   it('puts in what goes in together at one tap, each its own entry', async () => {
     const { page, sent } = openBatch('batch-simmer')
     const add = page.card.due.find((due) => due.kind === 'ADD')!
@@ -293,6 +309,45 @@ describe('a batch before its water', () => {
     await screen.findByRole('heading', { level: 1 })
     fireEvent.keyDown(document.body, { key: 'n' })
     expect((await logged(sent))[0]).toMatchObject({ kind: 'turned' })
+  })
+})
+
+describe('a batch that was given up', () => {
+  const given = (page: Page): Page => ({
+    ...page,
+    card: { ...page.card, stage: 'ABANDONED', due: [] },
+    path: [...page.path, { stage: 'ABANDONED', at: page.card.readyAt }],
+    events: [
+      ...page.events,
+      {
+        ...page.events[0]!,
+        id: 'given-up',
+        kind: 'abandoned',
+        figures: { words: 'the frames smelt' },
+        withdrawn: false,
+      },
+    ],
+  })
+
+  it('says by whom and why, and tells no times of what will not come', async () => {
+    openBatch('batch-prepare-fish', given)
+    expect(said(await screen.findByRole('region', { name: 'Given up' }))).toMatch(
+      / by .*: the frames smelt\./,
+    )
+    const stages = within(screen.getByRole('list', { name: 'Stages' })).getAllByRole('listitem')
+    expect(said(stages.find((stage) => stage.getAttribute('aria-current') === 'step'))).toBe(
+      'Preparegiven up',
+    )
+    expect(said(stages[stages.length - 1])).toBe('Store–')
+    expect(screen.queryByText(/^Cooling:/)).toBeNull()
+    expect(screen.queryByRole('img', { name: /^Ledger of litres/ })).toBeNull()
+  })
+
+  it('keeps the account of litres of a pot that had its water', async () => {
+    openBatch('batch-simmer', given)
+    expect(await screen.findByRole('img', { name: /^Ledger of litres/ })).toBeTruthy()
+    expect(screen.queryByRole('button', { name: 'Level' })).toBeNull()
+    expect(screen.queryByRole('button', { name: 'Something happened' })).toBeNull()
   })
 })
 

@@ -53,7 +53,10 @@ function Batch({ page }: { page: Page }) {
   const colour = liquorColour(card.family, card.pot.gelatinGPerL || page.forecast.gelatinGPerL)
   const [asked, setAsked] = useState<SheetName>()
   useBatchKeys(page, setAsked)
-  const inPot = !['COOL', 'STORE', 'ON_SHELF', 'DONE', 'ABANDONED'].includes(card.stage)
+  const inPot = !['COOL', 'STORE', 'ON_SHELF', 'DONE'].includes(card.stage)
+  const stopped = card.stage === 'ABANDONED'
+  /** Whether there is anything of it that could be told: a pot that was never filled has given nothing away. */
+  const ran = !stopped || card.pot.filled
   const late = card.lateMin > 0
   return (
     <>
@@ -100,13 +103,17 @@ function Batch({ page }: { page: Page }) {
       <Steps page={page} />
       <Short page={page} />
       {page.salted && <Salted page={page} />}
-      <ChoreLine page={page} />
+      {!stopped && <ChoreLine page={page} />}
       <CleanDown page={page} />
       {page.weighing && <BatchWeighing page={page} weighing={page.weighing} />}
       <div className="mt-5 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-        <section aria-label={inPot ? 'The pot' : 'Cooling'}>
-          {inPot ? <BatchPot page={page} colour={colour} /> : <BatchCooling page={page} />}
-        </section>
+        {stopped ? (
+          <GivenUp page={page} />
+        ) : (
+          <section aria-label={inPot ? 'The pot' : 'Cooling'}>
+            {inPot ? <BatchPot page={page} colour={colour} /> : <BatchCooling page={page} />}
+          </section>
+        )}
         <div>
           <BatchActs page={page} colour={colour} onAsk={setAsked} />
           <BatchLeft page={page} />
@@ -118,26 +125,10 @@ function Batch({ page }: { page: Page }) {
         <Heading aside="planned dashed, happened filled; temperature below">The stream</Heading>
         <BatchStream page={page} colour={colour} />
       </section>
-      <BatchCourse page={page} colour={colour} />
+      {ran && <BatchCourse page={page} colour={colour} />}
       <div className="mt-8 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section>
-          <Heading
-            aside={
-              card.strainedL !== undefined
-                ? `${units.litres(card.strainedL)} out, planned ${units.estimate(page.forecast.yieldL)}`
-                : 'so far'
-            }
-          >
-            Where every litre went
-          </Heading>
-          <Mouths
-            entries={page.ledger.entries}
-            yieldL={page.ledger.yieldL}
-            unexplainedL={page.ledger.unexplainedL}
-            litres={(value) => units.litres(value)}
-            colour={colour}
-            yieldName={yieldName(card, units.out)}
-          />
+          {ran && <Litres page={page} colour={colour} />}
           <Kilograms page={page} colour={colour} />
           <BatchPhotos page={page} />
         </section>
@@ -152,6 +143,57 @@ function Batch({ page }: { page: Page }) {
         />
       )}
     </>
+  )
+}
+
+/** Where every litre went, as far as it is known. */
+function Litres({ page, colour }: { page: Page; colour: string }) {
+  const units = useUnits()
+  const card = page.card
+  return (
+    <>
+      <Heading
+        aside={
+          card.strainedL !== undefined
+            ? `${units.litres(card.strainedL)} out, planned ${units.estimate(page.forecast.yieldL)}`
+            : 'so far'
+        }
+      >
+        Where every litre went
+      </Heading>
+      <Mouths
+        entries={page.ledger.entries}
+        yieldL={page.ledger.yieldL}
+        unexplainedL={page.ledger.unexplainedL}
+        litres={(value) => units.litres(value)}
+        colour={colour}
+        yieldName={yieldName(card, units.out)}
+      />
+    </>
+  )
+}
+
+/** A batch that nobody goes on with: until when it was one, and why. */
+function GivenUp({ page }: { page: Page }) {
+  const { day } = useTimes()
+  const units = useUnits()
+  const end = page.events.find((event) => event.kind === 'abandoned' && !event.withdrawn)
+  const weighed = page.weighedKg['bed']
+  return (
+    <section aria-label="Given up">
+      <Heading>Given up</Heading>
+      {end && (
+        <p className="text-18 m-0">
+          {day(end.at)} by {end.byName}
+          {end.figures.words ? `: ${end.figures.words}` : ''}.
+        </p>
+      )}
+      <p className="text-15 text-quiet mt-2 mb-0">
+        {weighed !== undefined && `${units.kg(weighed)} of ${page.bedName} had been weighed in. `}
+        {page.card.vessel.name} is free again; what was to come of this pot is planned from the{' '}
+        <Link to="/calls">calls</Link>.
+      </p>
+    </section>
   )
 }
 
@@ -242,5 +284,6 @@ function useBatchKeys(page: Page, ask: (kind: SheetName) => void) {
 /** While a pot works its ledger tells what would come out if it were strained this minute; top-ups ahead are not in it. */
 function yieldName(card: Card, out: string): string {
   if (card.strainedL !== undefined) return out
+  if (card.stage === 'ABANDONED') return 'Left in it'
   return card.pot.filled ? 'If strained now' : 'Expected out'
 }

@@ -3,11 +3,15 @@ import { useTimes } from '../../kit/session'
 import { stageName } from '../../words/en'
 import { duration } from '../../words/time'
 
-/** The stages on one line: done, now, and when the rest begins by the plan as it has moved. */
+/** The stages on one line: done, now, and when the rest begins by the plan as it has moved; of what was given up, as far as it came. */
 export function Steps({ page }: { page: Page }) {
   const { time } = useTimes()
-  const here = page.planned.findIndex((step) => step.stage === page.card.stage)
-  const past = ['ON_SHELF', 'DONE', 'ABANDONED'].includes(page.card.stage)
+  const stopped = page.card.stage === 'ABANDONED'
+  const entered = new Set(page.path.map((p) => p.stage))
+  const here = stopped
+    ? page.planned.reduce((last, step, index) => (entered.has(step.stage) ? index : last), 0)
+    : page.planned.findIndex((step) => step.stage === page.card.stage)
+  const past = ['ON_SHELF', 'DONE'].includes(page.card.stage)
   const at = past ? page.planned.length : here
   /** When it really began, and how far that was from the plan. */
   const went = (step: (typeof page.planned)[number]) => {
@@ -41,11 +45,15 @@ export function Steps({ page }: { page: Page }) {
               {stageName[step.stage]}
             </span>
             <span className="text-13 block">
-              {state === 'ahead'
-                ? time(moved?.from ?? step.from)
-                : state === 'done'
-                  ? went(step)
-                  : `to ${time(moved?.to ?? step.to)}`}
+              {state === 'done'
+                ? went(step)
+                : stopped
+                  ? state === 'now'
+                    ? 'given up'
+                    : '–'
+                  : state === 'ahead'
+                    ? time(moved?.from ?? step.from)
+                    : `to ${time(moved?.to ?? step.to)}`}
             </span>
           </li>
         )
