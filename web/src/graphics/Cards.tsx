@@ -92,7 +92,8 @@ function Card({
     >
       {names.map((name, i) => {
         const place = i + 1
-        const wanted = target !== undefined && Math.round(target) === place
+        // The first place that is not short of it; where it lies between two, its figure stands there as it does on the button.
+        const wanted = target !== undefined && Math.ceil(target) === place
         return (
           <button
             key={name}
@@ -108,7 +109,9 @@ function Card({
             <span>
               {place} {name}
             </span>
-            {wanted && <span className="text-river font-semibold">wanted</span>}
+            {wanted && (
+              <span className="text-river font-semibold">wanted{target !== place && ` ${target}`}</span>
+            )}
           </button>
         )
       })}

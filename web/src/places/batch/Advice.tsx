@@ -2,7 +2,7 @@ import type { Page } from '../../api/queries'
 import { Note } from '../../kit/Note'
 import { useUnits } from '../../kit/session'
 import { limitsNote, wayName } from '../../words/en'
-import type { Due } from './acts'
+import { question, type Due } from './acts'
 
 /** What the cook should know while reading the figure. */
 export function Advice({ kind, page, due }: { kind: string; page: Page; due?: Due }) {
@@ -78,7 +78,7 @@ export function Advice({ kind, page, due }: { kind: string; page: Page; due?: Du
     case 'topped-up':
       return (
         <p className="text-18 m-0">
-          {units.litres(due?.amount ?? 0)} bring it back to the mark,{' '}
+          {units.litres(question(kind, page, due)?.start ?? 0)} bring it back to the mark,{' '}
           {units.cm(page.card.vessel.heightCm - pot.markCm)} below the rim.
         </p>
       )

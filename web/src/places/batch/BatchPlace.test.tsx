@@ -231,6 +231,18 @@ describe('a batch at its simmer', () => {
     expect(within(await screen.findByRole('dialog')).getByRole('textbox', { name: label })).toBeTruthy()
   })
 
+  it('proposes for a top-up what it says brings the pot back to its mark', async () => {
+    openBatch('batch-simmer', (page) => ({ ...page, card: { ...page.card, due: [] } }))
+    await screen.findByRole('heading', { level: 1 })
+    fireEvent.keyDown(document.body, { key: 'w' })
+    const sheet = await screen.findByRole('dialog')
+    const proposed = within(sheet).getByRole<HTMLInputElement>('textbox', { name: 'Water added' }).value
+    expect(Number(proposed)).toBeGreaterThan(0)
+    expect(said(within(sheet).getByText(/bring it back to the mark/))).toContain(
+      `${Number(proposed).toFixed(1)} L`,
+    )
+  })
+
   it('is given up only after a second word', async () => {
     const { sent } = openBatch('batch-simmer')
     fireEvent.click(await screen.findByRole('button', { name: 'Give this batch up' }))

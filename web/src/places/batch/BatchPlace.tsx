@@ -121,11 +121,15 @@ function Batch({ page }: { page: Page }) {
       </div>
       <BatchWeighOut page={page} />
       <Scanned page={page} />
-      <section className="mt-8">
-        <Heading aside="planned dashed, happened filled; temperature below">The stream</Heading>
-        <BatchStream page={page} colour={colour} />
-      </section>
-      {ran && <BatchCourse page={page} colour={colour} />}
+      {ran && (
+        <>
+          <section className="mt-8">
+            <Heading aside="planned dashed, happened filled; temperature below">The stream</Heading>
+            <BatchStream page={page} colour={colour} />
+          </section>
+          <BatchCourse page={page} colour={colour} />
+        </>
+      )}
       <div className="mt-8 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section>
           {ran && <Litres page={page} colour={colour} />}
