@@ -160,7 +160,9 @@ function Litres({ page, colour }: { page: Page; colour: string }) {
         aside={
           card.strainedL !== undefined
             ? `${units.litres(card.strainedL)} out, planned ${units.estimate(page.forecast.yieldL)}`
-            : 'so far'
+            : card.pot.filled
+              ? 'so far'
+              : 'as planned; nothing is in it yet'
         }
       >
         Where every litre went

@@ -203,10 +203,13 @@ final class DuePot {
         return out;
     }
 
+    /** A pot that was turned down before anybody skimmed it still has its foam on it. */
     private void skim(PotPhase.Skim cadence, Instant reached, Instant end) {
         Instant last = state.simmer().lastSkim().orElse(reached);
         boolean early = last.isBefore(reached.plus(cadence.earlyFor()));
-        Instant next = last.plus(early ? cadence.early() : cadence.late());
+        boolean foam =
+                state.simmer().lastSkim().isEmpty() && state.simmer().foam().isEmpty();
+        Instant next = foam ? reached : last.plus(early ? cadence.early() : cadence.late());
         if (!cadence.early().isZero() && next.isBefore(end)) {
             add(Kind.SKIM, next, SOON, Cost.CLARITY, usual.skim());
         }

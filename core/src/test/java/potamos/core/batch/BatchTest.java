@@ -207,6 +207,15 @@ class BatchTest extends LoggedBatch {
     }
 
     @Test
+    void aPotThatWasTurnedDownBeforeItWasSkimmedStillHasItsFoam() {
+        fillAndLight();
+        log(new PotEvent.SimmerReached(Samples.at(60)));
+        assertThat(skim(62).due()).isEqualTo(Samples.at(60).at());
+        log(new PotEvent.Skimmed(Samples.at(63), Volume.ofLitres(0.05)));
+        assertThat(skim(64).due()).isEqualTo(Samples.at(78).at());
+    }
+
+    @Test
     void aBareBedIsToppedUpAtOnce() {
         simmer();
         log(new PotEvent.LevelRead(Samples.at(150), Length.ofCm(26)));
