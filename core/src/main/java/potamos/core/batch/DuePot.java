@@ -3,10 +3,12 @@ package potamos.core.batch;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.flow.Solids;
@@ -220,8 +222,31 @@ final class DuePot {
         return state.pot().bedTop().minus(state.pot().level()).cm();
     }
 
+    /** The bed stands bare: since when, by how far. */
     private void topUpNow() {
-        add(Kind.TOP_UP, now, Duration.ZERO, Cost.YIELD, usual.topUp());
+        add(Kind.TOP_UP, passed(-bareCm() / cmPerH()), Duration.ZERO, Cost.YIELD, usual.topUp());
+    }
+
+    /** How fast the level falls by the steam that leaves now. */
+    private double cmPerH() {
+        double surfaceDm2 =
+                plan.charge().run().vessel().shape().surfaceDm2(state.pot().level());
+        return Math.max(0.01, state.pot().steamLPerH() / Math.max(0.1, surfaceDm2 / 10));
+    }
+
+    /** So many hours from now, or ago; what a reading or water has changed since is no older than that. */
+    private Instant passed(double hours) {
+        Instant reckoned = now.plus(Duration.ofSeconds((long) (hours * 3600)));
+        Instant earliest = Stream.of(
+                        state.pot().levelRead(),
+                        state.pot().toppedUp(),
+                        state.simmer().reached(),
+                        state.pot().simmers())
+                .flatMap(Optional::stream)
+                .filter(at -> !at.isAfter(now))
+                .max(Comparator.naturalOrder())
+                .orElse(now);
+        return reckoned.isBefore(earliest) ? earliest : reckoned;
     }
 
     private void topUp(Instant end) {
@@ -241,15 +266,12 @@ final class DuePot {
         if (policy.keeps() == Keeps.LEFT || tooLateToMatter) {
             return;
         }
-        double steam = state.pot().steamLPerH();
-        double surfaceDm2 =
-                plan.charge().run().vessel().shape().surfaceDm2(state.pot().level());
         double hours = policy.hoursTo(
                 new TopUpPolicy.Down(
                         below, missing.litres(), state.pot().liquor().litres()),
-                steam,
-                steam / Math.max(0.1, surfaceDm2 / 10));
-        Instant byLevel = now.plus(Duration.ofSeconds((long) (hours * 3600)));
+                state.pot().steamLPerH(),
+                cmPerH());
+        Instant byLevel = passed(hours);
         Instant due = byLevel.isBefore(last) ? byLevel : last;
         add(Kind.TOP_UP, due, TopUpPolicy.MAY_WAIT, Cost.YIELD, usual.topUp());
     }

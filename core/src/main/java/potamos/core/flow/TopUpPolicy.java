@@ -95,16 +95,15 @@ public record TopUpPolicy(Keeps keeps, Length drop, double share) {
     }
 
     /**
-     * Hours until it has gone down so far that it is topped up.
+     * Hours until it has gone down so far that it is topped up; below nothing when it went down so far a while ago.
      *
      * @param steamLPerH that leaves it
      * @param cmPerH     by which that lowers it
      */
     public double hoursTo(Down down, double steamLPerH, double cmPerH) {
         return inRounds()
-                ? Math.max(0, ROUND_DOWN * (down.liquor() + down.missing()) - down.missing())
-                        / Math.max(0.01, steamLPerH)
-                : Math.max(0, drop.cm() - down.cm()) / Math.max(0.01, cmPerH);
+                ? (ROUND_DOWN * (down.liquor() + down.missing()) - down.missing()) / Math.max(0.01, steamLPerH)
+                : (drop.cm() - down.cm()) / Math.max(0.01, cmPerH);
     }
 
     /** Whether one with so many minutes left is the last. */

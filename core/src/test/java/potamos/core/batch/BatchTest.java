@@ -225,6 +225,31 @@ class BatchTest extends LoggedBatch {
         assertThat(first.amount()).isGreaterThan(5);
     }
 
+    /** What is forgotten grows late from when it was due, and not from now on for ever. */
+    @Test
+    void aTopUpThatIsForgottenIsLate() {
+        simmer();
+        readLevel(70, 1);
+        Instant due = topUp(71).due();
+        int then = (int) Duration.between(Samples.at(0).at(), due).toMinutes();
+        assertThat(then).isBetween(75, 150);
+        DueAct forgotten = topUp(then + 45);
+        assertThat(forgotten.due()).isBetween(due.minusSeconds(600), due.plusSeconds(600));
+        assertThat(forgotten.lateAt(at(then + 45).now())).isTrue();
+        assertThat(forgotten.amount()).isGreaterThan(topUp(71).amount());
+        // Who reads the level knows it from then on; who tops it up begins anew.
+        readLevel(then + 46, 0);
+        assertThat(topUp(then + 47).due()).isEqualTo(Samples.at(then + 46).at());
+        log(new PotEvent.ToppedUp(
+                Samples.at(then + 48), Volume.ofLitres(forgotten.amount()), Temperature.ofCelsius(12)));
+        assertThat(topUp(then + 49).due()).isAfter(at(then + 49).now());
+    }
+
+    private void readLevel(int minute, double lowerCm) {
+        Length expected = plan.charge().run().vessel().belowRim(at(minute).pot().level());
+        log(new PotEvent.LevelRead(Samples.at(minute), Length.ofCm(expected.cm() + lowerCm)));
+    }
+
     @Test
     void aPlanToBlanchAsksForIt() {
         Plan blanching = Samples.plan(Book.whiteChicken().blanched(true));
@@ -249,9 +274,17 @@ class BatchTest extends LoggedBatch {
                 .allSatisfy(act -> assertThat(act.amount()).isFinite().isNotNegative());
     }
 
+    private DueAct topUp(int minute) {
+        return first(Kind.TOP_UP, minute);
+    }
+
     private DueAct skim(int minute) {
+        return first(Kind.SKIM, minute);
+    }
+
+    private DueAct first(Kind kind, int minute) {
         return due(minute).stream()
-                .filter(act -> act.kind() == Kind.SKIM)
+                .filter(act -> act.kind() == kind)
                 .findFirst()
                 .orElseThrow();
     }
