@@ -82,11 +82,13 @@ public final class Proposals {
         return Proposal.of(PotEvent.Skimmed.KIND).with(PotEvent.Skimmed.LIQUOR, Volume.ofLitres(each));
     }
 
-    /** Litres that bring it back to its mark. */
+    /** Litres that bring it back to its mark, as far as its policy does; a bed that stands bare is brought back all the way, whatever the policy. */
     Proposal topUp() {
+        double missing = state.pot().toMark().litres();
+        boolean bare = state.pot().bedTop().compareTo(state.pot().level()) > 0;
         double toMark = Math.max(
                 LEAST_TOP_UP_L,
-                TopUpPolicy.of(run).amount(state.pot().toMark().litres()).litres());
+                bare ? missing : TopUpPolicy.of(run).amount(missing).litres());
         return Proposal.of(PotEvent.ToppedUp.KIND)
                 .with(PotEvent.ToppedUp.WATER, Volume.ofLitres(toMark))
                 .with(PotEvent.ToppedUp.TEMPERATURE, run.simmer().topUp().water());

@@ -225,6 +225,30 @@ class BatchTest extends LoggedBatch {
         assertThat(first.amount()).isGreaterThan(5);
     }
 
+    /** A short simmer is not topped up by its plan; one that boiled dry is filled to its mark all the same. */
+    @Test
+    void aBedThatStandsBareGetsAllThatIsMissing() {
+        Plan fumet = Samples.plan(Book.of("fish-fumet"));
+        List<BatchEvent> forgotten = List.of(
+                new ChoreEvent.WeighedIn(
+                        Samples.at(5),
+                        BatchEvent.BED,
+                        fumet.charge().run().bed().mass(),
+                        "L1"),
+                new PotEvent.Filled(Samples.at(10), fumet.charge().water(), Temperature.ofCelsius(12)),
+                new PotEvent.HeatOn(Samples.at(12)));
+        BatchState dry = Batch.replay(fumet, forgotten, Samples.at(240).at());
+        assertThat(dry.pot().bedTop()).isGreaterThan(dry.pot().level());
+        DueAct topUp = DueActs.of(fumet, dry).stream()
+                .filter(act -> act.kind() == Kind.TOP_UP)
+                .findFirst()
+                .orElseThrow();
+        assertThat(topUp.amount())
+                .isCloseTo(dry.pot().toMark().litres(), within(1e-9))
+                .isGreaterThan(1);
+        assertThat(topUp.due()).isBetween(dry.pot().simmers().orElseThrow(), dry.now());
+    }
+
     /** What is forgotten grows late from when it was due, and not from now on for ever. */
     @Test
     void aTopUpThatIsForgottenIsLate() {

@@ -199,8 +199,8 @@ class DemoCook {
                         DueActs.of(open.standing().plan(), open.standing().state())) {
                     if (act.due().isAfter(now)) {
                         next = act.due().isBefore(next) ? act.due() : next;
-                    } else {
-                        busy |= does(person, open, act);
+                    } else if (does(person, open, act)) {
+                        busy = true;
                         break;
                     }
                 }
@@ -208,7 +208,10 @@ class DemoCook {
             if (!busy && !next.isBefore(until)) {
                 break;
             }
-            clock.advance(busy ? HANDS_FULL : Duration.between(now, next).plusMillis(1));
+            // When an act that waits for the pot is due is reckoned anew at each look, and may always lie a moment
+            // ahead.
+            Duration ahead = Duration.between(now, next);
+            clock.advance(busy || ahead.compareTo(HANDS_FULL) < 0 ? HANDS_FULL : ahead);
         }
         Instant reached = clock.instant();
         clock.advance(reached.isBefore(until) ? Duration.between(reached, until) : Duration.ZERO);
