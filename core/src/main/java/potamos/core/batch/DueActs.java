@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.cooling.CoolingVerdict;
@@ -208,9 +209,20 @@ public final class DueActs {
         boolean warm = readings.isEmpty()
                 || readings.get(readings.size() - 1).temperature().celsius() > WARM_C;
         Duration wanted = readings.isEmpty() ? Duration.ZERO : warm ? COOLING_EVERY : COLD_EVERY;
-        Duration longest = longestGap();
-        Duration every = longest.compareTo(wanted) < 0 ? longest : wanted;
+        Duration every = Stream.concat(Stream.of(wanted, longestGap()), there(from).stream())
+                .min(Comparator.naturalOrder())
+                .orElse(wanted);
         add(Kind.READ_COOLING, from.plus(every), SOON, Cost.SAFETY, usual.cooling());
+    }
+
+    /** How long after a reading it should be cold, by where the readings lead: then it is read, for then it can be put away. */
+    private Optional<Duration> there(Instant from) {
+        return state.cooling().verdict().stream()
+                .flatMap(verdict -> verdict.stages().stream())
+                .flatMap(stage -> stage.projected().stream())
+                .max(Comparator.naturalOrder())
+                .map(cold -> Duration.between(from, cold))
+                .map(ahead -> ahead.compareTo(SOON) < 0 ? SOON : ahead);
     }
 
     /** Readings further apart would not show when a stage that is still open was passed. */

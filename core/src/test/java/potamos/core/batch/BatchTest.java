@@ -13,6 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import potamos.core.Samples;
 import potamos.core.batch.DueAct.Kind;
+import potamos.core.cooling.CoolingVerdict;
 import potamos.core.cooling.CoolingVerdict.Outcome;
 import potamos.core.flow.Ledger;
 import potamos.core.formula.Book;
@@ -272,6 +273,22 @@ class BatchTest extends LoggedBatch {
     private void readLevel(int minute, double lowerCm) {
         Length expected = plan.charge().run().vessel().belowRim(at(minute).pot().level());
         log(new PotEvent.LevelRead(Samples.at(minute), Length.ofCm(expected.cm() + lowerCm)));
+    }
+
+    /** Then it can be put away; and where it is not yet there, it is not asked for at every moment. */
+    @Test
+    void aStockIsReadWhenItShouldBeCold() {
+        strain();
+        coolTo(273, 74);
+        coolTo(280, 40);
+        coolTo(290, 14);
+        CoolingVerdict verdict = at(291).cooling().verdict().orElseThrow();
+        Instant cold = verdict.stages().get(1).projected().orElseThrow();
+        assertThat(cold).isBetween(Samples.at(296).at(), Samples.at(320).at());
+        assertThat(first(Kind.READ_COOLING, 291).due()).isEqualTo(cold);
+        coolTo(310, 5.2);
+        assertThat(first(Kind.READ_COOLING, 311).due())
+                .isAfterOrEqualTo(Samples.at(315).at());
     }
 
     @Test
