@@ -40,6 +40,8 @@ export function Advice({ kind, page, due }: { kind: string; page: Page; due?: Du
         <p className="text-18 m-0">
           Expected {units.estimate(page.card.expectedL)}, likely {units.spread(page.card.expectedL)}. Ladle
           from the top, in small loads, {page.passes === 1 ? 'one pass' : `${page.passes} passes`}.
+          {fatOnIt(page) > 0.05 &&
+            ` Read the stock without its fat: about ${units.litres(fatOnIt(page))} float on it until they are lifted.`}
         </p>
       )
     case 'reduced':
@@ -85,4 +87,10 @@ export function Advice({ kind, page, due }: { kind: string; page: Page; due?: Du
     default:
       return null
   }
+}
+
+/** Litres of fat that are to be lifted and still float on the stock: they are no part of what comes out. */
+function fatOnIt(page: Page): number {
+  const lifted = page.events.some((event) => event.kind === 'degreased' && !event.withdrawn)
+  return lifted ? 0 : (page.ledger.entries.find((entry) => entry.cause === 'FAT_LIFTED')?.litres ?? 0)
 }

@@ -1,10 +1,10 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Page } from '../../api/queries'
 import { answer, network, person, pick, problem, visit, said } from '../../testing/kitchen'
 import BatchPlace from './BatchPlace'
 import { acts, logged, openBatch } from '../../testing/batch'
-import { dueWords } from './acts'
+import { dueWords, type Due } from './acts'
 
 describe('a pot that held what swims', () => {
   it('is cleaned down before it is filled, and that is logged', async () => {
@@ -241,6 +241,35 @@ describe('a batch at its simmer', () => {
     expect(said(within(sheet).getByText(/bring it back to the mark/))).toContain(
       `${Number(proposed).toFixed(1)} L`,
     )
+  })
+
+  it('says at the strainer how much fat is no part of what comes out, until it was lifted', async () => {
+    const before = answer<Page>('batch-bring-up')
+    const strain: Due = {
+      ...before.card.due[0]!,
+      kind: 'STRAIN',
+      asks: true,
+      becomes: [{ kind: 'strained', figures: { passes: 2 } }],
+    }
+    const fat = before.ledger.entries.find((entry) => entry.cause === 'FAT_LIFTED')!.litres
+    expect(fat).toBeGreaterThan(0.1)
+    const straining = (page: Page) => ({ ...page, card: { ...page.card, due: [strain] } })
+    openBatch('batch-bring-up', straining)
+    fireEvent.click(await screen.findByRole('button', { name: /^Strain and measure/ }))
+    expect(said(await screen.findByText(/without its fat/))).toContain(
+      `about ${fat.toFixed(1)} L float on it`,
+    )
+    cleanup()
+    openBatch('batch-bring-up', (page) => ({
+      ...straining(page),
+      events: [
+        ...page.events,
+        { ...page.events[0]!, id: 'fat', kind: 'degreased', figures: { litres: fat } },
+      ],
+    }))
+    fireEvent.click(await screen.findByRole('button', { name: /^Strain and measure/ }))
+    expect(await screen.findByText(/Ladle from the top/)).toBeTruthy()
+    expect(screen.queryByText(/without its fat/)).toBeNull()
   })
 
   it('is given up only after a second word', async () => {
