@@ -4,6 +4,7 @@ import { actAs } from './api/outbox'
 import { useLive } from './api/live'
 import { useSession } from './api/queries'
 import { VisitContext, type Person } from './kit/session'
+import { StaysUp } from './kit/Fallen'
 import { Shell } from './kit/Shell'
 import { Empty, Failed, Loading } from './kit/Note'
 import { SignIn } from './places/visit/SignIn'
@@ -55,36 +56,38 @@ export function App() {
       }}
     >
       <Shell connected={connected} alarms={wakes(person) && <AlarmStrip />}>
-        <Suspense fallback={<Loading what="the place" />}>
-          <Routes>
-            <Route path="/" element={<Navigate to={home} replace />} />
-            <Route path="/sign-in" element={<Back home={home} />} />
-            {person.rights.includes('READ') && (
-              <>
-                <Route path="/range" element={<RangePlace />} />
-                <Route path="/formulas" element={<FormulasPlace />} />
-                <Route path="/formulas/:slug" element={<ChargePlace />} />
-                <Route path="/formulas/:slug/edit" element={<EditPlace />} />
-                <Route path="/compare" element={<ComparePlace />} />
-                <Route path="/course" element={<CoursePlace />} />
-                <Route path="/batches" element={<BatchesPlace />} />
-                <Route path="/batches/:id" element={<BatchPlace />} />
-                <Route path="/cold" element={<ColdPlace />} />
-                <Route path="/hand-over" element={<HandOverPlace />} />
-                <Route path="/larder" element={<LarderPlace />} />
-                <Route path="/larder/:id" element={<BoxPlace />} />
-                <Route path="/trace" element={<TracePlace />} />
-                <Route path="/kitchen" element={<KitchenPlace />} />
-              </>
-            )}
-            <Route path="/calls" element={<CallsPlace />} />
-            <Route path="/lots/:id" element={<LotPlace />} />
-            <Route
-              path="*"
-              element={<Empty title="There is no such place here">Choose one above, or go back.</Empty>}
-            />
-          </Routes>
-        </Suspense>
+        <StaysUp at={location.pathname}>
+          <Suspense fallback={<Loading what="the place" />}>
+            <Routes>
+              <Route path="/" element={<Navigate to={home} replace />} />
+              <Route path="/sign-in" element={<Back home={home} />} />
+              {person.rights.includes('READ') && (
+                <>
+                  <Route path="/range" element={<RangePlace />} />
+                  <Route path="/formulas" element={<FormulasPlace />} />
+                  <Route path="/formulas/:slug" element={<ChargePlace />} />
+                  <Route path="/formulas/:slug/edit" element={<EditPlace />} />
+                  <Route path="/compare" element={<ComparePlace />} />
+                  <Route path="/course" element={<CoursePlace />} />
+                  <Route path="/batches" element={<BatchesPlace />} />
+                  <Route path="/batches/:id" element={<BatchPlace />} />
+                  <Route path="/cold" element={<ColdPlace />} />
+                  <Route path="/hand-over" element={<HandOverPlace />} />
+                  <Route path="/larder" element={<LarderPlace />} />
+                  <Route path="/larder/:id" element={<BoxPlace />} />
+                  <Route path="/trace" element={<TracePlace />} />
+                  <Route path="/kitchen" element={<KitchenPlace />} />
+                </>
+              )}
+              <Route path="/calls" element={<CallsPlace />} />
+              <Route path="/lots/:id" element={<LotPlace />} />
+              <Route
+                path="*"
+                element={<Empty title="There is no such place here">Choose one above, or go back.</Empty>}
+              />
+            </Routes>
+          </Suspense>
+        </StaysUp>
       </Shell>
     </VisitContext>
   )

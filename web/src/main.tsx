@@ -7,6 +7,7 @@ import { startOutbox } from './api/outbox'
 import { askToKeep } from './api/keeping'
 import { surroundings } from './api/queries'
 import { App } from './App'
+import { StaysUp } from './kit/Fallen'
 import { keepPages } from './offline/seen'
 import './styles.css'
 
@@ -46,7 +47,9 @@ void Promise.race([letters, patience]).finally(() =>
     <StrictMode>
       <QueryClientProvider client={client}>
         <BrowserRouter>
-          <App />
+          <StaysUp at="">
+            <App />
+          </StaysUp>
         </BrowserRouter>
       </QueryClientProvider>
     </StrictMode>,

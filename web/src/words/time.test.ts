@@ -1,5 +1,15 @@
-import { describe, expect, it } from 'vitest'
-import { clockTime, dayTime, duration, durationSpread, fromNow, instantOf, localOf, shortTime } from './time'
+import { describe, expect, it, vi } from 'vitest'
+import {
+  clockTime,
+  dayOf,
+  dayTime,
+  duration,
+  durationSpread,
+  fromNow,
+  instantOf,
+  localOf,
+  shortTime,
+} from './time'
 
 const zone = 'Europe/Zurich'
 const now = new Date('2026-03-03T10:10:00Z').getTime()
@@ -8,6 +18,19 @@ describe('time', () => {
   it('shows the kitchen’s clock, not the tablet’s', () => {
     expect(clockTime(now, zone)).toBe('11:10')
     expect(clockTime(now, 'America/Denver')).toBe('03:10')
+  })
+
+  it('tells a day by its figures, in whatever order this browser writes a date', () => {
+    const written = vi
+      .spyOn(Intl.DateTimeFormat.prototype, 'format', 'get')
+      .mockReturnValue(() => '03/03/2026')
+    expect(dayOf(now, zone)).toBe('2026-03-03')
+    expect(dayOf('2026-03-03T23:30:00Z', zone)).toBe('2026-03-04')
+    written.mockRestore()
+  })
+
+  it('writes midnight as the day begins', () => {
+    expect(clockTime('2026-03-03T23:00:00Z', zone)).toBe('00:00')
   })
 
   it('names the days next to today', () => {

@@ -2,8 +2,8 @@ import { joined } from './units'
 
 type Look = Intl.DateTimeFormatOptions
 
-const CLOCK: Look = { hour: '2-digit', minute: '2-digit' }
-const DAY: Look = {}
+const CLOCK: Look = { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }
+const DAY: Look = { year: 'numeric', month: '2-digit', day: '2-digit' }
 const WEEKDAY: Look = { weekday: 'short', day: 'numeric', month: 'short' }
 const PARTS: Look = {
   hourCycle: 'h23',
@@ -17,10 +17,10 @@ const PARTS: Look = {
 // Making a formatter costs more than a whole page of times does; each is made once.
 const made = new Map<Look, Map<string, Intl.DateTimeFormat>>()
 
-function formatter(look: Look, zone: string, language = 'en-GB'): Intl.DateTimeFormat {
+function formatter(look: Look, zone: string): Intl.DateTimeFormat {
   const ofLook = made.get(look) ?? new Map<string, Intl.DateTimeFormat>()
   made.set(look, ofLook)
-  const known = ofLook.get(zone) ?? new Intl.DateTimeFormat(language, { ...look, timeZone: zone })
+  const known = ofLook.get(zone) ?? new Intl.DateTimeFormat('en-GB', { ...look, timeZone: zone })
   ofLook.set(zone, known)
   return known
 }
@@ -30,8 +30,15 @@ export function clockTime(instant: string | number | Date, zone: string): string
   return formatter(CLOCK, zone).format(new Date(instant))
 }
 
+/** «2026-11-28». Put together by ourselves: in which order a language writes its dates is not the same in every browser. */
 export function dayOf(instant: string | number | Date, zone: string): string {
-  return formatter(DAY, zone, 'en-CA').format(new Date(instant))
+  const part = partsOf(DAY, zone, new Date(instant))
+  return `${part('year')}-${part('month')}-${part('day')}`
+}
+
+function partsOf(look: Look, zone: string, at: Date): (type: Intl.DateTimeFormatPartTypes) => string {
+  const parts = formatter(look, zone).formatToParts(at)
+  return (type) => parts.find((part) => part.type === type)?.value ?? '0'
 }
 
 /** A day so many days after another, by the calendar: a day of a change of the clocks is shorter or longer than the others. */
@@ -107,8 +114,7 @@ export function fromNow(instant: string | number, now: number): string {
 export function instantOf(local: string, zone: string): Date {
   const asUtc = new Date(`${local}:00Z`)
   const offset = (at: Date) => {
-    const parts = formatter(PARTS, zone, 'en-CA').formatToParts(at)
-    const part = (type: string) => parts.find((p) => p.type === type)?.value ?? '0'
+    const part = partsOf(PARTS, zone, at)
     const shown = Date.UTC(
       Number(part('year')),
       Number(part('month')) - 1,

@@ -122,9 +122,10 @@ export function weight(kg: number, units: Units): string {
     const lb = kg / KG_PER_LB
     return lb < 1 ? joined(figure(lb * 16, lb * 16 < 1 ? 0.05 : 0.1), 'oz') : joined(figure(lb, 0.1), 'lb')
   }
-  if (kg < 0.01) return joined(figure(kg * 1000, 0.1), 'g')
-  if (kg < 1) return joined(figure(kg * 1000, kg < 0.1 ? 1 : 5), 'g')
-  return joined(figure(kg, kg < 10 ? 0.05 : 0.1), 'kg')
+  // Where the finer step would round it up to what the coarser one begins with, the coarser one says it: 1.00 kg and not 1000 g.
+  if (kg < 0.00995) return joined(figure(kg * 1000, 0.1), 'g')
+  if (kg < 0.9975) return joined(figure(kg * 1000, kg < 0.0995 ? 1 : 5), 'g')
+  return joined(figure(kg, kg < 9.975 ? 0.05 : 0.1), 'kg')
 }
 
 /** A volume as a kitchen says it: a splash in millilitres, cups or ounces, and nothing ever as none of a gallon. */

@@ -1,10 +1,9 @@
-import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Page } from '../../api/queries'
 import { answer, network, person, pick, problem, visit, said } from '../../testing/kitchen'
 import BatchPlace from './BatchPlace'
 import { acts, logged, openBatch } from '../../testing/batch'
-import { dueWords, type Due } from './acts'
 
 describe('a pot that held what swims', () => {
   it('is cleaned down before it is filled, and that is logged', async () => {
@@ -195,21 +194,6 @@ describe('a batch at its simmer', () => {
     await waitFor(() => expect(document.activeElement).toBe(next), { timeout: 4000 })
   })
 
-  it('does not log an act twice that is the next one once more', async () => {
-    const { page, sent } = openBatch('batch-prepare-fish')
-    const due = page.card.due[0]!
-    const button = await screen.findByRole<HTMLButtonElement>('button', {
-      name: new RegExp(`^${dueWords(due)}`),
-    })
-    fireEvent.click(button)
-    fireEvent.click(button)
-    fireEvent.keyDown(document.body, { key: 'n' })
-    await logged(sent)
-    expect(button.disabled).toBe(true)
-    expect(button.isConnected).toBe(true)
-    expect(acts(sent)).toHaveLength(1)
-  })
-
   it('puts in what goes in together at one tap, each its own entry', async () => {
     const { page, sent } = openBatch('batch-simmer')
     const add = page.card.due.find((due) => due.kind === 'ADD')!
@@ -229,47 +213,6 @@ describe('a batch at its simmer', () => {
     await screen.findByRole('heading', { level: 1 })
     fireEvent.keyDown(document.body, { key })
     expect(within(await screen.findByRole('dialog')).getByRole('textbox', { name: label })).toBeTruthy()
-  })
-
-  it('proposes for a top-up what it says brings the pot back to its mark', async () => {
-    openBatch('batch-simmer', (page) => ({ ...page, card: { ...page.card, due: [] } }))
-    await screen.findByRole('heading', { level: 1 })
-    fireEvent.keyDown(document.body, { key: 'w' })
-    const sheet = await screen.findByRole('dialog')
-    const proposed = within(sheet).getByRole<HTMLInputElement>('textbox', { name: 'Water added' }).value
-    expect(Number(proposed)).toBeGreaterThan(0)
-    expect(said(within(sheet).getByText(/bring it back to the mark/))).toContain(
-      `${Number(proposed).toFixed(1)} L`,
-    )
-  })
-
-  it('says at the strainer how much fat is no part of what comes out, until it was lifted', async () => {
-    const before = answer<Page>('batch-bring-up')
-    const strain: Due = {
-      ...before.card.due[0]!,
-      kind: 'STRAIN',
-      asks: true,
-      becomes: [{ kind: 'strained', figures: { passes: 2 } }],
-    }
-    const fat = before.ledger.entries.find((entry) => entry.cause === 'FAT_LIFTED')!.litres
-    expect(fat).toBeGreaterThan(0.1)
-    const straining = (page: Page) => ({ ...page, card: { ...page.card, due: [strain] } })
-    openBatch('batch-bring-up', straining)
-    fireEvent.click(await screen.findByRole('button', { name: /^Strain and measure/ }))
-    expect(said(await screen.findByText(/without its fat/))).toContain(
-      `about ${fat.toFixed(1)} L float on it`,
-    )
-    cleanup()
-    openBatch('batch-bring-up', (page) => ({
-      ...straining(page),
-      events: [
-        ...page.events,
-        { ...page.events[0]!, id: 'fat', kind: 'degreased', figures: { litres: fat } },
-      ],
-    }))
-    fireEvent.click(await screen.findByRole('button', { name: /^Strain and measure/ }))
-    expect(await screen.findByText(/Ladle from the top/)).toBeTruthy()
-    expect(screen.queryByText(/without its fat/)).toBeNull()
   })
 
   it('is given up only after a second word', async () => {
@@ -350,45 +293,6 @@ describe('a batch before its water', () => {
     await screen.findByRole('heading', { level: 1 })
     fireEvent.keyDown(document.body, { key: 'n' })
     expect((await logged(sent))[0]).toMatchObject({ kind: 'turned' })
-  })
-})
-
-describe('a batch that was given up', () => {
-  const given = (page: Page): Page => ({
-    ...page,
-    card: { ...page.card, stage: 'ABANDONED', due: [] },
-    path: [...page.path, { stage: 'ABANDONED', at: page.card.readyAt }],
-    events: [
-      ...page.events,
-      {
-        ...page.events[0]!,
-        id: 'given-up',
-        kind: 'abandoned',
-        figures: { words: 'the frames smelt' },
-        withdrawn: false,
-      },
-    ],
-  })
-
-  it('says by whom and why, and tells no times of what will not come', async () => {
-    openBatch('batch-prepare-fish', given)
-    expect(said(await screen.findByRole('region', { name: 'Given up' }))).toMatch(
-      / by .*: the frames smelt\./,
-    )
-    const stages = within(screen.getByRole('list', { name: 'Stages' })).getAllByRole('listitem')
-    expect(said(stages.find((stage) => stage.getAttribute('aria-current') === 'step'))).toBe(
-      'Preparegiven up',
-    )
-    expect(said(stages[stages.length - 1])).toBe('Store–')
-    expect(screen.queryByText(/^Cooling:/)).toBeNull()
-    expect(screen.queryByRole('img', { name: /^Ledger of litres/ })).toBeNull()
-  })
-
-  it('keeps the account of litres of a pot that had its water', async () => {
-    openBatch('batch-simmer', given)
-    expect(await screen.findByRole('img', { name: /^Ledger of litres/ })).toBeTruthy()
-    expect(screen.queryByRole('button', { name: 'Level' })).toBeNull()
-    expect(screen.queryByRole('button', { name: 'Something happened' })).toBeNull()
   })
 })
 
