@@ -22,7 +22,7 @@ describe('time', () => {
 
   it('tells a day by its figures, in whatever order this browser writes a date', () => {
     const written = vi
-      .spyOn(Intl.DateTimeFormat.prototype, 'format', 'get')
+      .spyOn(Intl.DateTimeFormat.prototype as { format: object }, 'format', 'get')
       .mockReturnValue(() => '03/03/2026')
     expect(dayOf(now, zone)).toBe('2026-03-03')
     expect(dayOf('2026-03-03T23:30:00Z', zone)).toBe('2026-03-04')
