@@ -56,8 +56,7 @@ export function dayTime(instant: string | number | Date, now: number, zone: stri
   if (day === today) return time
   if (day === daysAfter(today, 1)) return `tomorrow ${time}`
   if (day === daysAfter(today, -1)) return `yesterday ${time}`
-  const date = formatter(WEEKDAY, zone).format(new Date(instant))
-  return `${date} ${time}`
+  return `${weekday(zone, new Date(instant))} ${time}`
 }
 
 const SHORT_DAY: Look = { weekday: 'short' }
@@ -75,8 +74,11 @@ export function shortTime(instant: string | number | Date, now: number, zone: st
 
 /** A day without a time: «Fri 27 Nov». */
 export function plainDay(day: string): string {
-  return formatter(WEEKDAY, 'UTC').format(new Date(`${day}T12:00:00Z`))
+  return weekday('UTC', new Date(`${day}T12:00:00Z`))
 }
+
+/** Some browsers put a comma after the day of the week. */
+const weekday = (zone: string, at: Date) => formatter(WEEKDAY, zone).format(at).replace(',', '')
 
 const DAY_MIN = 24 * 60
 const TWO_DAYS_MIN = 2 * DAY_MIN
