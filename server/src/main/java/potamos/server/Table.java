@@ -26,6 +26,9 @@ public final class Table {
 
     private static final int MOST_LINES = 500;
 
+    /** So many more lines that will not do are told of at once. */
+    private static final int MOST_BAD_LINES = 19;
+
     private final List<NamedCsvRecord> lines;
     private final String whole;
 
@@ -64,10 +67,11 @@ public final class Table {
      * @param owner whose lines they are, so that the same table of somebody else has other ids
      * @param each  takes a line and an id that the same line of the same table always has, so that one that is sent again does nothing more
      * @return the ids
-     * @throws Refusal with the number of the first line that will not do
+     * @throws Refusal with the number of the first line that will not do; those of other lines are suppressed in it
      */
     public List<String> each(String owner, BiConsumer<Line, String> each) {
         List<String> ids = new ArrayList<>();
+        List<Refusal> bad = new ArrayList<>();
         for (NamedCsvRecord line : lines) {
             String id = UUID.nameUUIDFromBytes((owner + "\n" + line.getStartingLineNumber() + "\n" + whole)
                             .getBytes(StandardCharsets.UTF_8))
@@ -75,9 +79,14 @@ public final class Table {
             try {
                 each.accept(new Line(line), id);
             } catch (Refusal refusal) {
-                throw refusal.in("line " + line.getStartingLineNumber() + ": ");
+                bad.add(refusal.in("line " + line.getStartingLineNumber() + ": "));
             }
             ids.add(id);
+        }
+        if (!bad.isEmpty()) {
+            Refusal first = bad.get(0);
+            bad.stream().skip(1).limit(MOST_BAD_LINES).forEach(first::addSuppressed);
+            throw first;
         }
         return ids;
     }
@@ -120,9 +129,18 @@ public final class Table {
     /** A line by the names of its fields. */
     public record Line(NamedCsvRecord fields) {
 
-        /** What stands in a field; nothing where it is empty or not there. */
+        /** What stands in a field; nothing where it is empty or not there. Headings may be written as {@code use by}, {@code use_by} or {@code Use-By}. */
         public Optional<String> maybe(String field) {
-            return fields.findField(field).map(String::trim).filter(word -> !word.isEmpty());
+            return fields.getHeader().stream()
+                    .filter(heading -> plain(heading).equals(plain(field)))
+                    .findFirst()
+                    .flatMap(fields::findField)
+                    .map(String::trim)
+                    .filter(word -> !word.isEmpty());
+        }
+
+        private static String plain(String heading) {
+            return lower(heading).replaceAll("[^\\p{Alnum}]+", " ").strip();
         }
 
         /** @throws Refusal where it is empty or not there */

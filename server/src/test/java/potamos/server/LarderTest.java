@@ -290,9 +290,16 @@ class LarderTest {
         String id = in.at("/0/id").asString();
         assertThat(cook.post("/api/larder/table", "text/csv", good).at("/0/id").asString())
                 .isEqualTo(id);
-        Visitor.Answer bad = cook.post("/api/larder/table", "text/csv", good + "moonrock;1;;;;\n");
+        Visitor.Answer bad = cook.post("/api/larder/table", "text/csv", good + "moonrock;1;;;;\nonion;-2;;;;\n");
         assertThat(bad.status()).isEqualTo(422);
         assertThat(bad.reason("line 4: goods")).isNotEmpty();
+        assertThat(bad.at("/fields").propertyNames()).containsExactly("line 4: goods", "line 5: kg");
+        // A heading is known however a spreadsheet spells it.
+        String spelled = good.replace("use by", "Use_By").replace("Hill Farm", "Dale Farm");
+        assertThat(cook.post("/api/larder/table", "text/csv", spelled)
+                        .at("/0/useBy")
+                        .asString())
+                .isEqualTo(in.at("/0/useBy").asString());
         String csv = new String(cook.get("/api/larder/boxes.csv").raw().body());
         assertThat(csv).contains(id).contains("12.500").contains("T-77");
     }

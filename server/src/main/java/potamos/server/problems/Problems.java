@@ -68,11 +68,20 @@ public class Problems {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> refusal(Refusal refusal) {
-        FieldProblem problem = refusal.hasRange()
+        Map<String, FieldProblem> fields = new LinkedHashMap<>();
+        fields.put(refusal.field(), problem(refusal));
+        for (Throwable other : refusal.getSuppressed()) {
+            if (other instanceof Refusal also) {
+                fields.putIfAbsent(also.field(), problem(also));
+            }
+        }
+        return problem(HttpStatus.UNPROCESSABLE_CONTENT, "refused", refusal.getMessage(), fields);
+    }
+
+    private static FieldProblem problem(Refusal refusal) {
+        return refusal.hasRange()
                 ? new FieldProblem(refusal.getMessage(), refusal.low(), refusal.high(), refusal.unit())
                 : new FieldProblem(refusal.getMessage(), null, null, null);
-        return problem(
-                HttpStatus.UNPROCESSABLE_CONTENT, "refused", refusal.getMessage(), Map.of(refusal.field(), problem));
     }
 
     @ExceptionHandler
