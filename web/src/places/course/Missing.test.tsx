@@ -4,6 +4,7 @@ import { setServerTime } from '../../api/clock'
 import type { Schemas } from '../../api/client'
 import { answer, network, person, pick, problem, said, visit, type Answers } from '../../testing/kitchen'
 import { wayOutName } from '../../words/en'
+import { weight } from '../../words/units'
 import { HitNow } from './HitNow'
 import { Missing } from './Missing'
 
@@ -14,7 +15,13 @@ const gone = () => new Response(null, { status: 204 })
 describe('what is missing', () => {
   const open = (more: Answers = {}, who = person()) => {
     setServerTime(answer<{ now: string }>('range').now)
-    const sent = network({ '/api/kitchen': answer('kitchen'), 'GET /api/kitchen/outages': [], ...more })
+    const sent = network({
+      '/api/kitchen': answer('kitchen'),
+      '/api/larder/goods': answer('goods'),
+      '/api/larder': answer('boxes'),
+      'GET /api/kitchen/outages': [],
+      ...more,
+    })
     visit(<Missing />, { who })
     return sent
   }
@@ -40,6 +47,23 @@ describe('what is missing', () => {
     expect(body.trouble.outage).toMatchObject({ kind: 'VESSEL' })
     expect(body.way).toEqual(first.taking)
     await expect.poll(() => screen.queryByRole('dialog')).toBeNull()
+  })
+
+  it('tells of bones that did not come what the larder has of them all the same', async () => {
+    const boxes = answer<Schemas['BoxView'][]>('boxes')
+    const carcass = boxes.filter((box) => box.goods === 'chicken-carcass')
+    const kg = carcass.reduce((sum, box) => sum + box.leftKg, 0)
+    const sent = open({
+      'POST /api/course/ways-out': NONE,
+      'POST /api/kitchen/outages': new Response(null, { status: 201 }),
+    })
+    await tell('Did not come: chicken carcass, raw')
+    expect(kg).toBeGreaterThan(0)
+    expect(said(await screen.findByText(/lie in the larder/))).toContain(said({ textContent: weight(kg, 'metric') }))
+    fireEvent.click(await screen.findByRole('button', { name: 'Write it down' }))
+    await expect
+      .poll(() => sent.find((s) => s.method === 'POST' && s.path === '/api/kitchen/outages')?.body)
+      .toMatchObject({ kind: 'BED', thingId: 'chicken-carcass' })
   })
 
   it('says where nothing is hit, and writes it down', async () => {

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { api, data, newId } from '../../api/client'
 import { now } from '../../api/clock'
+import { useBoxes, useGoods } from '../../api/larder'
 import { useChange, useKitchen, useWaysOut } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { MomentField } from '../../kit/MomentField'
@@ -23,17 +24,20 @@ export function TroubleSheet({ onClose }: { onClose: () => void }) {
   const { zone } = useVisit()
   const units = useUnits()
   const kitchen = useKitchen()
+  const goods = useGoods()
   const [id] = useState(newId)
   const [what, setWhat] = useState<string>()
   const [until, setUntil] = useState(() => localOf(now() + FOUR_HOURS, zone))
   const [cooks, setCooks] = useState<number | undefined>(1)
   const [reason, setReason] = useState('')
   const it = kitchen.data
+  const beds = (goods.data ?? []).filter((one) => one.bed)
   const things = it
     ? [
         ...it.vessels.map((v) => ({ kind: 'VESSEL' as const, id: v.id, name: v.name })),
         ...it.burners.map((b) => ({ kind: 'BURNER' as const, id: b.id, name: b.name })),
         ...it.ovens.map((o) => ({ kind: 'OVEN' as const, id: o.id, name: o.name })),
+        ...beds.map((b) => ({ kind: 'BED' as const, id: b.id, name: b.name })),
       ]
     : []
   const thing = things.find((one) => one.id === what)
@@ -63,6 +67,7 @@ export function TroubleSheet({ onClose }: { onClose: () => void }) {
     <Sheet title="Something is missing" open onClose={onClose}>
       <div className="grid gap-5">
         <SelectField label="What" value={what ?? ''} onValue={setWhat} empty="Choose" options={options} />
+        {thing?.kind === 'BED' && <InTheLarder goods={thing.id} />}
         {what === COOKS && (
           <NumberField
             label="How many fewer"
@@ -114,5 +119,24 @@ export function TroubleSheet({ onClose }: { onClose: () => void }) {
         )}
       </div>
     </Sheet>
+  )
+}
+
+/** What there is of it all the same: whoever finds it enough misses nothing. */
+function InTheLarder({ goods }: { goods: string }) {
+  const units = useUnits()
+  const boxes = useBoxes()
+  if (!boxes.data) return null
+  const kg = boxes.data.pages
+    .flat()
+    .filter((box) => box.goods === goods && box.leftKg > 0)
+    .reduce((sum, box) => sum + box.leftKg, 0)
+  return (
+    <p className="text-18 m-0">
+      {kg > 0
+        ? `${units.kg(kg)} of it lie in the larder; where they are enough, nothing is missing.`
+        : 'None of it lies in the larder.'}{' '}
+      <span className="text-quiet">Nothing is laid to begin with it before it is there.</span>
+    </p>
   )
 }

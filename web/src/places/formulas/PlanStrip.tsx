@@ -32,6 +32,8 @@ function takenWords(taken: NonNullable<NonNullable<Charge['plan']>['taken']>, ch
       return `Another batch is in ${charge.roast?.oven ?? 'the oven'} then.`
     case 'STRAINERS':
       return 'Every strainer set is in use or being washed then: it is strained a little later, or start at another time.'
+    case 'BED':
+      return 'What it is made of did not come, and is not there when it would be weighed in. Start it later, or say under Course that it is there again.'
     case 'VESSEL':
     case 'CONTAINER':
       return undefined

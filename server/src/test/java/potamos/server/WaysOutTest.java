@@ -91,6 +91,40 @@ class WaysOutTest {
         assertThat(chef.get("/api/kitchen/outages").body()).isEmpty();
     }
 
+    /** Its bones did not come: it waits for them, drafted or accepted, and once they are there again nothing is in its way. */
+    @Test
+    void aBatchWaitsForItsBones() {
+        String call = house.call(6, Duration.ofHours(20));
+        JsonNode draft = course().at("/drafts/0");
+        Instant until = at(draft, "start").plus(Duration.ofHours(3));
+        String trouble = """
+                {"kind": "OUTAGE", "id": "%s",
+                 "outage": {"kind": "BED", "thingId": "chicken-carcass", "until": "%s", "reason": "the van broke down"}}
+                """.formatted(UUID.randomUUID(), until);
+        Visitor.Answer nothing = look(trouble.replace("chicken-carcass", "fish-frames"));
+        assertThat(nothing.status()).as("%s", nothing.body()).isEqualTo(200);
+        assertThat(nothing.at("/ways")).isEmpty();
+        assertThat(look(trouble.replace("chicken-carcass", "moonrock")).status())
+                .isEqualTo(404);
+        JsonNode drafted = look(trouble).at("/ways/0");
+        assertThat(at(drafted.at("/moved/0/to"), "start")).isAfterOrEqualTo(until);
+        String batch = accepted(draft);
+        Visitor.Answer looked = look(trouble);
+        JsonNode way = looked.at("/ways/0");
+        assertThat(way.at("/taking/moves/0/batchId").asString())
+                .as("%s", looked.body())
+                .isEqualTo(batch);
+        assertThat(way.at("/told/0/callId").asString()).isEqualTo(call);
+        assertThat(at(way.at("/moved/0/to"), "start")).isAfterOrEqualTo(until);
+        assertThat(take(trouble, looked.body(), 0).status()).isEqualTo(204);
+        JsonNode missing = chef.get("/api/kitchen/outages").at("/0");
+        assertThat(missing.path("name").asString()).containsIgnoringCase("chicken");
+        assertThat(course().path("broken")).isEmpty();
+        assertThat(chef.delete("/api/kitchen/outages/" + missing.path("id").asString())
+                        .status())
+                .isEqualTo(204);
+    }
+
     /** Accepted and not begun, it moves into another pot: the old batch is given up, the new one is made for the same call, with the same choices. */
     @Test
     void anAcceptedBatchThatNobodyHasBegunMoves() {

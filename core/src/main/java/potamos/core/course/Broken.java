@@ -26,6 +26,8 @@ public record Broken(Rule rule, List<String> drafts, String thing, Instant from,
         NOT_IN_THE_PAST,
         /** A vessel, burner, oven, or more containers than there are, taken twice at once. */
         TAKEN_TWICE,
+        /** What it is made of did not come. */
+        BED_THERE,
         /** Between stocks that leave something of themselves the vessel is cleaned down, not only washed. */
         CLEANED_DOWN,
         /** Nobody is there while somebody must be. */

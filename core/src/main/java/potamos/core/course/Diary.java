@@ -32,6 +32,9 @@ final class Diary {
     private final Map<String, List<Entry>> entries = new HashMap<>();
     private final List<IceBin.Use> ice;
 
+    /** Whether anything that batches are made of is missing; most often nothing is. */
+    private final boolean lacks;
+
     Diary(Course begun) {
         this.equipment = begun.equipment();
         this.now = begun.now();
@@ -42,6 +45,7 @@ final class Diary {
                 .toList());
         this.absent.add(new Footprint.Span(begun.until().getEpochSecond(), Long.MAX_VALUE));
         this.ice = new ArrayList<>(begun.busy().ice());
+        this.lacks = begun.busy().uses().stream().anyMatch(use -> use.kind() == Use.Kind.BED && use.amount() > 0);
         begun.busy().uses().forEach(use -> take(use, Optional.empty()));
         begun.drafts().forEach(this::add);
     }
@@ -132,7 +136,8 @@ final class Diary {
         }
         for (Footprint.Thing thing : batch.things()) {
             if (!thing.kind().counted()) {
-                entries.getOrDefault(key(thing.kind(), thing.name()), List.of())
+                entries.getOrDefault(key(thing.kind(), thing.name()), List.of()).stream()
+                        .filter(other -> other.amount() > 0)
                         .forEach(other -> barred.add(barred(other, thing, batch.family())));
             }
         }
@@ -162,12 +167,16 @@ final class Diary {
     }
 
     private Optional<Obstacle> against(Footprint.Thing thing, long at, Family family) {
+        if (thing.amount() == 0 && !lacks) {
+            return Optional.empty();
+        }
         List<Entry> others = entries.getOrDefault(key(thing.kind(), thing.name()), List.of());
         long from = thing.from() + at;
         long to = thing.to() + at;
         boolean free = switch (thing.kind()) {
             case VESSEL -> others.stream().allMatch(other -> apart(other, from, to, family));
             case BURNER, OVEN -> others.stream().noneMatch(other -> other.overlaps(from, to));
+            case BED -> others.stream().noneMatch(other -> other.amount() > 0 && other.overlaps(from, to));
             case CONTAINER, STRAINERS -> enough(others, thing, from, to);
         };
         return free ? Optional.empty() : Optional.of(Obstacle.of(thing.kind()));

@@ -55,6 +55,8 @@ public record Equipment(
         return switch (kind) {
             case VESSEL, BURNER, OVEN -> 1;
             case STRAINERS -> strainerSets;
+            // Whatever is told to be missing is more than there is of it.
+            case BED -> 0;
             case CONTAINER ->
                 containers.stream()
                         .filter(owned -> owned.container().name().equals(name))

@@ -12,6 +12,7 @@ public enum Obstacle {
     OVEN(Use.Kind.OVEN),
     CONTAINER(Use.Kind.CONTAINER),
     STRAINERS(Use.Kind.STRAINERS),
+    BED(Use.Kind.BED),
     ICE;
 
     private final Use.Kind thing;

@@ -230,7 +230,7 @@ public final class Puzzle {
 
     private Option option(Footprint takes, List<Starts> starts) {
         List<Thing> things = takes.things().stream()
-                .filter(thing -> !begun.equipment().neverShort(thing.kind()))
+                .filter(thing -> thing.amount() > 0 && !begun.equipment().neverShort(thing.kind()))
                 .map(this::thing)
                 .toList();
         Thing vessel = takes.things().stream()

@@ -98,7 +98,15 @@ record Rules(Course course) {
                         .filter(id -> !id.isEmpty())
                         .distinct()
                         .toList();
-                return Optional.of(new Broken(Broken.Rule.TAKEN_TWICE, whose, mine.name(), at, mine.to()));
+                boolean bed = mine.kind() == Use.Kind.BED;
+                Broken.Rule rule = bed ? Broken.Rule.BED_THERE : Broken.Rule.TAKEN_TWICE;
+                Instant lacksUntil = together.stream()
+                        .map(Owned::use)
+                        .filter(use -> use.amount() > 0)
+                        .map(Use::to)
+                        .max(Comparator.naturalOrder())
+                        .orElseThrow();
+                return Optional.of(new Broken(rule, whose, mine.name(), at, bed ? lacksUntil : mine.to()));
             }
         }
         return Optional.empty();

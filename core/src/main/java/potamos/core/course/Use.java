@@ -12,13 +12,14 @@ import potamos.core.charge.Charge;
 import potamos.core.charge.Roasting;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
+import potamos.core.larder.Goods;
 import potamos.core.quantity.Mass;
 import potamos.core.safety.Allergen;
 
 /**
  * A thing of the kitchen, taken for a while.
  *
- * @param amount how many of it; 1 where there is one
+ * @param amount how many of it; 1 where there is one; 0 where it is only to be there, as what a batch is made of
  */
 public record Use(Kind kind, String name, Instant from, Instant to, int amount) {
 
@@ -28,7 +29,9 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount) 
         BURNER,
         OVEN,
         CONTAINER,
-        STRAINERS;
+        STRAINERS,
+        /** What a batch is made of: only looked for where somebody has told that it did not come. */
+        BED;
 
         /** Whether there are several of it that are as good as each other. */
         boolean counted() {
@@ -43,7 +46,7 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount) 
     public static final Duration WASH = Duration.ofMinutes(10);
 
     /**
-     * What a batch takes while it is made: its vessel with the time to wash it, its burner, the ovens it roasts and simmers in, and a strainer set with the
+     * What a batch takes while it is made: what it is made of when it is weighed in, its vessel with the time to wash it, its burner, the ovens it roasts and simmers in, and a strainer set with the
      * time to wash it, or, after what swims, to clean it down.
      *
      * @param timeline the stages that are left of it
@@ -60,6 +63,10 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount) 
             burner.ifPresent(name -> uses.add(new Use(Kind.BURNER, name, span.from(), span.to(), 1)));
             oven.ifPresent(name -> uses.add(new Use(Kind.OVEN, name, span.from(), span.to(), 1)));
         });
+        timeline.step(Stage.WEIGH_IN)
+                .ifPresent(step -> charge.formula().bed().stream()
+                        .flatMap(share -> Goods.find(share.kind().id()).stream())
+                        .forEach(goods -> uses.add(new Use(Kind.BED, goods.name(), step.from(), step.to(), 0))));
         boolean swims = charge.formula().allergens().stream().anyMatch(Allergen::swims);
         timeline.step(Stage.STRAIN)
                 .ifPresent(step -> uses.add(new Use(

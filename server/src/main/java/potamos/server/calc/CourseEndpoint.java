@@ -95,6 +95,7 @@ class CourseEndpoint {
                 step.from(),
                 step.to(),
                 uses.stream()
+                        .filter(use -> use.amount() > 0)
                         .filter(use ->
                                 use.from().isBefore(step.to()) && step.from().isBefore(use.to()))
                         .map(use -> new CourseJson.UseOut(word(use.kind()), use.name(), use.amount()))

@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.course.Rota;
 import potamos.core.course.Use;
+import potamos.core.larder.Goods;
 import potamos.core.quantity.Refusal;
 import potamos.core.schedule.Planner;
 import potamos.server.KitchenClock;
@@ -21,7 +22,7 @@ import potamos.server.accounts.Role.Right;
 import potamos.server.live.Changes;
 import potamos.server.problems.NotFound;
 
-/** What a kitchen has to do without for a while: a vessel, burner or oven that is out of order, cooks who are away. Plans go around it. */
+/** What a kitchen has to do without for a while: a vessel, burner or oven that is out of order, bones that did not come, cooks who are away. Plans go around it. */
 @Service
 public class Outages {
 
@@ -45,6 +46,8 @@ public class Outages {
         VESSEL(Use.Kind.VESSEL, Kitchens.Equipment.VESSEL),
         BURNER(Use.Kind.BURNER, Kitchens.Equipment.BURNER),
         OVEN(Use.Kind.OVEN, Kitchens.Equipment.OVEN),
+        /** Goods that a stock is made of and that did not come. */
+        BED(Use.Kind.BED, null),
         COOKS(null, null);
 
         private final Use.Kind use;
@@ -59,7 +62,7 @@ public class Outages {
     /**
      * Something that is missing.
      *
-     * @param thingId of equipment; nothing of cooks
+     * @param thingId of equipment, or of what did not come; nothing of cooks
      * @param name    of the thing as it is called today; empty of cooks
      * @param cooks   how many fewer; 0 of a thing
      */
@@ -136,6 +139,12 @@ public class Outages {
 
     /** What a thing is called today; nothing where it is retired. */
     private Optional<String> name(String kitchenId, Kind kind, String thingId) {
+        if (kind == Kind.BED) {
+            return Optional.ofNullable(thingId)
+                    .flatMap(Goods::find)
+                    .filter(Goods::bed)
+                    .map(Goods::name);
+        }
         return kind.equipment == null
                 ? Optional.of("")
                 : kitchens.named(kitchenId, kind.equipment).stream()
@@ -147,7 +156,7 @@ public class Outages {
     /**
      * Something that is missing, as somebody tells it.
      *
-     * @param thingId of equipment; nothing of cooks
+     * @param thingId of equipment, or of what did not come; nothing of cooks
      * @param cooks   how many fewer; nothing is one, and of a thing it does not count
      * @param from    when it begins; nothing is now
      */
