@@ -4,6 +4,7 @@ import { useChange, useOutages } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Heading, Note } from '../../kit/Note'
 import { useMay, useTimes } from '../../kit/session'
+import { capital } from '../../words/en'
 import { TroubleSheet } from './TroubleSheet'
 
 /** What the kitchen has to do without just now, and where that is told. */
@@ -19,7 +20,7 @@ export function Missing() {
   const all = outages.data ?? []
   return (
     <section className="mt-8">
-      <Heading>Out of order, or away</Heading>
+      <Heading>Out of order, away, or not come</Heading>
       {all.length === 0 && <p className="text-18 text-quiet m-0 mb-3">Everything is there, and everybody.</p>}
       <ul className="m-0 mb-3 list-none p-0">
         {all.map((one) => (
@@ -29,8 +30,9 @@ export function Missing() {
           >
             <span>
               <b className="text-ember font-semibold">
-                {one.name || (one.cooks === 1 ? 'One cook' : `${one.cooks} cooks`)}
+                {capital(one.name) || (one.cooks === 1 ? 'One cook' : `${one.cooks} cooks`)}
               </b>
+              {one.kind === 'BED' && ' did not come'}
               {new Date(one.from).getTime() > now && `, from ${day(one.from)}`} until {day(one.until)}
               {one.reason && <span className="text-15 text-quiet block">{one.reason}</span>}
             </span>
