@@ -75,7 +75,7 @@ class CourseTest extends OnADemo {
             assertThat(told).contains("instead of 20.0");
             cook.stumblesNobody();
             wait.getByRole(AriaRole.BUTTON).click();
-            cook.see("Out of order, or away").seeLike("K80.* until tomorrow 17:00");
+            cook.see("Out of order, away, or not come").seeLike("K80.* until tomorrow 17:00");
 
             as(phone, "bram").open("/calls").seeLike("Ilse Varga said").stumblesNobody();
 
