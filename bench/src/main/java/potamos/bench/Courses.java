@@ -108,7 +108,15 @@ public final class Courses {
         Collections.sort(checked);
         System.out.printf(
                 "| %d calls, %d vessels, %d weeks, a vessel out for a day | %.0f ms | %.0f ms | %d | %.1f ms | %.1f ms | %d |%n",
-                calls, vessels, count, at(shown, 0.5), at(shown, 0.95), ways, at(checked, 0.5), at(checked, 0.95));
+                calls,
+                vessels,
+                count,
+                at(shown, 0.5),
+                at(shown, 0.95),
+                ways,
+                at(checked, 0.5),
+                at(checked, 0.95),
+                broken);
     }
 
     private static Course dragged(Course laid, Draft one, Duration later) {

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,7 +30,7 @@ final class Diary {
     private final Equipment equipment;
     private final Instant now;
     private final List<Footprint.Span> absent;
-    private final Map<String, List<Entry>> entries = new HashMap<>();
+    private final Map<Use.Kind, Map<String, List<Entry>>> entries = new EnumMap<>(Use.Kind.class);
     private final List<IceBin.Use> ice;
 
     /** Whether anything that batches are made of is missing; most often nothing is. */
@@ -57,12 +58,13 @@ final class Diary {
     }
 
     private void take(Use use, Optional<Family> family) {
-        entries.computeIfAbsent(key(use.kind(), use.name()), name -> new ArrayList<>())
+        entries.computeIfAbsent(use.kind(), kind -> new HashMap<>())
+                .computeIfAbsent(use.name(), name -> new ArrayList<>())
                 .add(new Entry(use.from().getEpochSecond(), use.to().getEpochSecond(), use.amount(), family));
     }
 
-    private static String key(Use.Kind kind, String name) {
-        return kind.ordinal() + name;
+    private List<Entry> of(Footprint.Thing thing) {
+        return entries.getOrDefault(thing.kind(), Map.of()).getOrDefault(thing.name(), List.of());
     }
 
     /** The latest start that may be, from one going back as far as now. */
@@ -136,7 +138,7 @@ final class Diary {
         }
         for (Footprint.Thing thing : batch.things()) {
             if (!thing.kind().counted()) {
-                entries.getOrDefault(key(thing.kind(), thing.name()), List.of()).stream()
+                of(thing).stream()
                         .filter(other -> other.amount() > 0)
                         .forEach(other -> barred.add(barred(other, thing, batch.family())));
             }
@@ -170,7 +172,7 @@ final class Diary {
         if (thing.amount() == 0 && !lacks) {
             return Optional.empty();
         }
-        List<Entry> others = entries.getOrDefault(key(thing.kind(), thing.name()), List.of());
+        List<Entry> others = of(thing);
         long from = thing.from() + at;
         long to = thing.to() + at;
         boolean free = switch (thing.kind()) {
