@@ -1,5 +1,13 @@
-import { useEffect, useMemo, useRef, useState, useSyncExternalStore, type ReactNode } from 'react'
-import { NavLink, useNavigate } from 'react-router'
+import {
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react'
+import { NavLink, useLocation, useNavigate } from 'react-router'
 import { kitchenTime } from '../api/clock'
 import { act, forgetLast, log, useOutbox } from '../api/outbox'
 import { onSeen, seenAt } from '../offline/seen'
@@ -43,6 +51,7 @@ export function Shell({
   const outbox = useOutbox()
   const undo = useUndo()
   const foot = useFoot()
+  const bar = usePlaceInSight()
   useKeys(
     useMemo(
       () => ({ '?': () => setKeysOpen(true), g: () => void navigate('/range'), z: () => void undo?.() }),
@@ -65,7 +74,7 @@ export function Shell({
         >
           <Wordmark narrow />
         </NavLink>
-        <nav aria-label="Places" className="-mx-[6px] flex flex-1 overflow-x-auto">
+        <nav ref={bar} aria-label="Places" className="-mx-[6px] flex flex-1 overflow-x-auto">
           {places
             .filter((place) => may(place.right))
             .map((place) => (
@@ -162,6 +171,19 @@ const legend: [string, string][] = [
   ['border-ink border-t-2 border-dotted', 'as it will most likely go on'],
   ['bg-ink/20 h-5', 'the band: four times of five it lies within'],
 ]
+
+/** On a narrow screen the bar is longer than there is room for: where one is stands in the middle of it. */
+function usePlaceInSight() {
+  const bar = useRef<HTMLElement>(null)
+  const { pathname } = useLocation()
+  useLayoutEffect(() => {
+    const here = bar.current?.querySelector<HTMLElement>('[aria-current]')
+    if (!bar.current || !here) return
+    const middle = here.offsetLeft - bar.current.offsetLeft + here.offsetWidth / 2
+    bar.current.scrollLeft = middle - bar.current.clientWidth / 2
+  }, [pathname])
+  return bar
+}
 
 /** Tells how high the lower edge is taken, so that what hangs there on a narrow screen hangs above it. */
 function useFoot() {

@@ -59,7 +59,9 @@ describe('what is missing', () => {
     })
     await tell('Did not come: chicken carcass, raw')
     expect(kg).toBeGreaterThan(0)
-    expect(said(await screen.findByText(/lie in the larder/))).toContain(said({ textContent: weight(kg, 'metric') }))
+    expect(said(await screen.findByText(/lie in the larder/))).toContain(
+      said({ textContent: weight(kg, 'metric') }),
+    )
     fireEvent.click(await screen.findByRole('button', { name: 'Write it down' }))
     await expect
       .poll(() => sent.find((s) => s.method === 'POST' && s.path === '/api/kitchen/outages')?.body)
