@@ -8,6 +8,7 @@ import { question, type Due } from './acts'
 export function Advice({ kind, page, due }: { kind: string; page: Page; due?: Due }) {
   const units = useUnits()
   const pot = page.card.pot
+  const fat = fatOnIt(page)
   switch (kind) {
     case 'weighed-in':
       return (
@@ -40,8 +41,8 @@ export function Advice({ kind, page, due }: { kind: string; page: Page; due?: Du
         <p className="text-18 m-0">
           Expected {units.estimate(page.card.expectedL)}, likely {units.spread(page.card.expectedL)}. Ladle
           from the top, in small loads, {page.passes === 1 ? 'one pass' : `${page.passes} passes`}.
-          {fatOnIt(page) > 0.05 &&
-            ` Read the stock without its fat: about ${units.litres(fatOnIt(page))} float on it until they are lifted.`}
+          {fat > 0.05 &&
+            ` Read the stock without its fat: about ${units.litres(fat)} float on it until they are lifted.`}
         </p>
       )
     case 'reduced':

@@ -43,7 +43,7 @@ export function BatchActs({
   const { card } = page
   const [next, ...later] = card.due
   const onShelf = page.storedL > 0
-  const given = card.stage === 'ABANDONED'
+  const givenUp = card.stage === 'ABANDONED'
   return (
     <section aria-label="Acts">
       <Heading aside={next && new Date(next.lateAt).getTime() < now ? costName[next.cost] : undefined}>
@@ -65,7 +65,7 @@ export function BatchActs({
           ))}
         </ol>
       )}
-      {may('ACT') && card.pot.filled && card.strainedL === undefined && !given && (
+      {may('ACT') && card.pot.filled && card.strainedL === undefined && !givenUp && (
         <div className="mt-5 flex flex-wrap gap-2">
           <Button onClick={() => onAsk('level-read')}>Level</Button>
           <Button onClick={() => onAsk('temperature-read')}>Temperature</Button>
@@ -80,9 +80,9 @@ export function BatchActs({
           )}
         </div>
       )}
-      {may('ACT') && !given && <Mishaps page={page} onAsk={onAsk} />}
+      {may('ACT') && !givenUp && <Mishaps page={page} onAsk={onAsk} />}
       <StandsOn page={page} />
-      {may('JUDGE') && card.strainedL === undefined && !given && <GiveUp page={page} />}
+      {may('JUDGE') && card.strainedL === undefined && !givenUp && <GiveUp page={page} />}
     </section>
   )
 }

@@ -54,9 +54,9 @@ function Batch({ page }: { page: Page }) {
   const [asked, setAsked] = useState<SheetName>()
   useBatchKeys(page, setAsked)
   const inPot = !['COOL', 'STORE', 'ON_SHELF', 'DONE'].includes(card.stage)
-  const stopped = card.stage === 'ABANDONED'
+  const givenUp = card.stage === 'ABANDONED'
   /** Whether there is anything of it that could be told: a pot that was never filled has given nothing away. */
-  const ran = !stopped || card.pot.filled
+  const ran = !givenUp || card.pot.filled
   const late = card.lateMin > 0
   return (
     <>
@@ -103,11 +103,11 @@ function Batch({ page }: { page: Page }) {
       <Steps page={page} />
       <Short page={page} />
       {page.salted && <Salted page={page} />}
-      {!stopped && <ChoreLine page={page} />}
+      {!givenUp && <ChoreLine page={page} />}
       <CleanDown page={page} />
       {page.weighing && <BatchWeighing page={page} weighing={page.weighing} />}
       <div className="mt-5 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-        {stopped ? (
+        {givenUp ? (
           <GivenUp page={page} />
         ) : (
           <section aria-label={inPot ? 'The pot' : 'Cooling'}>

@@ -6,9 +6,9 @@ import { duration } from '../../words/time'
 /** The stages on one line: done, now, and when the rest begins by the plan as it has moved; of what was given up, as far as it came. */
 export function Steps({ page }: { page: Page }) {
   const { time } = useTimes()
-  const stopped = page.card.stage === 'ABANDONED'
+  const givenUp = page.card.stage === 'ABANDONED'
   const entered = new Set(page.path.map((p) => p.stage))
-  const here = stopped
+  const here = givenUp
     ? page.planned.reduce((last, step, index) => (entered.has(step.stage) ? index : last), 0)
     : page.planned.findIndex((step) => step.stage === page.card.stage)
   const past = ['ON_SHELF', 'DONE'].includes(page.card.stage)
@@ -25,11 +25,16 @@ export function Steps({ page }: { page: Page }) {
       </>
     )
   }
+  const when = (step: (typeof page.planned)[number], state: 'done' | 'now' | 'ahead') => {
+    if (state === 'done') return went(step)
+    if (givenUp) return state === 'now' ? 'given up' : '–'
+    const moved = page.outlook.find((o) => o.stage === step.stage) ?? step
+    return state === 'ahead' ? time(moved.from) : `to ${time(moved.to)}`
+  }
   return (
     <ol aria-label="Stages" className="m-0 flex list-none gap-0 overflow-x-auto p-0">
       {page.planned.map((step, index) => {
         const state = index < at ? 'done' : index === at ? 'now' : 'ahead'
-        const moved = page.outlook.find((o) => o.stage === step.stage)
         const look = {
           done: 'border-river text-quiet',
           now: 'border-ember text-ink',
@@ -44,17 +49,7 @@ export function Steps({ page }: { page: Page }) {
             <span className={`text-15 block ${state === 'now' ? 'font-bold' : 'font-semibold'}`}>
               {stageName[step.stage]}
             </span>
-            <span className="text-13 block">
-              {state === 'done'
-                ? went(step)
-                : stopped
-                  ? state === 'now'
-                    ? 'given up'
-                    : '–'
-                  : state === 'ahead'
-                    ? time(moved?.from ?? step.from)
-                    : `to ${time(moved?.to ?? step.to)}`}
-            </span>
+            <span className="text-13 block">{when(step, state)}</span>
           </li>
         )
       })}

@@ -53,7 +53,10 @@ describe('what is missing', () => {
     const boxes = answer<Schemas['BoxView'][]>('boxes')
     const carcass = boxes.filter((box) => box.goods === 'chicken-carcass')
     const kg = carcass.reduce((sum, box) => sum + box.leftKg, 0)
+    // What nobody may use any more is not there for this.
+    const stopped = { ...carcass[0]!, id: 'stopped', refused: 'STOPPED' as const }
     const sent = open({
+      '/api/larder': [stopped, ...boxes],
       'POST /api/course/ways-out': NONE,
       'POST /api/kitchen/outages': new Response(null, { status: 201 }),
     })

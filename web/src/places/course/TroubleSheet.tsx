@@ -129,7 +129,7 @@ function InTheLarder({ goods }: { goods: string }) {
   if (!boxes.data) return null
   const kg = boxes.data.pages
     .flat()
-    .filter((box) => box.goods === goods && box.leftKg > 0)
+    .filter((box) => box.goods === goods && (box.refused === undefined || box.refused === 'FROZEN'))
     .reduce((sum, box) => sum + box.leftKg, 0)
   return (
     <p className="text-18 m-0">

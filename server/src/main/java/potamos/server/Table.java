@@ -10,8 +10,10 @@ import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.BiConsumer;
@@ -72,12 +74,13 @@ public final class Table {
     public List<String> each(String owner, BiConsumer<Line, String> each) {
         List<String> ids = new ArrayList<>();
         List<Refusal> bad = new ArrayList<>();
+        Map<String, String> headings = headings();
         for (NamedCsvRecord line : lines) {
             String id = UUID.nameUUIDFromBytes((owner + "\n" + line.getStartingLineNumber() + "\n" + whole)
                             .getBytes(StandardCharsets.UTF_8))
                     .toString();
             try {
-                each.accept(new Line(line), id);
+                each.accept(new Line(line, headings), id);
             } catch (Refusal refusal) {
                 bad.add(refusal.in("line " + line.getStartingLineNumber() + ": "));
             }
@@ -89,6 +92,13 @@ public final class Table {
             throw first;
         }
         return ids;
+    }
+
+    /** Headings as they stand, by how {@link Line#plain} has them. */
+    private Map<String, String> headings() {
+        Map<String, String> headings = new HashMap<>();
+        lines.get(0).getHeader().forEach(heading -> headings.putIfAbsent(Line.plain(heading), heading));
+        return headings;
     }
 
     /** The lines of a table that goes out, one after another. */
@@ -126,14 +136,16 @@ public final class Table {
         return !(value instanceof Number) && text.matches("(?s)[=+\\-@\\t\\r].*") ? "'" + text : text;
     }
 
-    /** A line by the names of its fields. */
-    public record Line(NamedCsvRecord fields) {
+    /**
+     * A line by the names of its fields.
+     *
+     * @param headings as they stand over it, by how they are looked for
+     */
+    public record Line(NamedCsvRecord fields, Map<String, String> headings) {
 
         /** What stands in a field; nothing where it is empty or not there. Headings may be written as {@code use by}, {@code use_by} or {@code Use-By}. */
         public Optional<String> maybe(String field) {
-            return fields.getHeader().stream()
-                    .filter(heading -> plain(heading).equals(plain(field)))
-                    .findFirst()
+            return Optional.ofNullable(headings.get(field))
                     .flatMap(fields::findField)
                     .map(String::trim)
                     .filter(word -> !word.isEmpty());

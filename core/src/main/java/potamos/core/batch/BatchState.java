@@ -180,7 +180,12 @@ public record BatchState(
             Cover cover,
             Optional<Instant> levelRead,
             Optional<Instant> temperatureRead,
-            Optional<Instant> toppedUp) {}
+            Optional<Instant> toppedUp) {
+        /** By how much the bed stands out of the liquor; below nothing while it is covered. */
+        Length bare() {
+            return bedTop.minus(level);
+        }
+    }
 
     /**
      * Times of heating and simmer.

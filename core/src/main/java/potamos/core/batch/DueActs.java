@@ -209,9 +209,9 @@ public final class DueActs {
         boolean warm = readings.isEmpty()
                 || readings.get(readings.size() - 1).temperature().celsius() > WARM_C;
         Duration wanted = readings.isEmpty() ? Duration.ZERO : warm ? COOLING_EVERY : COLD_EVERY;
-        Duration every = Stream.concat(Stream.of(wanted, longestGap()), there(from).stream())
+        Duration every = Stream.of(wanted, longestGap(), there(from).orElse(wanted))
                 .min(Comparator.naturalOrder())
-                .orElse(wanted);
+                .orElseThrow();
         add(Kind.READ_COOLING, from.plus(every), SOON, Cost.SAFETY, usual.cooling());
     }
 

@@ -79,7 +79,8 @@ final class DuePot {
             kelpOut(expectedAt(Math.min(Taint.KELP_LIFTED_C, simmerC)));
         }
         List<Proposal> down = List.of(Proposal.of(PotEvent.SimmerReached.KIND));
-        boolean boilsDry = state.pot().simmers().isPresent() && bareCm() > 0;
+        boolean boilsDry =
+                state.pot().simmers().isPresent() && state.pot().bare().cm() > 0;
         acts.add(DueAct.of(
                 Kind.TURN_DOWN, simmerC, simmers(simmerC), TURN_DOWN_SOON, boilsDry ? Cost.YIELD : Cost.CLARITY, down));
         if (boilsDry) {
@@ -164,7 +165,7 @@ final class DuePot {
     private void turnDown(Instant since) {
         double to = plan.charge().run().simmerAt().celsius();
         List<Proposal> down = List.of(Proposal.of(PotEvent.TurnedDown.KIND));
-        Cost cost = bareCm() > 0 ? Cost.YIELD : Cost.CLARITY;
+        Cost cost = state.pot().bare().cm() > 0 ? Cost.YIELD : Cost.CLARITY;
         acts.add(DueAct.of(Kind.TURN_DOWN, to, since, Duration.ZERO, cost, down));
     }
 
@@ -217,14 +218,9 @@ final class DuePot {
         }
     }
 
-    /** By how much the bed stands out of the liquor. */
-    private double bareCm() {
-        return state.pot().bedTop().minus(state.pot().level()).cm();
-    }
-
     /** The bed stands bare: since when, by how far. */
     private void topUpNow() {
-        add(Kind.TOP_UP, passed(-bareCm() / cmPerH()), Duration.ZERO, Cost.YIELD, usual.topUp());
+        add(Kind.TOP_UP, hoursFromNow(-state.pot().bare().cm() / cmPerH()), Duration.ZERO, Cost.YIELD, usual.topUp());
     }
 
     /** How fast the level falls by the steam that leaves now. */
@@ -235,7 +231,7 @@ final class DuePot {
     }
 
     /** So many hours from now, or ago; what a reading or water has changed since is no older than that. */
-    private Instant passed(double hours) {
+    private Instant hoursFromNow(double hours) {
         Instant reckoned = now.plus(Duration.ofSeconds((long) (hours * 3600)));
         Instant earliest = Stream.of(
                         state.pot().levelRead(),
@@ -252,7 +248,7 @@ final class DuePot {
     private void topUp(Instant end) {
         TopUpPolicy policy = TopUpPolicy.of(plan.charge().run());
         double below = state.pot().mark().minus(state.pot().level()).cm();
-        if (bareCm() > 0) {
+        if (state.pot().bare().cm() > 0) {
             topUpNow();
             return;
         }
@@ -271,7 +267,7 @@ final class DuePot {
                         below, missing.litres(), state.pot().liquor().litres()),
                 state.pot().steamLPerH(),
                 cmPerH());
-        Instant byLevel = passed(hours);
+        Instant byLevel = hoursFromNow(hours);
         Instant due = byLevel.isBefore(last) ? byLevel : last;
         add(Kind.TOP_UP, due, TopUpPolicy.MAY_WAIT, Cost.YIELD, usual.topUp());
     }

@@ -85,7 +85,7 @@ public final class Proposals {
     /** Litres that bring it back to its mark, as far as its policy does; a bed that stands bare is brought back all the way, whatever the policy. */
     Proposal topUp() {
         double missing = state.pot().toMark().litres();
-        boolean bare = state.pot().bedTop().compareTo(state.pot().level()) > 0;
+        boolean bare = state.pot().bare().cm() > 0;
         double toMark = Math.max(
                 LEAST_TOP_UP_L,
                 bare ? missing : TopUpPolicy.of(run).amount(missing).litres());

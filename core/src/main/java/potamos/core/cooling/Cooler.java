@@ -215,11 +215,6 @@ public final class Cooler {
         return Mass.ofKg(kj / (Water.MELTING_KJ_PER_KG + Water.HEAT_KJ_PER_KG_K * BATH_END_C));
     }
 
-    /** Ice that a bath with its water needs to take a stock from one temperature to another, with what melts into the kitchen meanwhile. */
-    public static Mass iceNeeded(Volume stock, Temperature from, Temperature to, Medium.IceBath bath) {
-        return iceForBath(stock, from, to, bath.water(), bath.drawnAt());
-    }
-
     /**
      * The bath that is made ready for a stock: water, and the ice that this and the stock need, with what melts into the kitchen meanwhile.
      *
@@ -231,7 +226,13 @@ public final class Cooler {
         return new Medium.IceBath(iceForBath(stock, from, to, water, tap), water, tap, true);
     }
 
-    private static Mass iceForBath(Volume stock, Temperature from, Temperature to, Mass water, Temperature drawnAt) {
+    /**
+     * Ice that a bath needs to take a stock from one temperature to another, with what melts into the kitchen meanwhile.
+     *
+     * @param water   in it
+     * @param drawnAt temperature of that
+     */
+    public static Mass iceForBath(Volume stock, Temperature from, Temperature to, Mass water, Temperature drawnAt) {
         double end = Math.min(BATH_END_C, to.celsius());
         double kj = stock.litres() * STOCK_KJ_PER_KG_K * Math.max(0, from.above(to))
                 + water.kg() * Water.HEAT_KJ_PER_KG_K * Math.max(0, drawnAt.celsius() - end);

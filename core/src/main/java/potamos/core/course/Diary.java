@@ -33,9 +33,6 @@ final class Diary {
     private final Map<Use.Kind, Map<String, List<Entry>>> entries = new EnumMap<>(Use.Kind.class);
     private final List<IceBin.Use> ice;
 
-    /** Whether anything that batches are made of is missing; most often nothing is. */
-    private final boolean lacks;
-
     Diary(Course begun) {
         this.equipment = begun.equipment();
         this.now = begun.now();
@@ -46,7 +43,6 @@ final class Diary {
                 .toList());
         this.absent.add(new Footprint.Span(begun.until().getEpochSecond(), Long.MAX_VALUE));
         this.ice = new ArrayList<>(begun.busy().ice());
-        this.lacks = begun.busy().uses().stream().anyMatch(use -> use.kind() == Use.Kind.BED && use.amount() > 0);
         begun.busy().uses().forEach(use -> take(use, Optional.empty()));
         begun.drafts().forEach(this::add);
     }
@@ -57,7 +53,11 @@ final class Diary {
         draft.ice().ifPresent(ice::add);
     }
 
+    /** What is only to be there is in nobody's way. */
     private void take(Use use, Optional<Family> family) {
+        if (use.amount() == 0) {
+            return;
+        }
         entries.computeIfAbsent(use.kind(), kind -> new HashMap<>())
                 .computeIfAbsent(use.name(), name -> new ArrayList<>())
                 .add(new Entry(use.from().getEpochSecond(), use.to().getEpochSecond(), use.amount(), family));
@@ -138,9 +138,7 @@ final class Diary {
         }
         for (Footprint.Thing thing : batch.things()) {
             if (!thing.kind().counted()) {
-                of(thing).stream()
-                        .filter(other -> other.amount() > 0)
-                        .forEach(other -> barred.add(barred(other, thing, batch.family())));
+                of(thing).forEach(other -> barred.add(barred(other, thing, batch.family())));
             }
         }
         barred.sort(Comparator.comparingLong(Footprint.Span::from));
@@ -169,16 +167,12 @@ final class Diary {
     }
 
     private Optional<Obstacle> against(Footprint.Thing thing, long at, Family family) {
-        if (thing.amount() == 0 && !lacks) {
-            return Optional.empty();
-        }
         List<Entry> others = of(thing);
         long from = thing.from() + at;
         long to = thing.to() + at;
         boolean free = switch (thing.kind()) {
             case VESSEL -> others.stream().allMatch(other -> apart(other, from, to, family));
-            case BURNER, OVEN -> others.stream().noneMatch(other -> other.overlaps(from, to));
-            case BED -> others.stream().noneMatch(other -> other.amount() > 0 && other.overlaps(from, to));
+            case BURNER, OVEN, BED -> others.stream().noneMatch(other -> other.overlaps(from, to));
             case CONTAINER, STRAINERS -> enough(others, thing, from, to);
         };
         return free ? Optional.empty() : Optional.of(Obstacle.of(thing.kind()));

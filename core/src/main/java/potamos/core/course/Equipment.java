@@ -55,7 +55,7 @@ public record Equipment(
         return switch (kind) {
             case VESSEL, BURNER, OVEN -> 1;
             case STRAINERS -> strainerSets;
-            // Whatever is told to be missing is more than there is of it.
+            // Nobody counts it: it is there, or it did not come.
             case BED -> 0;
             case CONTAINER ->
                 containers.stream()

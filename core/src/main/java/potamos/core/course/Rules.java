@@ -25,6 +25,7 @@ record Rules(Course course) {
             alone(draft, broken);
         }
         takenTwice(broken);
+        bedThere(broken);
         cleanedDown(broken);
         ice(broken);
         allocated(broken);
@@ -66,6 +67,7 @@ record Rules(Course course) {
                         course.busy().uses().stream().map(use -> new Owned("", use)),
                         course.drafts().stream()
                                 .flatMap(draft -> draft.uses().stream().map(use -> new Owned(draft.id(), use))))
+                .filter(owned -> owned.use().amount() > 0)
                 .filter(owned -> !course.equipment().neverShort(owned.use().kind()))
                 .toList();
     }
@@ -98,18 +100,28 @@ record Rules(Course course) {
                         .filter(id -> !id.isEmpty())
                         .distinct()
                         .toList();
-                boolean bed = mine.kind() == Use.Kind.BED;
-                Broken.Rule rule = bed ? Broken.Rule.BED_THERE : Broken.Rule.TAKEN_TWICE;
-                Instant lacksUntil = together.stream()
-                        .map(Owned::use)
-                        .filter(use -> use.amount() > 0)
-                        .map(Use::to)
-                        .max(Comparator.naturalOrder())
-                        .orElseThrow();
-                return Optional.of(new Broken(rule, whose, mine.name(), at, bed ? lacksUntil : mine.to()));
+                return Optional.of(new Broken(Broken.Rule.TAKEN_TWICE, whose, mine.name(), at, mine.to()));
             }
         }
         return Optional.empty();
+    }
+
+    /** What did not come is not there when a draft that is made of it is weighed in. */
+    private void bedThere(List<Broken> broken) {
+        course.busy().uses().stream()
+                .filter(use -> use.kind() == Use.Kind.BED && use.amount() > 0)
+                .forEach(missing -> course.drafts().stream()
+                        .flatMap(draft -> draft.uses().stream()
+                                .filter(use -> use.kind() == Use.Kind.BED
+                                        && use.name().equals(missing.name())
+                                        && use.within(missing.from(), missing.to()))
+                                .map(use -> new Broken(
+                                        Broken.Rule.BED_THERE,
+                                        List.of(draft.id()),
+                                        use.name(),
+                                        use.from(),
+                                        missing.to())))
+                        .forEach(broken::add));
     }
 
     private void cleanedDown(List<Broken> broken) {

@@ -46,8 +46,8 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount) 
     public static final Duration WASH = Duration.ofMinutes(10);
 
     /**
-     * What a batch takes while it is made: what it is made of when it is weighed in, its vessel with the time to wash it, its burner, the ovens it roasts and simmers in, and a strainer set with the
-     * time to wash it, or, after what swims, to clean it down.
+     * What a batch takes while it is made: its vessel with the time to wash it, its burner, the ovens it roasts and simmers in, and a strainer set with the
+     * time to wash it, or, after what swims, to clean it down; and what it is made of, which is to be there when it is weighed in.
      *
      * @param timeline the stages that are left of it
      * @param burner   under its vessel; nothing where that stands on none

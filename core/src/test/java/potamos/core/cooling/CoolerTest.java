@@ -26,8 +26,8 @@ class CoolerTest {
     /** By heat alone it is less than a bath of tap water needs: what it needs takes the stock there, and two thirds of it do not. */
     @Test
     void theIceOfABathIsWhatTakesItsStockThere() {
-        Medium.IceBath tap = new Medium.IceBath(Mass.ofKg(0), Mass.ofKg(20), Temperature.ofCelsius(16), true);
-        double needed = Cooler.iceNeeded(Volume.ofLitres(20), HOT, COLD, tap).kg();
+        double needed = Cooler.iceForBath(Volume.ofLitres(20), HOT, COLD, Mass.ofKg(20), Temperature.ofCelsius(16))
+                .kg();
         assertThat(needed)
                 .isGreaterThan(Cooler.iceNeeded(Volume.ofLitres(20), HOT, COLD).kg());
         assertThat(inBathWith(needed).minutesTo(COLD)).isPresent();

@@ -233,7 +233,8 @@ class CalcEndpoint {
                 Cooler.iceNeeded(plan.litres(), plan.from(), firstStageEnd(profile))
                         .kg(),
                 plan.bath()
-                        .map(bath -> Cooler.iceNeeded(plan.litres(), plan.from(), profile.coldest(), bath)
+                        .map(bath -> Cooler.iceForBath(
+                                        plan.litres(), plan.from(), profile.coldest(), bath.water(), bath.drawnAt())
                                 .kg()),
                 word(foreseen.verdict()),
                 foreseen.stages().stream().map(CalcEndpoint::reason).toList(),

@@ -139,18 +139,19 @@ public class Outages {
 
     /** What a thing is called today; nothing where it is retired. */
     private Optional<String> name(String kitchenId, Kind kind, String thingId) {
-        if (kind == Kind.BED) {
-            return Optional.ofNullable(thingId)
-                    .flatMap(Goods::find)
-                    .filter(Goods::bed)
-                    .map(Goods::name);
-        }
-        return kind.equipment == null
-                ? Optional.of("")
-                : kitchens.named(kitchenId, kind.equipment).stream()
+        return switch (kind) {
+            case COOKS -> Optional.of("");
+            case BED ->
+                Optional.ofNullable(thingId)
+                        .flatMap(Goods::find)
+                        .filter(Goods::bed)
+                        .map(Goods::name);
+            case VESSEL, BURNER, OVEN ->
+                kitchens.named(kitchenId, kind.equipment).stream()
                         .filter(thing -> thing.id().equals(thingId))
                         .map(Kitchens.Thing::name)
                         .findFirst();
+        };
     }
 
     /**
