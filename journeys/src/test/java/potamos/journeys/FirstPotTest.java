@@ -145,10 +145,10 @@ class FirstPotTest extends OnADemo {
                     .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
 
             cook.open("/formulas/white-chicken?goal=LITRES&value=60");
-            cook.page()
-                    .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Pot 12"))
-                    .click();
-            cook.see("Pot 12 would run over.").see("Fill this one instead").stumblesNobody();
+            cook.tap("Pot 12")
+                    .see("Pot 12 would run over.")
+                    .see("Fill this one instead")
+                    .stumblesNobody();
             assertThat(cook.button("Accept this plan").isDisabled()).isTrue();
             cook.tap("Fill this one instead").see("Full pot");
             cook.open("/formulas/white-chicken?goal=LITRES&value=-3").see("could not be fetched");
