@@ -27,8 +27,8 @@ final class Answer {
     }
 
     private record Chosen(Wanted wanted, Ways.Way way, Draft draft) {
-        Chosen startingAt(Instant start, Equipment equipment) {
-            return new Chosen(wanted, way, way.startingAt(start, draft.id(), equipment));
+        Chosen startingAt(Instant start, Diary diary) {
+            return new Chosen(wanted, way, diary.placed(way, start, draft.id()));
         }
     }
 
@@ -47,7 +47,7 @@ final class Answer {
         String id = constructive.idBeside(drafts());
         Diary diary = diary();
         Optional<Instant> found = diary.on(start, start.plus(LOOK_ON), room(diary, wanted, way));
-        found.ifPresent(at -> chosen.add(new Chosen(wanted, way, way.startingAt(at, id, begun.equipment()))));
+        found.ifPresent(at -> chosen.add(new Chosen(wanted, way, diary.placed(way, at, id))));
         return found.isPresent();
     }
 
@@ -56,7 +56,7 @@ final class Answer {
     }
 
     private Predicate<Instant> room(Diary diary, Wanted wanted, Ways.Way way) {
-        return diary.room(way.takes()).and(start -> wanted.keepsIn(way.startingAt(start, "", begun.equipment())));
+        return diary.room(way.takes()).and(start -> wanted.keepsIn(diary.placed(way, start, "")));
     }
 
     /** Puts each as late as it is surely ready, the last first. */
@@ -67,9 +67,7 @@ final class Answer {
             Diary others = diary();
             Optional<Instant> later = others.back(sure, room(others, one.wanted(), one.way()))
                     .filter(start -> start.isAfter(one.draft().start()));
-            chosen.add(
-                    i,
-                    later.map(start -> one.startingAt(start, begun.equipment())).orElse(one));
+            chosen.add(i, later.map(start -> one.startingAt(start, others)).orElse(one));
         }
     }
 

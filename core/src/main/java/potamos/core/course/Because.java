@@ -100,7 +100,7 @@ public record Because(
         ways.of(mine.charge().formula(), mine.litres().litres())
                 .filter(way -> !way.vessel().equals(vessel))
                 .forEach(way -> start(course, way, diary, wanted).ifPresent(start -> {
-                    Draft there = way.startingAt(start, mine.id(), course.equipment());
+                    Draft there = diary.placed(way, start, mine.id());
                     List<Draft> drafts = course.drafts().stream()
                             .map(draft -> draft == mine ? there : draft)
                             .toList();

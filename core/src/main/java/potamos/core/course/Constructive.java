@@ -315,7 +315,7 @@ public final class Constructive {
     private Optional<Draft> latest(Ways.Way way, Instant sure, Wanted wanted, Diary diary, String id, Found found) {
         return diary.back(
                         sure.minusSeconds(way.takes().endsAt()), start -> found.room(diary.against(way.takes(), start)))
-                .map(start -> way.startingAt(start, id, equipment))
+                .map(start -> diary.placed(way, start, id))
                 .filter(wanted::keepsIn);
     }
 
@@ -327,7 +327,7 @@ public final class Constructive {
                         sure.minusSeconds(takes),
                         before.isBefore(until) ? before : until,
                         start -> found.room(diary.against(way.takes(), start))
-                                && wanted.keepsIn(way.startingAt(start, id, equipment)))
-                .map(start -> way.startingAt(start, id, equipment));
+                                && wanted.keepsIn(diary.placed(way, start, id)))
+                .map(start -> diary.placed(way, start, id));
     }
 }

@@ -63,8 +63,18 @@ final class Diary {
                 .add(new Entry(use.from().getEpochSecond(), use.to().getEpochSecond(), use.amount(), family));
     }
 
-    private List<Entry> of(Footprint.Thing thing) {
-        return entries.getOrDefault(thing.kind(), Map.of()).getOrDefault(thing.name(), List.of());
+    private List<Entry> of(Footprint.Thing thing, String name) {
+        return entries.getOrDefault(thing.kind(), Map.of()).getOrDefault(name, List.of());
+    }
+
+    /** A batch made in a way at a start at which it finds room, on the first burner that is free then. */
+    Draft placed(Ways.Way way, Instant start, String id) {
+        Optional<String> burner = way.takes().things().stream()
+                .filter(thing -> thing.kind() == Use.Kind.BURNER)
+                .findFirst()
+                .flatMap(
+                        thing -> free(thing, start.getEpochSecond(), way.takes().family()));
+        return way.startingAt(start, id, equipment, burner.or(way::burner));
     }
 
     /** The latest start that may be, from one going back as far as now. */
@@ -125,7 +135,7 @@ final class Diary {
 
     /**
      * From when to when a batch may start so that somebody is there wherever somebody must be, and nothing that is written down here has its vessel, burner or
-     * oven. Containers, strainer sets and ice are not looked at: how many of them others leave hangs on more than one of them.
+     * oven. What there is several of that will do is not looked at, nor is ice: how many of them others leave hangs on more than one of them.
      *
      * @param first the earliest start, in seconds
      * @param last  the latest
@@ -137,8 +147,8 @@ final class Diary {
                     barred.add(new Footprint.Span(nobody.from() - span.to() + 1, nobody.to() - span.from() - 1)));
         }
         for (Footprint.Thing thing : batch.things()) {
-            if (!thing.kind().counted()) {
-                of(thing).forEach(other -> barred.add(barred(other, thing, batch.family())));
+            if (!thing.oneOfSeveral()) {
+                of(thing, thing.name()).forEach(other -> barred.add(barred(other, thing, batch.family())));
             }
         }
         barred.sort(Comparator.comparingLong(Footprint.Span::from));
@@ -167,15 +177,24 @@ final class Diary {
     }
 
     private Optional<Obstacle> against(Footprint.Thing thing, long at, Family family) {
-        List<Entry> others = of(thing);
+        return free(thing, at, family).isPresent() ? Optional.empty() : Optional.of(Obstacle.of(thing.kind()));
+    }
+
+    /** The first of those that will do that nobody else has. */
+    private Optional<String> free(Footprint.Thing thing, long at, Family family) {
+        return thing.names().stream()
+                .filter(name -> isFree(thing, of(thing, name), at, family))
+                .findFirst();
+    }
+
+    private boolean isFree(Footprint.Thing thing, List<Entry> others, long at, Family family) {
         long from = thing.from() + at;
         long to = thing.to() + at;
-        boolean free = switch (thing.kind()) {
+        return switch (thing.kind()) {
             case VESSEL -> others.stream().allMatch(other -> apart(other, from, to, family));
             case BURNER, OVEN, BED -> others.stream().noneMatch(other -> other.overlaps(from, to));
             case CONTAINER, STRAINERS -> enough(others, thing, from, to);
         };
-        return free ? Optional.empty() : Optional.of(Obstacle.of(thing.kind()));
     }
 
     /** All that overlap this use may overlap each other as well: counted so, none is ever promised twice. */

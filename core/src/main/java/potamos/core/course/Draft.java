@@ -47,10 +47,10 @@ public record Draft(
             String id) {
         return new Ways(equipment)
                 .in(formula, litres.litres(), vessel)
-                .filter(way -> burner.isEmpty() || burner.equals(way.burner()))
+                .filter(way -> way.standsOn(burner))
                 .findFirst()
-                .orElseThrow(() -> Refusal.of("vessel", "no vessel of this name gives as much, on such a burner"))
-                .startingAt(start, id, equipment);
+                .map(way -> way.startingAt(start, id, equipment, burner.or(way::burner)))
+                .orElseThrow(() -> Refusal.of("vessel", "no vessel of this name gives as much, on such a burner"));
     }
 
     /** The same batch, started at another moment. */
@@ -102,7 +102,8 @@ public record Draft(
 
     /** The same as a footprint, to be tried at other starts. */
     Footprint takes(Equipment equipment) {
-        return Footprint.of(charge, timeline.parts(), burner, oven, Optional.of(cooling), equipment.unattended());
+        return Footprint.of(
+                charge, timeline.parts(), burner.stream().toList(), oven, Optional.of(cooling), equipment.unattended());
     }
 
     /** Stretches in which somebody must be there. */

@@ -20,20 +20,36 @@ record Footprint(List<Span> attended, List<Thing> things, Optional<Ice> ice, Fam
 
     record Span(long from, long to) {}
 
-    /** A thing of the kitchen, taken so often. */
-    record Thing(Use.Kind kind, String name, long from, long to, int amount) {}
+    /**
+     * A thing of the kitchen, taken so often.
+     *
+     * @param names of those that are as good as each other, any one of which will do
+     */
+    record Thing(Use.Kind kind, List<String> names, long from, long to, int amount) {
+
+        /** What it is called where one is meant. */
+        String name() {
+            return names.get(0);
+        }
+
+        /** Whether there are several that will do. */
+        boolean oneOfSeveral() {
+            return kind.counted() || names.size() > 1;
+        }
+    }
 
     record Ice(long at, IceBin.Use use) {}
 
     /**
      * Of a batch that starts at the beginning of all clocks.
      *
+     * @param burners any one of which it may stand on; none where it stands on none
      * @param cooling how its litres are split; nothing where containers and ice are not looked at
      */
     static Footprint of(
             Charge charge,
             List<Timeline.Part> parts,
-            Optional<String> burner,
+            List<String> burners,
             Optional<String> oven,
             Optional<ContainerSplit> cooling,
             Unattended unattended) {
@@ -43,11 +59,11 @@ record Footprint(List<Span> attended, List<Thing> things, Optional<Ice> ice, Fam
                         .map(s -> new Span(s.from().getEpochSecond(), s.to().getEpochSecond()))
                         .toList(),
                 Stream.concat(
-                                Use.of(charge, atZero, burner, oven).stream(),
+                                Use.of(charge, atZero, burners.stream().findFirst(), oven).stream(),
                                 cooling.stream().flatMap(split -> Use.of(split, atZero).stream()))
                         .map(use -> new Thing(
                                 use.kind(),
-                                use.name(),
+                                use.kind() == Use.Kind.BURNER ? burners : List.of(use.name()),
                                 use.from().getEpochSecond(),
                                 use.to().getEpochSecond(),
                                 use.amount()))

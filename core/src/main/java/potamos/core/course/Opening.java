@@ -34,7 +34,7 @@ public final class Opening {
         this.batch = Footprint.of(
                 charge,
                 parts,
-                burner,
+                burner.stream().toList(),
                 Optional.empty(),
                 Optional.empty(),
                 begun.equipment().unattended());

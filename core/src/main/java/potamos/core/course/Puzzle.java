@@ -246,17 +246,20 @@ public final class Puzzle {
     }
 
     private int resource(Footprint.Thing thing) {
-        return resourceOf.computeIfAbsent(thing.kind() + thing.name(), key -> {
-            boolean many = thing.kind().counted();
+        return resourceOf.computeIfAbsent(thing.kind() + thing.names().toString(), key -> {
+            boolean many = thing.oneOfSeveral();
             int place = resources.size();
             Stream<Use> standingUses = Stream.concat(
                     begun.busy().uses().stream(), begun.drafts().stream().flatMap(draft -> draft.uses().stream()));
             List<Thing> taken = standingUses
                     .filter(use ->
-                            many && use.kind() == thing.kind() && use.name().equals(thing.name()))
+                            many && use.kind() == thing.kind() && thing.names().contains(use.name()))
                     .map(use -> new Thing(place, after(use.from()), after(use.to()), use.amount()))
                     .toList();
-            resources.add(new Resource(begun.equipment().there(thing.kind(), thing.name()), taken));
+            int there = thing.names().stream()
+                    .mapToInt(name -> begun.equipment().there(thing.kind(), name))
+                    .sum();
+            resources.add(new Resource(there, taken));
             return place;
         });
     }

@@ -241,7 +241,7 @@ public final class Replanning {
             Optional<Draft> found = by.filter(at -> litres >= Constructive.LEAST_L)
                     .flatMap(at -> ways.of(draft.charge().formula(), litres)
                             .map(way -> diary.back(at.minusSeconds(way.takes().endsAt()), diary.room(way.takes()))
-                                    .map(start -> way.startingAt(start, draft.id(), after.equipment())))
+                                    .map(start -> diary.placed(way, start, draft.id())))
                             .flatMap(Optional::stream)
                             .findFirst());
             if (found.isPresent()) {

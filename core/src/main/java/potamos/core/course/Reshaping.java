@@ -46,10 +46,10 @@ public final class Reshaping {
         }
         String vessel = whole.vessel();
         Draft first = ways.in(formula, litres - second, vessel)
-                .filter(way -> way.burner().equals(whole.burner()))
+                .filter(way -> way.standsOn(whole.burner()))
                 .findFirst()
-                .orElseThrow(() -> Refusal.of("draftId", "so little cannot be made in its pot"))
-                .startingAt(whole.start(), id, course.equipment());
+                .map(way -> way.startingAt(whole.start(), id, course.equipment(), whole.burner()))
+                .orElseThrow(() -> Refusal.of("draftId", "so little cannot be made in its pot"));
         Diary diary = new Diary(course.with(with(without(id), first), List.of()));
         Draft beside = placed(
                         ways.of(formula, second).filter(way -> !way.vessel().equals(vessel)),
@@ -100,12 +100,12 @@ public final class Reshaping {
         for (Ways.Way way : among.toList()) {
             Predicate<Instant> room = diary.room(way.takes());
             Instant last = wanted.minusSeconds(way.takes().endsAt());
-            Optional<Draft> inTime = diary.back(last, room).map(start -> way.startingAt(start, id, course.equipment()));
+            Optional<Draft> inTime = diary.back(last, room).map(start -> diary.placed(way, start, id));
             if (inTime.isPresent()) {
                 return inTime;
             }
             diary.on(last, course.until(), room)
-                    .map(start -> way.startingAt(start, id, course.equipment()))
+                    .map(start -> diary.placed(way, start, id))
                     .ifPresent(late::add);
         }
         return late.stream().min(Comparator.comparing(Draft::ready));

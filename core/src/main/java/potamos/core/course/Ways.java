@@ -3,9 +3,11 @@ package potamos.core.course;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
@@ -32,9 +34,11 @@ final class Ways {
     private static final double STEP_L = 0.1;
 
     /** More of them would be tried for longer than anybody looks. */
-    private static final int MOST_VESSELS = 4;
+    private static final int MOST_VESSELS = 8;
 
-    private static final int MOST_BURNERS = 3;
+    /** Those that are as strong as each other count as one. */
+    private static final int MOST_STRENGTHS = 3;
+
     private static final double FULL_SHARE = 0.98;
 
     private final Equipment equipment;
@@ -48,12 +52,13 @@ final class Ways {
     /**
      * One way.
      *
-     * @param parts its stages and their lengths
-     * @param takes of the kitchen
+     * @param burners any one of which it may stand on, for they are as strong as each other; none where it stands on none
+     * @param parts   its stages and their lengths
+     * @param takes   of the kitchen
      */
     record Way(
             Charge charge,
-            Optional<String> burner,
+            List<String> burners,
             Optional<String> oven,
             ContainerSplit cooling,
             List<Timeline.Part> parts,
@@ -63,15 +68,25 @@ final class Ways {
             return charge.run().vessel().name();
         }
 
+        /** The first of its burners; nothing where it stands on none. */
+        Optional<String> burner() {
+            return burners.stream().findFirst();
+        }
+
+        /** Whether it may be made on a burner; on whichever where none is named. */
+        boolean standsOn(Optional<String> burner) {
+            return burner.map(burners::contains).orElse(true);
+        }
+
         /** Whether a batch is made this way. */
         boolean makes(Draft draft) {
             return vessel().equals(draft.vessel())
-                    && burner.equals(draft.burner())
+                    && draft.burner().map(burners::contains).orElse(burners.isEmpty())
                     && oven.equals(draft.oven())
                     && charge.roasting().equals(draft.charge().roasting());
         }
 
-        Draft startingAt(Instant start, String id, Equipment equipment) {
+        Draft startingAt(Instant start, String id, Equipment equipment, Optional<String> burner) {
             return Draft.of(id, charge, burner, oven, cooling, parts, start, equipment);
         }
     }
@@ -120,21 +135,21 @@ final class Ways {
         private final Formula formula;
         private final double litres;
         private final Vessel vessel;
-        private final Optional<Burner> burner;
+        private final List<Burner> burners;
         private final List<Oven> ovens;
         private Optional<Way> way;
 
-        private Untried(Formula formula, double litres, Vessel vessel, Optional<Burner> burner, List<Oven> ovens) {
+        private Untried(Formula formula, double litres, Vessel vessel, List<Burner> burners, List<Oven> ovens) {
             this.formula = formula;
             this.litres = litres;
             this.vessel = vessel;
-            this.burner = burner;
+            this.burners = burners;
             this.ovens = ovens;
         }
 
         private Optional<Way> way() {
             if (way == null) {
-                way = Ways.this.way(formula, litres, vessel, burner, ovens);
+                way = Ways.this.way(formula, litres, vessel, burners, ovens);
             }
             return way;
         }
@@ -152,13 +167,12 @@ final class Ways {
     private Stream<Untried> untried(Formula formula, double litres, Vessel vessel) {
         return ovens(formula).stream()
                 .flatMap(ovens -> burners(formula, vessel).stream()
-                        .map(burner -> new Untried(formula, litres, vessel, burner, ovens)));
+                        .map(burners -> new Untried(formula, litres, vessel, burners, ovens)));
     }
 
-    private Optional<Way> way(
-            Formula formula, double litres, Vessel vessel, Optional<Burner> burner, List<Oven> ovens) {
+    private Optional<Way> way(Formula formula, double litres, Vessel vessel, List<Burner> burners, List<Oven> ovens) {
         try {
-            Pot pot = pot(vessel, burner, ovens);
+            Pot pot = pot(vessel, burners.stream().findFirst(), ovens);
             Charge charge = ChargeSolver.solve(formula, pot, new Goal.Litres(Volume.ofLitres(litres)));
             ContainerSplit cooling = cooling(charge);
             List<Timeline.Part> parts =
@@ -166,7 +180,9 @@ final class Ways {
             Optional<String> oven = charge.run().heat() == Run.Heat.OVEN
                     ? ovens.stream().map(Oven::name).findFirst()
                     : Optional.empty();
-            Optional<String> on = charge.run().heat() == Run.Heat.BURNER ? burner.map(Burner::name) : Optional.empty();
+            List<String> on = charge.run().heat() == Run.Heat.BURNER
+                    ? burners.stream().map(Burner::name).toList()
+                    : List.of();
             if (!charge.fits()) {
                 return Optional.empty();
             }
@@ -201,11 +217,24 @@ final class Ways {
                         (Burner burner) -> -burner.delivered().watts()));
     }
 
-    private List<Optional<Burner>> burners(Formula formula, Vessel vessel) {
+    /** Those that are as strong as each other together, the strongest first. */
+    private List<List<Burner>> burners(Formula formula, Vessel vessel) {
         boolean none = vessel.own().isPresent() || formula.simmer().oven().isPresent();
         return none
-                ? List.of(Optional.empty())
-                : strongest().limit(MOST_BURNERS).map(Optional::of).toList();
+                ? List.of(List.of())
+                : strongest()
+                        .collect(Collectors.groupingBy(Strength::of, LinkedHashMap::new, Collectors.toList()))
+                        .values()
+                        .stream()
+                        .limit(MOST_STRENGTHS)
+                        .toList();
+    }
+
+    /** What makes one burner as good as another: what it gives the pot, and what it takes for that. */
+    private record Strength(double watts, double efficiency) {
+        static Strength of(Burner burner) {
+            return new Strength(burner.rated().watts(), burner.efficiency());
+        }
     }
 
     /** One after another where an oven is needed, so that each can be tried when the others are taken. */

@@ -10,17 +10,22 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import potamos.core.Samples;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Needs;
 import potamos.core.formula.Book;
 import potamos.core.formula.Contents;
 import potamos.core.formula.Formula;
+import potamos.core.heat.Burner;
+import potamos.core.quantity.Power;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
+import potamos.core.vessel.Vessel;
 
 class ConstructiveTest {
 
@@ -59,6 +64,31 @@ class ConstructiveTest {
         assertThat(laid.why().values()).allMatch(words -> !words.isBlank());
         assertThat(laid.course().drafts()).isNotEmpty();
         assertThat(laid.course().values().broken()).isZero();
+    }
+
+    /** As much is wanted at once as five pots give: all of them are put on, each on a burner of its own, the weak one with them. */
+    @Test
+    void everyBurnerAndEveryPotOfTheKitchenIsThereForTheCourse() {
+        Vessel size = Samples.cylinder(40, 40);
+        Formula veal = stock("white-veal");
+        Equipment kitchen = Weeks.equipment(5, Unattended.ALLOWED, Weeks.longDays(2))
+                .withVessels(IntStream.range(0, 5)
+                        .mapToObj(
+                                n -> new Vessel("pot " + n, size.shape(), size.kappa(), size.metal(), size.handling()))
+                        .toList())
+                .withBurners(IntStream.range(0, 5)
+                        .mapToObj(n -> new Burner("burner " + n, Power.ofKilowatts(n == 4 ? 7 : 9), 0.5))
+                        .toList());
+        double most = new Ways(kitchen).mostL(veal);
+        Course laid = lay(kitchen, List.of(call("much", veal, 4.9 * most, Duration.ofHours(15))))
+                .course();
+        assertThat(laid.drafts())
+                .extracting(draft -> draft.burner().orElseThrow())
+                .containsExactlyInAnyOrder("burner 0", "burner 1", "burner 2", "burner 3", "burner 4");
+        assertThat(laid.drafts())
+                .extracting(Draft::vessel)
+                .containsExactlyInAnyOrder("pot 0", "pot 1", "pot 2", "pot 3", "pot 4");
+        assertThat(laid.check()).isEmpty();
     }
 
     @Test
@@ -194,11 +224,8 @@ class ConstructiveTest {
     void whatIsPinnedStaysAndTheRestGoesRoundIt() {
         Formula chicken = Book.whiteChicken();
         Equipment one = Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(1));
-        Draft pinned = new Ways(one)
-                .of(chicken, 5)
-                .findFirst()
-                .orElseThrow()
-                .startingAt(NOW.plus(Duration.ofHours(3)), "mine", one);
+        Ways.Way way = new Ways(one).of(chicken, 5).findFirst().orElseThrow();
+        Draft pinned = way.startingAt(NOW.plus(Duration.ofHours(3)), "mine", one, way.burner());
         Course begun = Course.open(
                         one,
                         NOW,
@@ -250,11 +277,8 @@ class ConstructiveTest {
     void anIdThatIsPinnedAlreadyIsNotGivenAgain() {
         Equipment kitchen = kitchen();
         Formula chicken = Book.whiteChicken();
-        Draft pinned = new Ways(kitchen)
-                .of(chicken, 3)
-                .findFirst()
-                .orElseThrow()
-                .startingAt(NOW.plus(Duration.ofHours(30)), "batch-2", kitchen);
+        Ways.Way way = new Ways(kitchen).of(chicken, 3).findFirst().orElseThrow();
+        Draft pinned = way.startingAt(NOW.plus(Duration.ofHours(30)), "batch-2", kitchen, way.burner());
         Course course = Constructive.lay(Course.open(
                                 kitchen,
                                 NOW,

@@ -45,7 +45,8 @@ class CourseTest {
     }
 
     private static Draft draft(Equipment kitchen, Formula formula, double litres, Instant start, String id, int way) {
-        return new Ways(kitchen).of(formula, litres).toList().get(way).startingAt(start, id, kitchen);
+        Ways.Way made = new Ways(kitchen).of(formula, litres).toList().get(way);
+        return made.startingAt(start, id, kitchen, made.burner());
     }
 
     private Draft six(Instant start) {
@@ -181,9 +182,9 @@ class CourseTest {
                         !way.burner().equals(one.burner()) && !way.vessel().equals(one.vessel()))
                 .findFirst()
                 .orElseThrow();
-        Draft other = beside.startingAt(NOON, "other", kitchen);
+        Draft other = beside.startingAt(NOON, "other", kitchen, beside.burner());
         Duration apart = Duration.between(strained(other).from(), strained(one).from());
-        Draft together = beside.startingAt(NOON.plus(apart), "other", kitchen);
+        Draft together = beside.startingAt(NOON.plus(apart), "other", kitchen, beside.burner());
         assertThat(rules(course(kitchen.withStrainerSets(2), List.of(), List.of(), List.of(one, together))))
                 .isEmpty();
         assertThat(rules(course(kitchen.withStrainerSets(0), List.of(), List.of(), List.of(one, together))))
@@ -194,7 +195,7 @@ class CourseTest {
         // Washed, it takes the next.
         Duration after =
                 Duration.between(strained(together).from(), strained(one).to());
-        Draft next = beside.startingAt(together.start().plus(after), "other", kitchen);
+        Draft next = beside.startingAt(together.start().plus(after), "other", kitchen, beside.burner());
         assertThat(rules(course(kitchen.withStrainerSets(1), List.of(), List.of(), List.of(one, next))))
                 .isEmpty();
     }

@@ -94,10 +94,11 @@ class PuzzleTest {
         }
     }
 
-    /** Containers and ice are for whoever counts them together. */
+    /** What there is several of, and ice, are for whoever counts them together. */
     private static boolean free(Diary diary, Footprint batch, long start) {
         Optional<Obstacle> why = diary.against(batch, Instant.ofEpochSecond(start));
-        return why.isEmpty() || why.get() == Obstacle.CONTAINER || why.get() == Obstacle.ICE;
+        return why.isEmpty()
+                || Set.of(Obstacle.BURNER, Obstacle.CONTAINER, Obstacle.ICE).contains(why.get());
     }
 
     @Test
