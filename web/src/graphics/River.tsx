@@ -37,6 +37,7 @@ interface Props {
   day: (at: number) => string
   litres: (value: number) => string
   kg: (value: number) => string
+  heat: (celsius: number) => string
   label: string
 }
 
@@ -52,7 +53,19 @@ const MIDNIGHT = '00:00'
 const IN_THE_POT: string[] = ['BLANCH', 'FILL', 'BRING_UP', 'SIMMER', 'REST', 'STRAIN', 'REDUCE']
 
 /** The kitchen as one river: pots as tributaries, their litres falling through the cold onto the shelf, and the mouths that leave it at each call. */
-export function River({ course, chosen, onChoose, onMove, vessels, clock, day, litres, kg, label }: Props) {
+export function River({
+  course,
+  chosen,
+  onChoose,
+  onMove,
+  vessels,
+  clock,
+  day,
+  litres,
+  kg,
+  heat,
+  label,
+}: Props) {
   const from = ms(course.now)
   const to = ms(course.until)
   const time = scaleTime([from, to], [LEFT, WIDTH - LEFT])
@@ -129,7 +142,7 @@ export function River({ course, chosen, onChoose, onMove, vessels, clock, day, l
           </text>
         </g>
       ))}
-      <Ovens names={heated} ovens={course.ovens} x={x} top={pots + count * LANE} />
+      <Ovens names={heated} ovens={course.ovens} x={x} top={pots + count * LANE} heat={heat} />
       <Shelf stocks={stocks} x={x} bank={bank} depth={(l) => depth(l)} to={to} />
       {course.running.map((batch) => (
         <g key={batch.id}>{stream(batch, false)}</g>

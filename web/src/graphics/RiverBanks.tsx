@@ -38,61 +38,76 @@ export function Tide({ hands, x }: { hands: Course['hands']; x: At }) {
   )
 }
 
-/** Ovens that are taken, one under the other: trays glow while they are in. */
+/** Of an oven in the picture, from its lowest tray to its highest. */
+const RACK = 18
+
+/** Trays of others that are in the same oven while it begins lie below its own. */
+function below(oven: Course['ovens'][number], ovens: Course['ovens']) {
+  const before = ovens.slice(0, ovens.indexOf(oven))
+  return before
+    .filter((other) => ms(other.to) > ms(oven.from))
+    .reduce((trays, other) => trays + other.trays, 0)
+}
+
+/** Ovens that are taken, one under the other: each tray that is in glows, at what the oven is set to. */
 export function Ovens({
   names,
   ovens,
   x,
   top,
+  heat,
 }: {
   names: string[]
   ovens: Course['ovens']
   x: At
   top: number
+  heat: (celsius: number) => string
 }) {
   return (
     <g>
-      {names.map((name, row) => (
-        <g key={name}>
-          {ovens
-            .filter((oven) => oven.name === name)
-            .map((oven, n) => {
-              const left = Math.max(LEFT, x(ms(oven.from)))
-              const right = Math.max(left + 6, x(ms(oven.to)))
-              const middle = top + row * OVEN + 17
-              return (
-                <g key={oven.from + oven.to}>
-                  {[-7, 0, 7].map((tray) => (
-                    <line
-                      key={tray}
-                      x1={left}
-                      x2={right}
-                      y1={middle + tray}
-                      y2={middle + tray}
-                      stroke="var(--ember)"
-                      strokeWidth={3}
-                      strokeLinecap="round"
-                    />
-                  ))}
-                  {n === 0 && (
-                    <text
-                      x={right + 6}
-                      y={middle + 5}
-                      fontSize={15}
-                      fontWeight={600}
-                      fill="var(--ink)"
-                      stroke="var(--surface)"
-                      strokeWidth={3}
-                      paintOrder="stroke"
-                    >
-                      {name}
-                    </text>
-                  )}
-                </g>
-              )
-            })}
-        </g>
-      ))}
+      {names.map((name, row) => {
+        const its = ovens.filter((oven) => oven.name === name)
+        return its.map((oven, n) => {
+          const left = Math.max(LEFT, x(ms(oven.from)))
+          const right = Math.max(left + 6, x(ms(oven.to)))
+          const foot = top + row * OVEN + 17 + RACK / 2
+          const rise = RACK / Math.max(1, oven.there - 1)
+          const first = below(oven, its)
+          // Its words stand where no later one does.
+          const last = its.slice(n + 1).every((other) => x(ms(other.from)) > right + 150)
+          return (
+            <g key={`${name} ${n}`}>
+              {Array.from({ length: Math.min(oven.trays, oven.there) }, (_, tray) => (
+                <line
+                  key={tray}
+                  x1={left}
+                  x2={right}
+                  y1={foot - (first + tray) * rise}
+                  y2={foot - (first + tray) * rise}
+                  stroke="var(--ember)"
+                  strokeWidth={Math.min(3, rise * 0.7)}
+                  strokeLinecap="round"
+                />
+              ))}
+              {last && (
+                <text
+                  x={right + 6}
+                  y={foot - RACK / 2 + 5}
+                  fontSize={15}
+                  fontWeight={600}
+                  fill="var(--ink)"
+                  stroke="var(--surface)"
+                  strokeWidth={3}
+                  paintOrder="stroke"
+                >
+                  {name}
+                  {oven.celsius !== undefined && `, ${heat(oven.celsius)}`}
+                </text>
+              )}
+            </g>
+          )
+        })
+      })}
     </g>
   )
 }

@@ -101,6 +101,7 @@ function Laid({ course, days }: { course: Course; days: number }) {
           day={day}
           litres={(value) => units.litres(value)}
           kg={(value) => units.kg(value)}
+          heat={(celsius) => units.celsius(celsius)}
           label={summary(course)}
         />
       </div>

@@ -11,15 +11,17 @@ import com.google.ortools.sat.LinearExprBuilder;
 import com.google.ortools.sat.Literal;
 import com.google.ortools.util.Domain;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
 import potamos.core.course.Puzzle;
 
 /**
  * A puzzle as a constraint model. Every batch has one start and a truth for each way of making it; things are intervals that are there where their way is.
- * Ice is not in it, nor is the clean-down until it matters ({@link #cleanDown}): what the model allows is never less than what the kitchen does, so that its
- * bounds hold.
+ * Ice is not in it, nor are clean-downs and the heats of ovens until they matter ({@link #keepApart}): what the model allows is never less than what the
+ * kitchen does, so that its bounds hold.
  */
 final class Model {
 
@@ -33,6 +35,7 @@ final class Model {
     private final List<BoolVar> left = new ArrayList<>();
     private final LinearExprBuilder late = LinearExpr.newBuilder();
     private final LinearExprBuilder count = LinearExpr.newBuilder();
+    private final Set<Integer> vessels = new HashSet<>();
 
     Model(Puzzle puzzle) {
         this.puzzle = puzzle;
@@ -88,6 +91,7 @@ final class Model {
                 model.addGreaterOrEqual(lateness.get(i), LinearExpr.affine(start, 1, offset - atLeast))
                         .onlyEnforceIf(way);
             }
+            vessels.add(option.vessel().resource());
             for (Puzzle.Thing thing : option.things()) {
                 intervals
                         .get(thing.resource())
@@ -179,64 +183,84 @@ final class Model {
         return choices;
     }
 
+    /** Two things that two batches may not have at once, or not without so much time between. */
+    private interface Clash {
+        boolean of(Puzzle.Thing one, Puzzle.Thing other);
+    }
+
     /**
-     * Keeps batches apart that follow each other in a vessel without having it cleaned down between.
+     * Keeps batches apart that follow each other in a vessel without having it cleaned down between, or that want one oven at two heats at once.
      *
      * @return whether there were any
      */
-    boolean cleanDown(List<Puzzle.Choice> choices) {
+    boolean keepApart(List<Puzzle.Choice> choices) {
         boolean any = false;
         for (Puzzle.Choice before : choices) {
             for (Puzzle.Choice after : choices) {
-                long more = puzzle.cleaning(before.batch(), after.batch());
-                if (more > 0 && before.start() < after.start() && !apart(before, after, more)) {
-                    keepApart(before.batch(), after.batch());
-                    any = true;
+                if (before.start() > after.start() || before.batch() == after.batch()) {
+                    continue;
                 }
+                any |= keepApart(before, after, this::sameVessel, true);
+                any |= keepApart(before, after, Puzzle.Thing::excludes, false);
             }
         }
         return any;
     }
 
-    /** Whether they share nothing, or there is time enough between them. */
-    private boolean apart(Puzzle.Choice before, Puzzle.Choice after, long more) {
-        Puzzle.Thing first = vessel(before);
-        Puzzle.Thing second = vessel(after);
-        return first.resource() != second.resource()
-                || before.start() + first.to() + more <= after.start() + second.from();
+    private boolean sameVessel(Puzzle.Thing one, Puzzle.Thing other) {
+        return one.resource() == other.resource() && vessels.contains(one.resource());
     }
 
-    /** In whichever order they come, and in whichever vessel they share. */
-    private void keepApart(int one, int other) {
+    private boolean keepApart(Puzzle.Choice before, Puzzle.Choice after, Clash clash, boolean cleaned) {
+        long more = cleaned ? puzzle.cleaning(before.batch(), after.batch()) : 0;
+        boolean apart = option(before).things().stream()
+                .allMatch(one -> option(after).things().stream()
+                        .noneMatch(other -> clash.of(one, other)
+                                && before.start() + one.from() < after.start() + other.to()
+                                && after.start() + other.from() < before.start() + one.to() + more));
+        if (!apart) {
+            keepApart(before.batch(), after.batch(), clash, cleaned);
+        }
+        return !apart;
+    }
+
+    /** In whichever order they come, and in whichever way each is made. */
+    private void keepApart(int one, int other, Clash clash, boolean cleaned) {
         BoolVar inThisOrder = model.newBoolVar("");
         List<Puzzle.Option> ones = puzzle.batches().get(one).options();
         List<Puzzle.Option> others = puzzle.batches().get(other).options();
         for (int i = 0; i < ones.size(); i++) {
             for (int j = 0; j < others.size(); j++) {
-                if (ones.get(i).vessel().resource() == others.get(j).vessel().resource()) {
-                    Literal[] both = {made.get(one).get(i), made.get(other).get(j)};
-                    follows(one, ones.get(i), other, others.get(j), both, inThisOrder);
-                    follows(other, others.get(j), one, ones.get(i), both, inThisOrder.not());
+                Literal[] both = {made.get(one).get(i), made.get(other).get(j)};
+                for (Puzzle.Thing first : ones.get(i).things()) {
+                    for (Puzzle.Thing second : others.get(j).things()) {
+                        if (clash.of(first, second)) {
+                            follows(one, first, other, second, cleaned, both, inThisOrder);
+                            follows(other, second, one, first, cleaned, both, inThisOrder.not());
+                        }
+                    }
                 }
             }
         }
     }
 
     private void follows(
-            int before, Puzzle.Option first, int after, Puzzle.Option second, Literal[] both, Literal order) {
-        long more = puzzle.cleaning(before, after);
+            int before,
+            Puzzle.Thing first,
+            int after,
+            Puzzle.Thing second,
+            boolean cleaned,
+            Literal[] both,
+            Literal order) {
+        long more = cleaned ? puzzle.cleaning(before, after) : 0;
         model.addGreaterOrEqual(
-                        LinearExpr.affine(starts.get(after), 1, second.vessel().from()),
-                        LinearExpr.affine(starts.get(before), 1, first.vessel().to() + more))
+                        LinearExpr.affine(starts.get(after), 1, second.from()),
+                        LinearExpr.affine(starts.get(before), 1, first.to() + more))
                 .onlyEnforceIf(new Literal[] {both[0], both[1], order});
     }
 
-    private Puzzle.Thing vessel(Puzzle.Choice choice) {
-        return puzzle.batches()
-                .get(choice.batch())
-                .options()
-                .get(choice.option())
-                .vessel();
+    private Puzzle.Option option(Puzzle.Choice choice) {
+        return puzzle.batches().get(choice.batch()).options().get(choice.option());
     }
 
     CpModel cp() {

@@ -181,7 +181,7 @@ public final class Search {
                 break;
             }
             List<Puzzle.Choice> choices = model.choices(solver);
-            boolean apart = !model.cleanDown(choices);
+            boolean apart = !model.keepApart(choices);
             best = Optional.of(new Round(solver, choices, apart && status == CpSolverStatus.OPTIMAL));
             if (apart) {
                 break;

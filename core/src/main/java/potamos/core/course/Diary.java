@@ -13,6 +13,7 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 import potamos.core.cooling.IceBin;
 import potamos.core.formula.Family;
+import potamos.core.quantity.Temperature;
 
 /** What is taken of a kitchen so far, and whether one batch more finds room beside it at a start. */
 final class Diary {
@@ -21,7 +22,7 @@ final class Diary {
     static final Duration STEP = Duration.ofMinutes(10);
 
     /** Taken from one second to another; by a family where it is a vessel and known. */
-    private record Entry(long from, long to, int amount, Optional<Family> family) {
+    private record Entry(long from, long to, int amount, Optional<Family> family, Optional<Temperature> heat) {
         boolean overlaps(long otherFrom, long otherTo) {
             return from < otherTo && otherFrom < to;
         }
@@ -60,7 +61,8 @@ final class Diary {
         }
         entries.computeIfAbsent(use.kind(), kind -> new HashMap<>())
                 .computeIfAbsent(use.name(), name -> new ArrayList<>())
-                .add(new Entry(use.from().getEpochSecond(), use.to().getEpochSecond(), use.amount(), family));
+                .add(new Entry(
+                        use.from().getEpochSecond(), use.to().getEpochSecond(), use.amount(), family, use.heat()));
     }
 
     private List<Entry> of(Footprint.Thing thing, String name) {
@@ -147,8 +149,10 @@ final class Diary {
                     barred.add(new Footprint.Span(nobody.from() - span.to() + 1, nobody.to() - span.from() - 1)));
         }
         for (Footprint.Thing thing : batch.things()) {
-            if (!thing.oneOfSeveral()) {
-                of(thing, thing.name()).forEach(other -> barred.add(barred(other, thing, batch.family())));
+            for (Entry other : of(thing, thing.name())) {
+                if (!thing.sharesWith(other.heat())) {
+                    barred.add(barred(other, thing, batch.family()));
+                }
             }
         }
         barred.sort(Comparator.comparingLong(Footprint.Span::from));
@@ -192,8 +196,8 @@ final class Diary {
         long to = thing.to() + at;
         return switch (thing.kind()) {
             case VESSEL -> others.stream().allMatch(other -> apart(other, from, to, family));
-            case BURNER, OVEN, BED -> others.stream().noneMatch(other -> other.overlaps(from, to));
-            case CONTAINER, STRAINERS -> enough(others, thing, from, to);
+            case BURNER, BED -> others.stream().noneMatch(other -> other.overlaps(from, to));
+            case OVEN, CONTAINER, STRAINERS -> enough(others, thing, from, to);
         };
     }
 
@@ -202,11 +206,16 @@ final class Diary {
         if (equipment.neverShort(thing.kind())) {
             return true;
         }
-        int sum = others.stream()
-                .filter(other -> other.overlaps(from, to))
-                .mapToInt(Entry::amount)
-                .sum();
-        return sum + thing.amount() <= equipment.there(thing.kind(), thing.name());
+        int sum = thing.amount();
+        for (Entry other : others) {
+            if (other.overlaps(from, to)) {
+                if (!thing.kind().shared(thing.heat(), other.heat())) {
+                    return false;
+                }
+                sum += other.amount();
+            }
+        }
+        return sum <= equipment.there(thing.kind(), thing.name());
     }
 
     private static boolean apart(Entry there, long from, long to, Family family) {

@@ -53,7 +53,8 @@ public record Equipment(
     /** How many of a thing there are. */
     int there(Use.Kind kind, String name) {
         return switch (kind) {
-            case VESSEL, BURNER, OVEN -> 1;
+            case VESSEL, BURNER -> 1;
+            case OVEN -> traysOf(name);
             case STRAINERS -> strainerSets;
             // Nobody counts it: it is there, or it did not come.
             case BED -> 0;
@@ -63,5 +64,14 @@ public record Equipment(
                         .mapToInt(ContainerSplit.Owned::count)
                         .sum();
         };
+    }
+
+    /** Trays that an oven has. */
+    public int traysOf(String oven) {
+        return ovens.stream()
+                .filter(one -> one.name().equals(oven))
+                .mapToInt(Oven::trays)
+                .findFirst()
+                .orElse(1);
     }
 }

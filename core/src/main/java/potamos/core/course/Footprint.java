@@ -9,6 +9,7 @@ import potamos.core.charge.Charge;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
 import potamos.core.formula.Family;
+import potamos.core.quantity.Temperature;
 
 /**
  * What one way of making a batch takes of a kitchen, in seconds from its start: told once, and tried at many starts.
@@ -24,17 +25,18 @@ record Footprint(List<Span> attended, List<Thing> things, Optional<Ice> ice, Fam
      * A thing of the kitchen, taken so often.
      *
      * @param names of those that are as good as each other, any one of which will do
+     * @param heat  that an oven is set to for it; nothing where it is taken as a whole
      */
-    record Thing(Use.Kind kind, List<String> names, long from, long to, int amount) {
+    record Thing(Use.Kind kind, List<String> names, long from, long to, int amount, Optional<Temperature> heat) {
 
         /** What it is called where one is meant. */
         String name() {
             return names.get(0);
         }
 
-        /** Whether there are several that will do. */
-        boolean oneOfSeveral() {
-            return kind.counted() || names.size() > 1;
+        /** Whether another that has some of the same at the same time may leave enough of it. */
+        boolean sharesWith(Optional<Temperature> other) {
+            return names.size() > 1 || kind.shared(heat, other);
         }
     }
 
@@ -66,7 +68,8 @@ record Footprint(List<Span> attended, List<Thing> things, Optional<Ice> ice, Fam
                                 use.kind() == Use.Kind.BURNER ? burners : List.of(use.name()),
                                 use.from().getEpochSecond(),
                                 use.to().getEpochSecond(),
-                                use.amount()))
+                                use.amount(),
+                                use.heat()))
                         .toList(),
                 cooling.flatMap(split -> Use.ice(split, atZero))
                         .map(use -> new Ice(use.at().getEpochSecond(), use)),

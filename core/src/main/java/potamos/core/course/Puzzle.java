@@ -15,6 +15,7 @@ import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import potamos.core.formula.Formula;
+import potamos.core.quantity.Temperature;
 import potamos.core.safety.Keeping;
 
 /**
@@ -28,6 +29,9 @@ public final class Puzzle {
 
     /** From so much lateness on, litres count as if they never came. */
     public static final long NEVER_S = Course.NEVER.toSeconds();
+
+    /** What an oven is set to, to a tenth of a degree. */
+    private static final int HEAT_STEPS = 10;
 
     /** More calls are not made in one batch: they would be days apart. */
     private static final int MOST_TOGETHER = 6;
@@ -103,8 +107,15 @@ public final class Puzzle {
      * @param resource by its place in {@link #resources}
      * @param from     after the start
      * @param to       after the start
+     * @param heat     that it is set to, so that no other can be had of it at the time; 0 where it is set to nothing
      */
-    public record Thing(int resource, long from, long to, int amount) {}
+    public record Thing(int resource, long from, long to, int amount, long heat) {
+
+        /** Whether it keeps another of the same resource away, however much of that there is. */
+        public boolean excludes(Thing other) {
+            return resource == other.resource && heat != other.heat;
+        }
+    }
 
     /**
      * What there is so many of.
@@ -242,23 +253,48 @@ public final class Puzzle {
     }
 
     private Thing thing(Footprint.Thing thing) {
-        return new Thing(resource(thing), thing.from(), thing.to(), thing.amount());
+        int resource = resource(thing);
+        return new Thing(
+                resource,
+                thing.from(),
+                thing.to(),
+                amount(
+                        thing.kind(),
+                        thing.amount(),
+                        thing.heat(),
+                        resources.get(resource).there()),
+                heat(thing.heat()));
+    }
+
+    /** An oven that is taken as a whole is taken with all its trays. */
+    private static int amount(Use.Kind kind, int amount, Optional<Temperature> heat, int there) {
+        return kind == Use.Kind.OVEN && heat.isEmpty() ? there : amount;
+    }
+
+    private static long heat(Optional<Temperature> heat) {
+        return heat.map(set -> (long) Math.floor(set.celsius() * HEAT_STEPS + 0.5))
+                .orElse(0L);
     }
 
     private int resource(Footprint.Thing thing) {
         return resourceOf.computeIfAbsent(thing.kind() + thing.names().toString(), key -> {
-            boolean many = thing.oneOfSeveral();
+            boolean many = thing.names().size() > 1 || thing.kind().counted();
             int place = resources.size();
+            int there = thing.names().stream()
+                    .mapToInt(name -> begun.equipment().there(thing.kind(), name))
+                    .sum();
             Stream<Use> standingUses = Stream.concat(
                     begun.busy().uses().stream(), begun.drafts().stream().flatMap(draft -> draft.uses().stream()));
             List<Thing> taken = standingUses
                     .filter(use ->
                             many && use.kind() == thing.kind() && thing.names().contains(use.name()))
-                    .map(use -> new Thing(place, after(use.from()), after(use.to()), use.amount()))
+                    .map(use -> new Thing(
+                            place,
+                            after(use.from()),
+                            after(use.to()),
+                            amount(use.kind(), use.amount(), use.heat(), there),
+                            heat(use.heat())))
                     .toList();
-            int there = thing.names().stream()
-                    .mapToInt(name -> begun.equipment().there(thing.kind(), name))
-                    .sum();
             resources.add(new Resource(there, taken));
             return place;
         });

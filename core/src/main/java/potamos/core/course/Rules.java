@@ -94,7 +94,8 @@ record Rules(Course course) {
             }
             List<Owned> together =
                     uses.stream().filter(other -> other.use().at(at)).toList();
-            if (together.stream().mapToInt(other -> other.use().amount()).sum() > there) {
+            if (together.stream().mapToInt(other -> other.use().amount()).sum() > there
+                    || together.stream().anyMatch(other -> other != one && !shared(mine, other.use()))) {
                 List<String> whose = together.stream()
                         .map(Owned::draft)
                         .filter(id -> !id.isEmpty())
@@ -104,6 +105,10 @@ record Rules(Course course) {
             }
         }
         return Optional.empty();
+    }
+
+    private static boolean shared(Use one, Use other) {
+        return one.kind().shared(one.heat(), other.heat());
     }
 
     /** What did not come is not there when a draft that is made of it is weighed in. */

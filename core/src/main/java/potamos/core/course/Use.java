@@ -9,19 +9,25 @@ import java.util.function.Predicate;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
-import potamos.core.charge.Roasting;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
 import potamos.core.larder.Goods;
 import potamos.core.quantity.Mass;
+import potamos.core.quantity.Temperature;
 import potamos.core.safety.Allergen;
 
 /**
  * A thing of the kitchen, taken for a while.
  *
- * @param amount how many of it; 1 where there is one; 0 where it is only to be there, as what a batch is made of
+ * @param amount how many of it, of an oven its trays; 1 where there is one; 0 where it is only to be there, as what a batch is made of
+ * @param heat   that an oven is set to for trays in it; nothing where it is taken as a whole, and of whatever else
  */
-public record Use(Kind kind, String name, Instant from, Instant to, int amount) {
+public record Use(Kind kind, String name, Instant from, Instant to, int amount, Optional<Temperature> heat) {
+
+    /** Of a thing as a whole, or of what is nothing but counted. */
+    public Use(Kind kind, String name, Instant from, Instant to, int amount) {
+        this(kind, name, from, to, amount, Optional.empty());
+    }
 
     /** What can be taken. */
     public enum Kind {
@@ -33,9 +39,19 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount) 
         /** What a batch is made of: only looked for where somebody has told that it did not come. */
         BED;
 
-        /** Whether there are several of it that are as good as each other. */
+        /** Whether there are several of it that are as good as each other: of an oven its trays. */
         boolean counted() {
-            return this == CONTAINER || this == STRAINERS;
+            return this == CONTAINER || this == STRAINERS || this == OVEN;
+        }
+
+        /**
+         * Whether two may have one thing at once, as far as there is enough of it: what is counted, and of that an oven only for trays at one heat.
+         *
+         * @param one   what the one has it set to
+         * @param other what the other has it set to
+         */
+        boolean shared(Optional<Temperature> one, Optional<Temperature> other) {
+            return this == OVEN ? one.isPresent() && one.equals(other) : counted();
         }
     }
 
@@ -76,9 +92,14 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount) 
                         step.to().plus(swims ? Order.CLEAN_DOWN : WASH),
                         1)));
         charge.roasting()
-                .map(Roasting::oven)
-                .ifPresent(name -> timeline.step(Stage.PREPARE)
-                        .ifPresent(step -> uses.add(new Use(Kind.OVEN, name, step.from(), step.to(), 1))));
+                .ifPresent(roasting -> timeline.step(Stage.PREPARE)
+                        .ifPresent(step -> uses.add(new Use(
+                                Kind.OVEN,
+                                roasting.oven(),
+                                step.from(),
+                                step.to(),
+                                roasting.trays(),
+                                Optional.of(roasting.at())))));
         return uses;
     }
 
@@ -113,7 +134,7 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount) 
 
     /** The same under another name. */
     public Use called(String other) {
-        return new Use(kind, other, from, to, amount);
+        return new Use(kind, other, from, to, amount, heat);
     }
 
     /** Whether it is taken at a moment. */

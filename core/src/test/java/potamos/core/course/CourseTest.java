@@ -9,7 +9,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import potamos.core.Samples;
 import potamos.core.charge.Needs;
 import potamos.core.cooling.IceBin;
 import potamos.core.formula.Book;
@@ -19,6 +21,7 @@ import potamos.core.formula.Formula;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
+import potamos.core.vessel.Vessel;
 
 /** A course that keeps every rule, and each rule broken alone. */
 class CourseTest {
@@ -112,6 +115,84 @@ class CourseTest {
                 List.of(first),
                 List.of());
         assertThat(rules(running)).containsExactly(Broken.Rule.TAKEN_TWICE);
+    }
+
+    /** Begun as the day begins, in the oven named east. */
+    private static Draft roasted(Equipment kitchen, String slug, double litres, String vessel, int burner) {
+        Ways.Way way = new Ways(kitchen)
+                .in(stock(slug), litres, vessel)
+                .filter(one -> one.takes().things().stream()
+                        .anyMatch(thing ->
+                                thing.kind() == Use.Kind.OVEN && thing.name().equals("east")))
+                .findFirst()
+                .orElseThrow();
+        return way.startingAt(
+                NOW.plus(Duration.ofHours(1)),
+                slug + " in " + vessel,
+                kitchen,
+                Optional.of(way.burners().get(burner)));
+    }
+
+    private static int trays(Draft draft) {
+        return draft.charge().roasting().orElseThrow().trays();
+    }
+
+    /** Bones of two stocks lie on the trays of one oven at once; not on more trays than it has, and not at two heats. */
+    @Test
+    void anOvenTakesTraysAtOneHeatAsFarAsItHasThem() {
+        Equipment six = Weeks.equipment(6, Unattended.ALLOWED, Weeks.longDays(2));
+        Draft veal = roasted(six, "brown-veal", 10, "pot 1", 0);
+        Draft beef = roasted(six, "brown-beef", 5, "pot 2", 1);
+        assertThat(trays(veal) + trays(beef)).isLessThanOrEqualTo(6);
+        assertThat(rules(course(six, List.of(), List.of(), List.of(veal, beef))))
+                .isEmpty();
+
+        Draft much = roasted(six, "brown-beef", 30, "pot 4", 1);
+        assertThat(trays(veal) + trays(much)).isGreaterThan(6);
+        List<Broken> crowded =
+                course(six, List.of(), List.of(), List.of(veal, much)).check();
+        assertThat(crowded).extracting(Broken::thing).containsOnly("east");
+
+        Draft roots = roasted(six, "vegetable-dark", 3, "pot 2", 1);
+        assertThat(trays(veal) + trays(roots)).isLessThanOrEqualTo(6);
+        List<Broken> cooler =
+                course(six, List.of(), List.of(), List.of(veal, roots)).check();
+        assertThat(cooler).extracting(Broken::thing).containsOnly("east");
+
+        // Out of order it takes no tray at any heat.
+        Course without = course(six, List.of(), List.of(), List.of(veal))
+                .busy(Busy.of(List.of(new Use(Use.Kind.OVEN, "east", NOW, UNTIL, 1))));
+        assertThat(without.check()).extracting(Broken::thing).containsOnly("east");
+    }
+
+    /** What the check lets stand the planner finds: for two pots that must be started now the bones of both go into the only oven at once. */
+    @Test
+    void thePlannerPutsTwoRoastsOfOneHeatIntoTheOnlyOven() {
+        Vessel size = Samples.cylinder(28, 30);
+        Equipment two = Weeks.equipment(6, Unattended.ALLOWED, Weeks.longDays(2));
+        Equipment oneOven = two.withOvens(two.ovens().subList(0, 1))
+                .withVessels(Stream.of("left", "right")
+                        .map(name -> new Vessel(name, size.shape(), size.kappa(), size.metal(), size.handling()))
+                        .toList());
+        Formula veal = stock("brown-veal");
+        double most = new Ways(oneOven).mostL(veal);
+        Course alone = laid(oneOven, veal, most, NOW);
+        Course both = laid(oneOven, veal, 2 * most, alone.drafts().get(0).ready());
+        assertThat(both.drafts()).extracting(Draft::vessel).containsExactlyInAnyOrder("left", "right");
+        assertThat(both.values().lateL()).isZero();
+        assertThat(both.ovens()).hasSize(2);
+        assertThat(both.ovens()
+                        .get(0)
+                        .within(both.ovens().get(1).from(), both.ovens().get(1).to()))
+                .isTrue();
+    }
+
+    private static Course laid(Equipment kitchen, Formula formula, double litres, Instant by) {
+        Call wanted = new Call("call", "Sauce", formula, Volume.ofLitres(litres), by, 1, Needs.NONE);
+        Course laid = Constructive.lay(Course.open(kitchen, NOW, UNTIL, List.of(wanted), List.of()))
+                .course();
+        assertThat(laid.check()).isEmpty();
+        return laid;
     }
 
     @Test

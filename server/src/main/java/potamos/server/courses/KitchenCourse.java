@@ -15,8 +15,11 @@ import potamos.core.course.Broken;
 import potamos.core.course.Constructive;
 import potamos.core.course.Course;
 import potamos.core.course.Draft;
+import potamos.core.course.Equipment;
+import potamos.core.course.Use;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
+import potamos.core.quantity.Temperature;
 import potamos.course.Search;
 
 /**
@@ -155,11 +158,20 @@ record KitchenCourse(
     /** Ice in the bin from a moment on, straight to the next; two at the moment of a bath. */
     record CourseIce(@NotNull Instant at, double kg) {}
 
-    /** An oven that is taken. */
+    /**
+     * An oven that is taken.
+     *
+     * @param trays   of it that are in; all of them where it is taken as a whole
+     * @param there   trays that it has
+     * @param celsius that it is set to; nothing where it is taken as a whole
+     */
     record CourseOven(
             @NotNull String name,
             @NotNull Instant from,
-            @NotNull Instant to) {}
+            @NotNull Instant to,
+            int trays,
+            int there,
+            Optional<Double> celsius) {}
 
     record CourseHands(@NotNull Instant from, @NotNull Instant to, int there, double wanted) {}
 
@@ -208,7 +220,7 @@ record KitchenCourse(
                         .toList(),
                 course.ovens().stream()
                         .filter(use -> use.from().isBefore(begun.shown()))
-                        .map(use -> new CourseOven(use.name(), use.from(), use.to()))
+                        .map(use -> oven(use, course.equipment()))
                         .toList(),
                 course.values().lateL(),
                 new CourseHeld(
@@ -228,6 +240,17 @@ record KitchenCourse(
                         .map(b -> new CourseBroken(b.rule(), b.drafts(), b.thing(), b.from(), b.to()))
                         .toList(),
                 found);
+    }
+
+    private static CourseOven oven(Use use, Equipment equipment) {
+        int there = equipment.traysOf(use.name());
+        return new CourseOven(
+                use.name(),
+                use.from(),
+                use.to(),
+                use.heat().isPresent() ? use.amount() : there,
+                there,
+                use.heat().map(Temperature::celsius));
     }
 
     private static CourseDraft draft(Courses.Begun begun, Draft draft, List<CourseGives> gives, boolean held) {
