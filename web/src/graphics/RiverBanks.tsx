@@ -40,6 +40,8 @@ export function Tide({ hands, x }: { hands: Course['hands']; x: At }) {
 
 /** Of an oven in the picture, from its lowest tray to its highest. */
 const RACK = 18
+/** As wide as what an oven is called, with what it is set to. */
+const WORDS = 150
 
 /** Trays of others that are in the same oven while it begins lie below its own. */
 function below(oven: Course['ovens'][number], ovens: Course['ovens']) {
@@ -73,8 +75,9 @@ export function Ovens({
           const foot = top + row * OVEN + 17 + RACK / 2
           const rise = RACK / Math.max(1, oven.there - 1)
           const first = below(oven, its)
-          // Its words stand where no later one does.
-          const last = its.slice(n + 1).every((other) => x(ms(other.from)) > right + 150)
+          // Its words stand where no later one does, and before it where they would run off the picture.
+          const last = its.slice(n + 1).every((other) => x(ms(other.from)) > right + WORDS)
+          const before = right + WORDS > WIDTH
           return (
             <g key={`${name} ${n}`}>
               {Array.from({ length: Math.min(oven.trays, oven.there) }, (_, tray) => (
@@ -91,7 +94,8 @@ export function Ovens({
               ))}
               {last && (
                 <text
-                  x={right + 6}
+                  x={before ? left - 6 : right + 6}
+                  textAnchor={before ? 'end' : 'start'}
                   y={foot - RACK / 2 + 5}
                   fontSize={15}
                   fontWeight={600}

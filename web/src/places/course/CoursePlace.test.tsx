@@ -21,6 +21,17 @@ describe('the course', () => {
     expect(rows).toHaveLength(course().drafts.length)
   })
 
+  it('draws each tray of an oven, those of two batches at once above each other, and says what it is set to', async () => {
+    const it = course()
+    const at = (hours: number) => new Date(Date.parse(it.now) + hours * 3_600_000).toISOString()
+    const oven = { name: 'East', from: at(1), to: at(3), trays: 2, there: 6, celsius: 210 }
+    show({ ...it, ovens: [oven, { ...oven, from: at(2), to: at(4), trays: 3 }] })
+    const river = await screen.findByRole('img', { name: /calls are open/ })
+    expect(said(river).split('East, 210')).toHaveLength(2)
+    const trays = [...river.querySelectorAll('line[stroke="var(--ember)"][stroke-linecap]')]
+    expect(new Set(trays.map((tray) => tray.getAttribute('y1'))).size).toBe(5)
+  })
+
   it('accepts a batch in its pot and at its hour, for all of its calls', async () => {
     const it = course()
     const draft = [...it.drafts].sort((a, b) => a.start.localeCompare(b.start))[0]!

@@ -101,7 +101,7 @@ function Laid({ course, days }: { course: Course; days: number }) {
           day={day}
           litres={(value) => units.litres(value)}
           kg={(value) => units.kg(value)}
-          heat={(celsius) => units.celsius(celsius)}
+          heat={(celsius) => units.celsius(celsius, 1)}
           label={summary(course)}
         />
       </div>

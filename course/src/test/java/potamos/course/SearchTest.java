@@ -18,6 +18,7 @@ import potamos.core.course.Call;
 import potamos.core.course.Constructive;
 import potamos.core.course.Course;
 import potamos.core.course.Draft;
+import potamos.core.course.Equipment;
 import potamos.core.course.Puzzle;
 import potamos.core.course.Unattended;
 import potamos.core.course.Weeks;
@@ -112,6 +113,25 @@ class SearchTest {
         assertThat(found.laid().course().drafts()).hasSize(2);
         assertThat(found.laid().course().check()).extracting(Broken::rule).doesNotContain(Broken.Rule.CLEANED_DOWN);
         assertThat(found.how()).isEqualTo(Search.How.PROVEN);
+    }
+
+    /** Bones at 210 °C and roots at 150 °C are wanted out of the only oven as early as they can be: one of them waits for the other, and that is proven. */
+    @Test
+    void theOnlyOvenIsNeverWantedAtTwoHeatsAtOnce() {
+        Course open = kitchen(3, call("roots", "vegetable-dark", 4, 6, 1), call("veal", "brown-veal", 4, 10, 1));
+        Equipment two = open.equipment();
+        Course begun = Course.open(
+                two.withOvens(two.ovens().subList(0, 1)), open.now(), open.until(), open.calls(), List.of());
+        Search.Found found = new Search(begun).run(LONG);
+        Course course = found.laid().course();
+        assertThat(course.ovens()).extracting(use -> use.heat().orElseThrow()).doesNotHaveDuplicates();
+        assertThat(course.check()).isEmpty();
+        assertThat(course.ovens().get(0).to())
+                .isBeforeOrEqualTo(course.ovens().get(1).from());
+        assertThat(found.how()).isEqualTo(Search.How.PROVEN);
+        // With an oven for each nobody waits.
+        double apart = new Search(open).run(LONG).laid().course().values().lateL();
+        assertThat(course.values().lateL()).isGreaterThan(apart);
     }
 
     @Test

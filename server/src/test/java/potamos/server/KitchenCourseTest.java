@@ -39,6 +39,36 @@ class KitchenCourseTest {
                         draft.path("start").asString()));
     }
 
+    private JsonNode vealBeside(Instant start) {
+        return chef.post("/api/charges", """
+                {"formula": "brown-veal", "goal": "LITRES", "value": 4, "vesselId": "%s", "readyBy": "%s", "startAt": "%s"}
+                """.formatted(
+                                TestKitchen.freshPot(chef), start.plus(Duration.ofHours(20)), start))
+                .body();
+    }
+
+    /** Roots roast slowly in the oven with a fan: bones are not roasted in it at another heat, but in the one that is free. */
+    @Test
+    void anOvenThatIsSetToAnotherHeatIsNotPlannedForBones() {
+        Instant start = CourseKitchen.now().plus(Duration.ofDays(2));
+        chef.post("/api/kitchen/burners", "{\"name\": \"Beside\", \"ratedKw\": 9, \"efficiency\": 0.5}");
+        chef.post("/api/kitchen/ovens", "{\"name\": \"Fan\", \"trays\": 6, \"convection\": true}");
+        assertThat(vealBeside(start).at("/roast/oven").asString()).isEqualTo("Fan");
+        Visitor.Answer roots = chef.post("/api/batches", """
+                {"id": "%s", "charge": {"formula": "vegetable-dark", "goal": "LITRES", "value": 4, "vesselId": "%s",
+                 "readyBy": "%s", "startAt": "%s"}}
+                """.formatted(
+                        UUID.randomUUID(), TestKitchen.freshPot(chef), start.plus(Duration.ofHours(20)), start));
+        assertThat(roots.status()).as("%s", roots.body()).isEqualTo(201);
+        assertThat(vealBeside(start).at("/plan/taken").asString()).isIn("OVEN", "BURNER");
+        chef.post("/api/kitchen/ovens", "{\"name\": \"Still\", \"trays\": 4, \"convection\": false}");
+        JsonNode veal = vealBeside(start);
+        assertThat(veal.at("/roast/oven").asString()).isEqualTo("Still");
+        assertThat(veal.at("/plan/taken").isMissingNode()
+                        || veal.at("/plan/taken").isNull())
+                .isTrue();
+    }
+
     /** Three days' calls in one pot: each is laid at its time, and what is accepted is no longer open. */
     @Test
     void aPotThatIsUsedTodayIsPlannedForTomorrowToo() {

@@ -31,25 +31,31 @@ public record Draft(
         Instant useBy) {
 
     /**
-     * A batch where a cook wants it.
+     * A batch where a cook wants it. What nobody has named, as its oven, is what has room beside the others then.
      *
+     * @param beside what stands already
      * @param vessel by its name
-     * @param burner by its name; nothing takes the strongest
+     * @param burner by its name; nothing takes the strongest that is free
      * @throws Refusal on {@code vessel} when it is not there, does not give as much, or stands on no such burner
      */
     public static Draft pinned(
-            Equipment equipment,
+            Course beside,
             Formula formula,
             Volume litres,
             String vessel,
             Optional<String> burner,
             Instant start,
             String id) {
-        return new Ways(equipment)
-                .in(formula, litres.litres(), vessel)
-                .filter(way -> way.standsOn(burner))
+        Equipment equipment = beside.equipment();
+        Diary diary = new Diary(beside);
+        Ways ways = new Ways(equipment);
+        return ways.in(formula, litres.litres(), vessel, burner)
+                .filter(way -> diary.taken(way.takes(), start).isEmpty())
                 .findFirst()
-                .map(way -> way.startingAt(start, id, equipment, burner.or(way::burner)))
+                .or(() -> ways.in(formula, litres.litres(), vessel, burner).findFirst())
+                .map(way -> burner.isPresent()
+                        ? way.startingAt(start, id, equipment, burner)
+                        : diary.placed(way, start, id))
                 .orElseThrow(() -> Refusal.of("vessel", "no vessel of this name gives as much, on such a burner"));
     }
 

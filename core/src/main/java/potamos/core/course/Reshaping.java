@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import potamos.core.charge.Charge;
+import potamos.core.charge.Roasting;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Rounding;
@@ -45,8 +47,8 @@ public final class Reshaping {
             throw Refusal.of("draftId", "it is too small to be split");
         }
         String vessel = whole.vessel();
-        Draft first = ways.in(formula, litres - second, vessel)
-                .filter(way -> way.standsOn(whole.burner()))
+        Draft first = ways.in(formula, litres - second, vessel, whole.burner())
+                .filter(way -> roastedIn(way.charge()).equals(roastedIn(whole.charge())))
                 .findFirst()
                 .map(way -> way.startingAt(whole.start(), id, course.equipment(), whole.burner()))
                 .orElseThrow(() -> Refusal.of("draftId", "so little cannot be made in its pot"));
@@ -109,6 +111,10 @@ public final class Reshaping {
                     .ifPresent(late::add);
         }
         return late.stream().min(Comparator.comparing(Draft::ready));
+    }
+
+    private static Optional<String> roastedIn(Charge charge) {
+        return charge.roasting().map(Roasting::oven);
     }
 
     private Draft draft(String id) {

@@ -73,11 +73,6 @@ final class Ways {
             return burners.stream().findFirst();
         }
 
-        /** Whether it may be made on a burner; on whichever where none is named. */
-        boolean standsOn(Optional<String> burner) {
-            return burner.map(burners::contains).orElse(true);
-        }
-
         /** Whether a batch is made this way. */
         boolean makes(Draft draft) {
             return vessel().equals(draft.vessel())
@@ -121,11 +116,12 @@ final class Ways {
         return all.stream().map(Untried::way).flatMap(Optional::stream);
     }
 
-    /** The ways of making them in one vessel, however large it is. */
-    Stream<Way> in(Formula formula, double litres, String vessel) {
+    /** The ways of making them in one vessel, however large it is, on one burner; on whichever where none is named. */
+    Stream<Way> in(Formula formula, double litres, String vessel, Optional<String> burner) {
         return equipment.vessels().stream()
                 .filter(one -> one.name().equals(vessel) && fullL(formula, one) >= litres - 1e-6)
                 .flatMap(one -> untried(formula, litres, one))
+                .filter(untried -> untried.mayStandOn(burner))
                 .map(Untried::way)
                 .flatMap(Optional::stream);
     }
@@ -145,6 +141,12 @@ final class Ways {
             this.vessel = vessel;
             this.burners = burners;
             this.ovens = ovens;
+        }
+
+        private boolean mayStandOn(Optional<String> burner) {
+            return burner.map(
+                            name -> burners.stream().anyMatch(one -> one.name().equals(name)))
+                    .orElse(true);
         }
 
         private Optional<Way> way() {

@@ -312,7 +312,7 @@ class ConstructiveTest {
     private static Draft heldUntil(Draft draft, Instant ready) {
         Instant start = draft.start().plus(Duration.between(draft.ready(), ready));
         return Draft.pinned(
-                kitchen(),
+                Course.open(kitchen(), NOW, UNTIL, List.of(), List.of()),
                 draft.charge().formula(),
                 Volume.ofLitres(6),
                 draft.charge().run().vessel().name(),
@@ -338,7 +338,7 @@ class ConstructiveTest {
         Draft first =
                 both.drafts().stream().min(Comparator.comparing(Draft::start)).orElseThrow();
         Draft after = Draft.pinned(
-                onePot,
+                both.with(List.of(first), List.of()),
                 Book.whiteChicken(),
                 Volume.ofLitres(6),
                 first.charge().run().vessel().name(),

@@ -120,7 +120,7 @@ class CourseTest {
     /** Begun as the day begins, in the oven named east. */
     private static Draft roasted(Equipment kitchen, String slug, double litres, String vessel, int burner) {
         Ways.Way way = new Ways(kitchen)
-                .in(stock(slug), litres, vessel)
+                .in(stock(slug), litres, vessel, Optional.empty())
                 .filter(one -> one.takes().things().stream()
                         .anyMatch(thing ->
                                 thing.kind() == Use.Kind.OVEN && thing.name().equals("east")))
@@ -163,6 +163,28 @@ class CourseTest {
         Course without = course(six, List.of(), List.of(), List.of(veal))
                 .busy(Busy.of(List.of(new Use(Use.Kind.OVEN, "east", NOW, UNTIL, 1))));
         assertThat(without.check()).extracting(Broken::thing).containsOnly("east");
+    }
+
+    /** Nobody has named the oven of a batch that is held where it is: it is roasted in the one that has room then. */
+    @Test
+    void whatIsHeldRoastsInTheOvenThatHasRoom() {
+        Equipment six = Weeks.equipment(6, Unattended.ALLOWED, Weeks.longDays(2));
+        Draft veal = roasted(six, "brown-veal", 10, "pot 1", 0);
+        for (String slug : List.of("brown-beef", "vegetable-dark")) {
+            Draft held = Draft.pinned(
+                    course(six, List.of(), List.of(), List.of(veal)),
+                    stock(slug),
+                    Volume.ofLitres(4),
+                    "pot 2",
+                    Optional.empty(),
+                    veal.start(),
+                    "held");
+            assertThat(held.charge().roasting().orElseThrow().oven())
+                    .isEqualTo(slug.equals("brown-beef") ? "east" : "west");
+            assertThat(held.burner()).isNotEqualTo(veal.burner()).isPresent();
+            assertThat(course(six, List.of(), List.of(), List.of(veal, held)).check())
+                    .isEmpty();
+        }
     }
 
     /** What the check lets stand the planner finds: for two pots that must be started now the bones of both go into the only oven at once. */

@@ -71,20 +71,22 @@ class CourseReader {
         List<Use> taken = Optional.ofNullable(in.running()).orElse(List.of()).stream()
                 .flatMap(made -> taken(made, in.now()))
                 .toList();
-        List<Draft> pinned = each(
+        List<Draft> pinned = new ArrayList<>();
+        Course open = new Course(equipment, in.now(), until, calls, lots, Busy.of(taken), pinned, List.of());
+        each(
                 "pinned",
                 in.pinned(),
-                p -> Draft.pinned(
-                        equipment,
+                p -> pinned.add(Draft.pinned(
+                        open.with(pinned, List.of()),
                         reader.formula(p.formula()),
                         litres(p.litres()),
                         p.vessel(),
                         Optional.ofNullable(p.burner()),
                         p.start(),
-                        p.id()));
+                        p.id())));
         unlessTwice(
                 "id", Stream.concat(lots.stream().map(Lot::id), pinned.stream().map(Draft::id)));
-        return new Course(equipment, in.now(), until, calls, lots, Busy.of(taken), pinned, List.of());
+        return open.with(pinned, List.of());
     }
 
     private interface Making<I, O> {

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
@@ -16,6 +17,7 @@ import potamos.core.course.Use;
 import potamos.core.flow.Run;
 import potamos.core.formula.Formula;
 import potamos.core.heat.Burner;
+import potamos.core.heat.Oven;
 import potamos.core.quantity.Refusal;
 import potamos.core.schedule.Planner;
 import potamos.core.vessel.Vessel;
@@ -150,8 +152,21 @@ final class Choosing {
         return fitting.isEmpty() ? List.of(site.vessels().stream().max(bySize).orElseThrow()) : fitting;
     }
 
+    /** In the oven that is done first; where others have that one then, in another that has room. */
     private Choice choice(Thing<Vessel> vessel, Optional<Thing<Burner>> burner) {
-        Pot pot = site.pot(vessel, burner);
+        Choice first = choice(vessel, burner, site.ovens());
+        boolean ovenTaken = first.times().flatMap(Opening.Proposal::taken).equals(Optional.of(Use.Kind.OVEN));
+        return Stream.concat(
+                        Stream.of(first),
+                        site.ovens().stream()
+                                .filter(oven -> ovenTaken)
+                                .map(oven -> choice(vessel, burner, List.of(oven))))
+                .min(LESS_BAD)
+                .orElseThrow();
+    }
+
+    private Choice choice(Thing<Vessel> vessel, Optional<Thing<Burner>> burner, List<Oven> ovens) {
+        Pot pot = site.pot(vessel, burner, ovens);
         Charge charge = ChargeSolver.solve(formula, pot, goal);
         Site.Cooling cooling = site.cooling(charge);
         Optional<String> on = charge.run().heat() == Run.Heat.BURNER ? burner.map(Thing::name) : Optional.empty();

@@ -69,6 +69,11 @@ record Site(
      * @param burner under it; a vessel with heat of its own needs none
      */
     Pot pot(Thing<Vessel> vessel, Optional<Thing<Burner>> burner) {
+        return pot(vessel, burner, ovens);
+    }
+
+    /** The same with some of the ovens. */
+    Pot pot(Thing<Vessel> vessel, Optional<Thing<Burner>> burner, List<Oven> ovens) {
         Burner under = burner.map(Thing::figures)
                 .or(() -> Burner.own(vessel.figures()))
                 .orElseThrow(() -> Refusal.of("burnerId", "this kitchen has no burner yet"));

@@ -180,7 +180,7 @@ class Courses {
         List<Unmade> unmade = new ArrayList<>();
         for (HeldCourse.Draft one : held.drafts()) {
             try {
-                drafts.add(pinned(kitchenId, begun, one, vessels, burners));
+                drafts.add(pinned(kitchenId, begun.with(drafts, List.of()), one, vessels, burners));
             } catch (Refusal | NotFound cannot) {
                 unmade.add(new Unmade(one, cannot.getMessage()));
             }
@@ -251,7 +251,7 @@ class Courses {
 
     private Draft pinned(
             String kitchenId,
-            Course begun,
+            Course beside,
             HeldCourse.Draft held,
             Map<String, String> vessels,
             Map<String, String> burners) {
@@ -260,7 +260,7 @@ class Courses {
                 named(vessels, held.vesselId()).orElseThrow(() -> Refusal.of("vesselId", "its vessel is retired"));
         try {
             return Draft.pinned(
-                    begun.equipment(),
+                    beside,
                     formula,
                     Volume.ofLitres(held.litres()),
                     vessel,
@@ -277,7 +277,7 @@ class Courses {
         String vessel = named(begun.vessels(), place.vesselId())
                 .orElseThrow(() -> Refusal.of("vesselId", "its vessel is retired"));
         return Draft.pinned(
-                begun.course().equipment(),
+                begun.course(),
                 formula,
                 Volume.ofLitres(litres),
                 vessel,
