@@ -66,12 +66,12 @@ public record Equipment(
         };
     }
 
-    /** Trays that an oven has. */
+    /** Trays that an oven has; those of any oven where the kitchen has not said which it has. */
     public int traysOf(String oven) {
         return ovens.stream()
                 .filter(one -> one.name().equals(oven))
                 .mapToInt(Oven::trays)
                 .findFirst()
-                .orElse(1);
+                .orElse(Oven.book().trays());
     }
 }

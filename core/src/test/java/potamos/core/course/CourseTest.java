@@ -165,6 +165,16 @@ class CourseTest {
         assertThat(without.check()).extracting(Broken::thing).containsOnly("east");
     }
 
+    /** A kitchen that has not said which ovens it has roasts all the same. */
+    @Test
+    void whereNobodyHasToldOfAnOvenBonesAreRoastedInOne() {
+        Equipment untold = kitchen.withOvens(List.of());
+        Course laid = laid(untold, stock("brown-veal"), 20, NOW.plus(Duration.ofHours(30)));
+        assertThat(laid.drafts()).hasSize(1);
+        assertThat(trays(laid.drafts().get(0))).isGreaterThan(1);
+        assertThat(laid.values().lateL()).isZero();
+    }
+
     /** Nobody has named the oven of a batch that is held where it is: it is roasted in the one that has room then. */
     @Test
     void whatIsHeldRoastsInTheOvenThatHasRoom() {
