@@ -32,7 +32,7 @@ import java.util.regex.Pattern;
  */
 public final class Kills {
     private static final int CLIENTS = 8;
-    private static final Duration LONGEST_AWAY = Duration.ofMinutes(3);
+    private static final Duration LONGEST_AWAY = Duration.ofMinutes(5);
     private static final Duration LONGEST_ANSWER = Duration.ofSeconds(15);
     private static final List<String> PEOPLE = List.of("ilse", "tomaz");
     private static final Pattern IDS = Pattern.compile("\"id\":\"([0-9a-f-]{36})\"");
