@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale'
 import { area, curveStepAfter } from 'd3-shape'
 import { liquorColour } from './liquor'
-import { ms, type Afloat } from './river'
+import { berths, ms, type Afloat } from './river'
 import { DONE, ICE, LEFT, OVEN, SHELF, TIDE, TIDE_TOP, WIDTH, type At } from './riverMeasure'
 import type { Course } from './River'
 
@@ -43,13 +43,13 @@ const RACK = 18
 /** As wide as what an oven is called, with what it is set to. */
 const WORDS = 150
 
-/** Trays of others that are in the same oven while it begins lie below its own. */
-function below(oven: Course['ovens'][number], ovens: Course['ovens']) {
-  const before = ovens.slice(0, ovens.indexOf(oven))
-  return before
-    .filter((other) => ms(other.to) > ms(oven.from))
-    .reduce((trays, other) => trays + other.trays, 0)
-}
+/** Each tray of what is in an oven, one after another. */
+const traysOf = (oven: Course['ovens'][number], n: number) =>
+  Array.from({ length: Math.min(oven.trays, oven.there) }, (_, tray) => ({
+    id: `${n} ${tray}`,
+    from: ms(oven.from),
+    to: ms(oven.to),
+  }))
 
 /** Ovens that are taken, one under the other: each tray that is in glows, at what the oven is set to. */
 export function Ovens({
@@ -69,24 +69,24 @@ export function Ovens({
     <g>
       {names.map((name, row) => {
         const its = ovens.filter((oven) => oven.name === name)
+        const rungs = berths(its.flatMap(traysOf))
         return its.map((oven, n) => {
           const left = Math.max(LEFT, x(ms(oven.from)))
           const right = Math.max(left + 6, x(ms(oven.to)))
           const foot = top + row * OVEN + 17 + RACK / 2
           const rise = RACK / Math.max(1, oven.there - 1)
-          const first = below(oven, its)
           // Its words stand where no later one does, and before it where they would run off the picture.
           const last = its.slice(n + 1).every((other) => x(ms(other.from)) > right + WORDS)
           const before = right + WORDS > WIDTH
           return (
             <g key={`${name} ${n}`}>
-              {Array.from({ length: Math.min(oven.trays, oven.there) }, (_, tray) => (
+              {traysOf(oven, n).map(({ id }) => (
                 <line
-                  key={tray}
+                  key={id}
                   x1={left}
                   x2={right}
-                  y1={foot - (first + tray) * rise}
-                  y2={foot - (first + tray) * rise}
+                  y1={foot - (rungs.get(id) ?? 0) * rise}
+                  y2={foot - (rungs.get(id) ?? 0) * rise}
                   stroke="var(--ember)"
                   strokeWidth={Math.min(3, rise * 0.7)}
                   strokeLinecap="round"

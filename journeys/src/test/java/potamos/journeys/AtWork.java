@@ -9,12 +9,16 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /** A cook who does what a batch's page says is next. */
 final class AtWork {
 
     private static final int MOST_ACTS = 140;
+    /** What a pot on full heat passes in a minute or two: its moment is waited for to the second. */
+    private static final Set<String> SOON_PASSED = Set.of("HOLD", "KELP_OUT");
+
     private static final String[] COOLING = {"80", "20", "4.5"};
 
     private AtWork() {}
@@ -33,9 +37,9 @@ final class AtWork {
             if (next.get("kind") == null || stage.equals(until)) {
                 return new Worked(kinds, stage);
             }
-            double minutes = ((Number) next.get("minutes")).doubleValue();
+            double minutes = minutes(next);
             if (minutes > 0) {
-                cook.wait((int) Math.ceil(minutes));
+                stale |= await(cook, id, minutes, SOON_PASSED.contains((String) next.get("kind")));
                 continue;
             }
             String kind = (boolean) next.get("cleanDown") ? "CLEAN_DOWN" : (String) next.get("kind");
@@ -72,6 +76,26 @@ final class AtWork {
     private static void open(Journey cook) {
         cook.reload();
         cook.page().locator("section[aria-label=Acts]").waitFor();
+    }
+
+    /**
+     * Lets the clock run on until it is time, in whole minutes; the rest of one is waited for where it matters.
+     *
+     * @return whether the page has to be loaded anew
+     */
+    private static boolean await(Journey cook, String id, double minutes, boolean toTheSecond) {
+        if (!toTheSecond || minutes >= 1) {
+            cook.wait((int) (toTheSecond ? minutes : Math.ceil(minutes)));
+            return false;
+        }
+        cook.page()
+                .waitForCondition(
+                        () -> minutes(next(cook, id)) <= 0, new Page.WaitForConditionOptions().setTimeout(90_000));
+        return true;
+    }
+
+    private static double minutes(Map<String, Object> next) {
+        return ((Number) next.get("minutes")).doubleValue();
     }
 
     private static int entries(Map<String, Object> next) {

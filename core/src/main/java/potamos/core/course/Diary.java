@@ -194,11 +194,9 @@ final class Diary {
     private boolean isFree(Footprint.Thing thing, List<Entry> others, long at, Family family) {
         long from = thing.from() + at;
         long to = thing.to() + at;
-        return switch (thing.kind()) {
-            case VESSEL -> others.stream().allMatch(other -> apart(other, from, to, family));
-            case BURNER, BED -> others.stream().noneMatch(other -> other.overlaps(from, to));
-            case OVEN, CONTAINER, STRAINERS -> enough(others, thing, from, to);
-        };
+        return thing.kind() == Use.Kind.VESSEL
+                ? others.stream().allMatch(other -> apart(other, from, to, family))
+                : enough(others, thing, from, to);
     }
 
     /** All that overlap this use may overlap each other as well: counted so, none is ever promised twice. */

@@ -258,17 +258,12 @@ public final class Puzzle {
                 resource,
                 thing.from(),
                 thing.to(),
-                amount(
-                        thing.kind(),
-                        thing.amount(),
-                        thing.heat(),
-                        resources.get(resource).there()),
+                thing.kind()
+                        .taken(
+                                thing.amount(),
+                                thing.heat(),
+                                resources.get(resource).there()),
                 heat(thing.heat()));
-    }
-
-    /** An oven that is taken as a whole is taken with all its trays. */
-    private static int amount(Use.Kind kind, int amount, Optional<Temperature> heat, int there) {
-        return kind == Use.Kind.OVEN && heat.isEmpty() ? there : amount;
     }
 
     private static long heat(Optional<Temperature> heat) {
@@ -288,12 +283,8 @@ public final class Puzzle {
             List<Thing> taken = standingUses
                     .filter(use ->
                             many && use.kind() == thing.kind() && thing.names().contains(use.name()))
-                    .map(use -> new Thing(
-                            place,
-                            after(use.from()),
-                            after(use.to()),
-                            amount(use.kind(), use.amount(), use.heat(), there),
-                            heat(use.heat())))
+                    .map(use ->
+                            new Thing(place, after(use.from()), after(use.to()), use.taken(there), heat(use.heat())))
                     .toList();
             resources.add(new Resource(there, taken));
             return place;

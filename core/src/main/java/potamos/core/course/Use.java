@@ -53,6 +53,17 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount, 
         boolean shared(Optional<Temperature> one, Optional<Temperature> other) {
             return this == OVEN ? one.isPresent() && one.equals(other) : counted();
         }
+
+        /**
+         * How many of it are taken: of an oven that is taken as a whole, all its trays.
+         *
+         * @param amount as it is told
+         * @param heat   that it is set to
+         * @param there  how many there are
+         */
+        int taken(int amount, Optional<Temperature> heat, int there) {
+            return this == OVEN && heat.isEmpty() ? there : amount;
+        }
     }
 
     /** What one batch is strained through, with its ladle. */
@@ -130,6 +141,11 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount, 
         return timeline.steps().stream()
                 .filter(step -> which.test(step.stage()))
                 .reduce((first, last) -> new Timeline.Step(first.stage(), first.from(), last.to()));
+    }
+
+    /** How many of it are taken, of so many that are there. */
+    public int taken(int there) {
+        return kind.taken(amount, heat, there);
     }
 
     /** The same under another name. */

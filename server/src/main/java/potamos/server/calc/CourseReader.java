@@ -72,7 +72,7 @@ class CourseReader {
                 .flatMap(made -> taken(made, in.now()))
                 .toList();
         List<Draft> pinned = new ArrayList<>();
-        Course open = new Course(equipment, in.now(), until, calls, lots, Busy.of(taken), pinned, List.of());
+        Course open = new Course(equipment, in.now(), until, calls, lots, Busy.of(taken), List.of(), List.of());
         each(
                 "pinned",
                 in.pinned(),

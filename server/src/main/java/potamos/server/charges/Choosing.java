@@ -155,12 +155,10 @@ final class Choosing {
     /** In the oven that is done first; where others have that one then, in another that has room. */
     private Choice choice(Thing<Vessel> vessel, Optional<Thing<Burner>> burner) {
         Choice first = choice(vessel, burner, site.ovens());
-        boolean ovenTaken = first.times().flatMap(Opening.Proposal::taken).equals(Optional.of(Use.Kind.OVEN));
-        return Stream.concat(
-                        Stream.of(first),
-                        site.ovens().stream()
-                                .filter(oven -> ovenTaken)
-                                .map(oven -> choice(vessel, burner, List.of(oven))))
+        if (!first.times().flatMap(Opening.Proposal::taken).equals(Optional.of(Use.Kind.OVEN))) {
+            return first;
+        }
+        return Stream.concat(Stream.of(first), site.ovens().stream().map(oven -> choice(vessel, burner, List.of(oven))))
                 .min(LESS_BAD)
                 .orElseThrow();
     }

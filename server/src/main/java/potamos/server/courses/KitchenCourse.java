@@ -248,7 +248,7 @@ record KitchenCourse(
                 use.name(),
                 use.from(),
                 use.to(),
-                use.heat().isPresent() ? use.amount() : there,
+                use.taken(there),
                 there,
                 use.heat().map(Temperature::celsius));
     }
