@@ -1,7 +1,7 @@
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { liquorColour } from './liquor'
 import { Taken } from './Taken'
-import { Ice, Mouth, Ovens, Shelf, Tide } from './RiverBanks'
+import { Cabinet, Ice, Mouth, Ovens, Shelf, Tide } from './RiverBanks'
 import { afloat, berths, ends, ms } from './river'
 import {
   AXIS,
@@ -187,6 +187,9 @@ export function River({
         </Taken>
       ))}
       <Ice ice={course.ice} x={x} foot={cold + ICE} kg={kg} />
+      {streams.map((one) => (
+        <Cabinet key={one.id} stream={one} x={x} foot={cold + ICE} />
+      ))}
       {wanted.map((call) => (
         <Mouth
           key={call.id}

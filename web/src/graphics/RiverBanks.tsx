@@ -160,6 +160,46 @@ export function Ice({
   )
 }
 
+/** What falls through the air of a chiller, and takes nothing of the ice. */
+export function Cabinet({
+  stream,
+  x,
+  foot,
+}: {
+  stream: Pick<Course['drafts'][number], 'stages' | 'chiller'>
+  x: At
+  foot: number
+}) {
+  const cold = stream.stages.find((s) => s.stage === 'COOL')
+  if (!cold || stream.chiller == null) return null
+  const left = Math.max(LEFT, x(ms(cold.from)))
+  const right = Math.max(left + 14, x(ms(cold.to)))
+  const top = foot - ICE + 40
+  return (
+    <g pointerEvents="none">
+      <path
+        d={`M${left} ${top}H${right}V${foot - 4}H${left}Z`}
+        fill="var(--surface)"
+        fillOpacity={0.55}
+        stroke="var(--frost)"
+        strokeWidth={3}
+      />
+      <text
+        x={Math.min(left, WIDTH - WORDS)}
+        y={top - 6}
+        fontSize={15}
+        fontWeight={600}
+        fill="var(--frost)"
+        stroke="var(--surface)"
+        strokeWidth={3}
+        paintOrder="stroke"
+      >
+        {stream.chiller}
+      </text>
+    </g>
+  )
+}
+
 /** What is on hand at each hour, stock upon stock. */
 export function Shelf({
   stocks,

@@ -100,8 +100,11 @@ export function BatchCooling({ page }: { page: Page }) {
         </tbody>
       </table>
       <p className="text-15 text-quiet mt-3 mb-0">
-        Planned: {intoWords(page.coolingPlan.into, units)}, stirred in ice water with at least{' '}
-        {units.kg(page.coolingPlan.iceKg)} of ice. {limitsNote}
+        Planned: {intoWords(page.coolingPlan.into, units)},{' '}
+        {page.coolingPlan.chiller
+          ? `in ${page.coolingPlan.chiller}`
+          : `stirred in ice water with at least ${units.kg(page.coolingPlan.iceKg)} of ice`}
+        . {limitsNote}
       </p>
       {cooling.overall === 'PASSED_ON_LATE_ENTRIES' && (
         <Note>

@@ -89,7 +89,8 @@ export function InHand({
         </div>
         <p className="text-18 m-0">
           Starts <b className="font-semibold">{day(draft.start)}</b>, ready{' '}
-          <b className="font-semibold">{day(draft.ready)}</b>.
+          <b className="font-semibold">{day(draft.ready)}</b>
+          {draft.chiller ? `, cooled in ${draft.chiller}` : ''}.
         </p>
         {plans && (
           <>

@@ -37,6 +37,9 @@ export function TroubleSheet({ onClose }: { onClose: () => void }) {
         ...it.vessels.map((v) => ({ kind: 'VESSEL' as const, id: v.id, name: v.name })),
         ...it.burners.map((b) => ({ kind: 'BURNER' as const, id: b.id, name: b.name })),
         ...it.ovens.map((o) => ({ kind: 'OVEN' as const, id: o.id, name: o.name })),
+        ...it.chillers
+          .filter((c) => c.kind === 'BLAST')
+          .map((c) => ({ kind: 'CHILLER' as const, id: c.id, name: c.name })),
         ...beds.map((b) => ({ kind: 'BED' as const, id: b.id, name: b.name })),
       ]
     : []

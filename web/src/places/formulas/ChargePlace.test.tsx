@@ -124,6 +124,23 @@ describe('a charge', () => {
     expect(asked(sent)).toHaveLength(2)
   })
 
+  it('keeps what is asked for while its address is on the way', async () => {
+    const { sent } = openCharge('charge-white')
+    const line = await screen.findByRole('slider', { name: 'Water line' })
+    const litres = screen.getByRole('radio', { name: 'Litres' })
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    fireEvent.keyDown(line, { key: 'ArrowUp' })
+    act(() => {
+      vi.advanceTimersByTime(600)
+      fireEvent.click(litres)
+    })
+    expect(screen.getByRole('radio', { name: 'Litres' }).getAttribute('aria-checked')).toBe('true')
+    act(() => void vi.advanceTimersByTime(600))
+    vi.useRealTimers()
+    await expect.poll(() => address().get('goal')).toBe('LITRES')
+    expect(asked(sent).at(-1)!.goal).toBe('LITRES')
+  })
+
   it('is not fetched back by its address once it is left', async () => {
     openCharge('charge-white')
     const line = await screen.findByRole('slider', { name: 'Water line' })
@@ -216,7 +233,7 @@ describe('a charge that would not do', () => {
     charge.cooling.verdict = 'FAIL'
     openCharge('charge-white', undefined, { more: { '/api/charges': charge } })
     const warnings = await screen.findByRole('list', { name: 'Warnings' })
-    expect(said(warnings)).toContain('Not enough containers are free.')
+    expect(said(warnings)).toContain('Not enough containers.')
     expect(said(warnings)).toContain('Not enough ice.')
     expect(said(warnings)).toContain('It would not be cold in time.')
   })

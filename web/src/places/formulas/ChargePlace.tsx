@@ -194,31 +194,41 @@ const Below = memo(function Below({ charge: it, wish, request, onWish }: BelowPr
   )
 }, sameCharge)
 
-/** The address says the charge. While something moves the charge goes ahead of it, and the address follows when the hand rests. */
+/**
+ * The address says the charge. While something moves the charge goes ahead of it, and the address follows when the hand rests. It arrives a while after it is
+ * written: whatever was asked for meanwhile stays.
+ */
 function useWish(call?: Call): [Wish, (wish: Wish) => void] {
   const [params, setParams] = useSearchParams()
   const said = useMemo(() => readWish(params, call?.openL || call?.litres), [params, call])
-  const [ahead, setAhead] = useState<Wish>()
+  const [ahead, setAhead] = useState<{ wish: Wish; address: string }>()
   const [seen, setSeen] = useState(params)
+  const [written, setWritten] = useState<string>()
   if (params !== seen) {
     setSeen(params)
-    setAhead(undefined)
+    const ours = params.toString() === written
+    if (!ours || ahead?.address === written) setAhead(undefined)
   }
-  const writing = useRef(0)
-  useEffect(() => () => window.clearTimeout(writing.current), [])
+  const writing = useRef<{ timer: number; address?: string }>({ timer: 0 })
+  useEffect(() => () => window.clearTimeout(writing.current.timer), [])
   const set = (next: Wish) => {
-    setAhead(next)
-    window.clearTimeout(writing.current)
-    const here = window.location.href
-    writing.current = window.setTimeout(() => {
+    const made = writeWish(next)
+    if (call) made.set('call', call.id)
+    const address = made.toString()
+    setAhead({ wish: next, address })
+    window.clearTimeout(writing.current.timer)
+    const { pathname, search } = window.location
+    writing.current.timer = window.setTimeout(() => {
       // Whoever is on the way elsewhere, while that place is still being fetched, is not pulled back.
-      if (window.location.href !== here) return
-      const made = writeWish(next)
-      if (call) made.set('call', call.id)
+      const here = window.location
+      const ours = here.search === search || here.search === `?${writing.current.address}`
+      if (here.pathname !== pathname || !ours) return
+      writing.current.address = address
+      setWritten(address)
       setParams(made, { replace: true })
     }, ADDRESS_FOLLOWS_MS)
   }
-  return [ahead ?? said, set]
+  return [ahead?.wish ?? said, set]
 }
 
 /** Longer than a finger pauses while it drags: with each new address a browser looks for the icon again, and every place is drawn anew. */

@@ -23,7 +23,7 @@ const tones: Record<string, string> = {
   COOL: 'var(--frost)',
 }
 
-/** What to do about a thing that another batch has then; a vessel and containers are said where they are chosen. */
+/** What to do about a thing that another batch has then; a vessel is said where it is chosen. */
 function takenWords(taken: NonNullable<NonNullable<Charge['plan']>['taken']>, charge: Charge) {
   switch (taken) {
     case 'BURNER':
@@ -32,10 +32,13 @@ function takenWords(taken: NonNullable<NonNullable<Charge['plan']>['taken']>, ch
       return `Another batch is in ${charge.roast?.oven ?? 'the oven'} then.`
     case 'STRAINERS':
       return 'Every strainer set is in use or being washed then: it is strained a little later, or start at another time.'
+    case 'CHILLER':
+      return 'The chiller is full then. Start at another time, or make less.'
     case 'BED':
       return 'What it is made of did not come, and is not there when it would be weighed in. Start it later, or say under Course that it is there again.'
-    case 'VESSEL':
     case 'CONTAINER':
+      return 'Others are cooling in the containers then. Start at another time, find more of them, or make less.'
+    case 'VESSEL':
       return undefined
   }
 }

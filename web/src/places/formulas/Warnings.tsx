@@ -37,12 +37,13 @@ export function Warnings({ charge, wish, onWish, request }: Choosing & { request
           <b className="font-semibold">
             {charge.cooling.verdict === 'FAIL' ? 'It would not be cold in time.' : 'Cooling will be tight.'}
           </b>{' '}
-          Fill more and shallower containers, or have more ice.
+          Fill more and shallower containers
+          {charge.cooling.chiller ? ', or stir them in ice water' : ', or have more ice'}.
         </li>
       )}
       {!charge.cooling.enough && (
         <li className="border-amber bg-amber-ground text-15 text-amber border-l-4 px-3 py-2">
-          <b className="font-semibold">Not enough containers are free.</b> Find{' '}
+          <b className="font-semibold">Not enough containers.</b> Find{' '}
           {charge.cooling.into.map((f) => `${f.count} × ${f.container}`).join(' and ')}, or make less.
         </li>
       )}

@@ -55,7 +55,11 @@ export function WeighOut({ charge, wish, onWish }: Choosing) {
               value={`${units.litres(filled.eachL)}${filled.count > 1 ? ' each' : ''}`}
             />
           ))}
-          <Row name="Ice, at least" value={units.kg(charge.cooling.iceKg)} />
+          {charge.cooling.chiller ? (
+            <Row name="Room in" value={charge.cooling.chiller} />
+          ) : (
+            <Row name="Ice, at least" value={units.kg(charge.cooling.iceKg)} />
+          )}
         </tbody>
       </table>
       <p className="text-13 text-quiet mt-2 mb-0">A dotted name can be swapped for another of its kind.</p>

@@ -248,7 +248,7 @@ public final class ModelPictures {
                 "°C",
                 cooled("two 10 L bains, stirred ice bath", 2, bath(32, true)),
                 cooled("two 10 L bains, still ice bath", 2, bath(32, false)),
-                cooled("two 10 L bains, blast air −5 °C", 2, new Medium.Blast(c(-5))),
+                cooled("two 10 L bains, blast air −5 °C", 2, new Medium.Blast("", c(-5))),
                 cooled("two 10 L bains, cold store 3 °C", 2, new Medium.ColdStore(c(3))),
                 cooled("two 10 L bains, 5 kg ice paddle", 2, new Medium.IcePaddle(Mass.ofKg(5), c(22))));
     }

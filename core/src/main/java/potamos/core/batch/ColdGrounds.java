@@ -24,7 +24,7 @@ public final class ColdGrounds {
      */
     public static List<Ground> of(CoolingPlan plan, Optional<Projection> projection) {
         List<Ground> grounds = new ArrayList<>();
-        Medium first = plan.legs().get(0).medium();
+        Medium first = plan.medium();
         grounds.add(Ground.of(Term.CONTAINERS, plan.count(), Basis.PLANNED));
         grounds.add(Ground.of(Term.EACH, plan.each().litres(), Basis.PLANNED));
         if (projection.isPresent()) {

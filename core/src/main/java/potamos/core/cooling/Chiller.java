@@ -15,6 +15,9 @@ import potamos.core.quantity.Temperature;
  */
 public record Chiller(String name, Kind kind, double litres, Temperature air, double iceKg, double iceKgPerH) {
 
+    /** Litres; more than any takes. */
+    public static final int MOST_L = 20_000;
+
     /** What it is. */
     public enum Kind {
         ICE_BATH,
@@ -27,9 +30,14 @@ public record Chiller(String name, Kind kind, double litres, Temperature air, do
         if (kind == null) {
             throw Refusal.of("kind", "an ice bath, a blast chiller, a cold store or a freezer");
         }
-        Refusal.unlessWithin("litres", litres, 1, 20_000, "L");
+        Refusal.unlessWithin("litres", litres, 1, MOST_L, "L");
         Refusal.unlessWithin("airC", air.celsius(), -45, 15, "°C");
         Refusal.unlessWithin("iceKg", iceKg, 0, 2000, "kg");
         Refusal.unlessWithin("iceKgPerH", iceKgPerH, 0, 500, "kg/h");
+    }
+
+    /** Whole litres that it takes at once, as a course counts them. */
+    public int wholeLitres() {
+        return (int) Math.floor(litres);
     }
 }

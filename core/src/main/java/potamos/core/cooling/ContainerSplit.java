@@ -62,6 +62,24 @@ public record ContainerSplit(List<Group> groups, Foreseen foreseen) {
                 .orElseThrow();
     }
 
+    /** What takes the heat; where that is a bath, each group has its share of it. */
+    public Medium medium() {
+        return groups.get(0).plan().medium();
+    }
+
+    /** The chiller that it stands in; nothing in a bath. */
+    public Optional<String> chiller() {
+        return groups.get(0).plan().chiller();
+    }
+
+    /** Ice of all its baths; none where it is cooled without. */
+    public Mass ice() {
+        return Mass.ofKg(groups.stream()
+                .flatMap(group -> group.plan().bath().stream())
+                .mapToDouble(bath -> bath.ice().kg())
+                .sum());
+    }
+
     public int containers() {
         return groups.stream().mapToInt(Group::count).sum();
     }

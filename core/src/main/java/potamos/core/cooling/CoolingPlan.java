@@ -41,7 +41,17 @@ public record CoolingPlan(
 
     /** The ice bath that it goes into first; nothing where it is cooled in something else. */
     public Optional<Medium.IceBath> bath() {
-        return legs.get(0).medium() instanceof Medium.IceBath bath ? Optional.of(bath) : Optional.empty();
+        return medium() instanceof Medium.IceBath bath ? Optional.of(bath) : Optional.empty();
+    }
+
+    /** The chiller that it stands in first; nothing where it is cooled in something else. */
+    public Optional<String> chiller() {
+        return medium() instanceof Medium.Blast blast ? Optional.of(blast.name()) : Optional.empty();
+    }
+
+    /** What takes its heat first. */
+    public Medium medium() {
+        return legs.get(0).medium();
     }
 
     public Volume each() {

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import potamos.core.quantity.Mass;
 
 /**
@@ -20,6 +21,16 @@ public record IceBin(Mass holds, double kgPerH) {
 
     /** To a gram of any bin. */
     private static final int HALVINGS = 24;
+
+    /** Of all baths together; nothing where the kitchen has told of no ice. */
+    public static Optional<IceBin> of(List<Chiller> chillers) {
+        List<Chiller> baths = chillers.stream()
+                .filter(chiller -> chiller.kind() == Chiller.Kind.ICE_BATH && chiller.iceKg() > 0)
+                .toList();
+        double holds = baths.stream().mapToDouble(Chiller::iceKg).sum();
+        double makes = baths.stream().mapToDouble(Chiller::iceKgPerH).sum();
+        return baths.isEmpty() ? Optional.empty() : Optional.of(new IceBin(Mass.ofKg(holds), makes));
+    }
 
     /** Ice that a bath is going to take. */
     public record Use(Instant at, Mass ice) {}

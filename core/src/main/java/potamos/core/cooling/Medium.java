@@ -106,8 +106,12 @@ public sealed interface Medium {
         }
     }
 
-    /** Fast air of a blast chiller. */
-    record Blast(Temperature air) implements Medium {
+    /**
+     * Fast air of a blast chiller.
+     *
+     * @param name what the kitchen calls it; empty where nobody has told
+     */
+    record Blast(String name, Temperature air) implements Medium {
         @Override
         public Temperature start() {
             return air;

@@ -285,6 +285,7 @@ public final class Constructive {
                         case OVEN -> "no oven is free";
                         case CONTAINER -> "there are not enough containers to cool it in";
                         case STRAINERS -> "every strainer set is in use";
+                        case CHILLER -> "the chiller has no room for it";
                         case BED -> "what it is made of is not there";
                         case ICE -> "there is not enough ice at its hour";
                         case PAST -> "";

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import potamos.core.batch.Plan;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.cooling.ContainerSplit;
@@ -46,7 +47,7 @@ record Footprint(List<Span> attended, List<Thing> things, Optional<Ice> ice, Fam
      * Of a batch that starts at the beginning of all clocks.
      *
      * @param burners any one of which it may stand on; none where it stands on none
-     * @param cooling how its litres are split; nothing where containers and ice are not looked at
+     * @param cooling how its litres are split; nothing where containers, chillers and ice are not looked at
      */
     static Footprint of(
             Charge charge,
@@ -62,7 +63,9 @@ record Footprint(List<Span> attended, List<Thing> things, Optional<Ice> ice, Fam
                         .toList(),
                 Stream.concat(
                                 Use.of(charge, atZero, burners.stream().findFirst(), oven).stream(),
-                                cooling.stream().flatMap(split -> Use.of(split, atZero).stream()))
+                                cooling.stream()
+                                        .flatMap(split ->
+                                                Use.cooled(Plan.Filled.of(split), split.medium(), atZero).stream()))
                         .map(use -> new Thing(
                                 use.kind(),
                                 use.kind() == Use.Kind.BURNER ? burners : List.of(use.name()),
@@ -75,6 +78,11 @@ record Footprint(List<Span> attended, List<Thing> things, Optional<Ice> ice, Fam
                         .map(use -> new Ice(use.at().getEpochSecond(), use)),
                 charge.formula().family(),
                 atZero.ready().getEpochSecond());
+    }
+
+    /** The same where it is not looked at whether there is ice for it. */
+    Footprint withoutIce() {
+        return new Footprint(attended, things, Optional.empty(), family, endsAt);
     }
 
     Optional<IceBin.Use> iceFrom(Instant start) {

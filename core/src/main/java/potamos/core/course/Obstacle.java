@@ -12,6 +12,7 @@ public enum Obstacle {
     OVEN(Use.Kind.OVEN),
     CONTAINER(Use.Kind.CONTAINER),
     STRAINERS(Use.Kind.STRAINERS),
+    CHILLER(Use.Kind.CHILLER),
     BED(Use.Kind.BED),
     ICE;
 

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
+import potamos.core.cooling.ContainerSplit;
 
 /** Where one batch finds room in the days of a kitchen, beside what is under way there. */
 public final class Opening {
@@ -22,22 +23,30 @@ public final class Opening {
     /**
      * For one batch.
      *
-     * @param charge what is to be made
-     * @param parts  its stages and their lengths
-     * @param burner that its vessel is meant for
-     * @param begun  the kitchen, with what is under way; its calls and lots do not count
+     * @param charge  what is to be made
+     * @param parts   its stages and their lengths
+     * @param burner  that its vessel is meant for
+     * @param cooling how its litres are split; nothing where the kitchen has not as many containers at all. Whether there is ice for it is not looked at here:
+     *                a cook can get some
+     * @param begun   the kitchen, with what is under way; its calls and lots do not count
      */
-    public Opening(Charge charge, List<Timeline.Part> parts, Optional<String> burner, Course begun) {
+    public Opening(
+            Charge charge,
+            List<Timeline.Part> parts,
+            Optional<String> burner,
+            Optional<ContainerSplit> cooling,
+            Course begun) {
         this.parts = parts;
         this.now = begun.now();
         this.diary = new Diary(begun);
         this.batch = Footprint.of(
-                charge,
-                parts,
-                burner.stream().toList(),
-                Optional.empty(),
-                Optional.empty(),
-                begun.equipment().unattended());
+                        charge,
+                        parts,
+                        burner.stream().toList(),
+                        Optional.empty(),
+                        cooling,
+                        begun.equipment().unattended())
+                .withoutIce();
     }
 
     /**
@@ -46,7 +55,7 @@ public final class Opening {
      * @param timeline the stages
      * @param inTime   whether it is ready when wanted
      * @param attended whether somebody is there wherever somebody must be
-     * @param taken    the first of vessel, burner and oven that another batch has while it wants it; empty where all are free
+     * @param taken    the first thing that another batch has while it wants it; empty where all are free
      */
     public record Proposal(Timeline timeline, boolean inTime, boolean attended, Optional<Use.Kind> taken) {
         public boolean free() {

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 import java.util.stream.Stream;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Temperature;
@@ -286,9 +287,33 @@ public final class Puzzle {
                     .map(use ->
                             new Thing(place, after(use.from()), after(use.to()), use.taken(there), heat(use.heat())))
                     .toList();
-            resources.add(new Resource(there, taken));
+            resources.add(new Resource(there, thatIsThere(place, there, taken)));
             return place;
         });
+    }
+
+    /** Others may have more of it together than there is, for a cook may hold them so; a solver that was told that would find nothing at all. */
+    private static List<Thing> thatIsThere(int place, int there, List<Thing> taken) {
+        List<Thing> steps = new ArrayList<>();
+        long[] moments = taken.stream()
+                .flatMapToLong(thing -> LongStream.of(thing.from(), thing.to()))
+                .sorted()
+                .distinct()
+                .toArray();
+        boolean more = false;
+        for (int i = 1; i < moments.length; i++) {
+            long from = moments[i - 1];
+            long to = moments[i];
+            int sum = taken.stream()
+                    .filter(thing -> thing.from() < to && thing.to() > from)
+                    .mapToInt(Thing::amount)
+                    .sum();
+            more |= sum > there;
+            if (sum > 0) {
+                steps.add(new Thing(place, from, to, Math.min(sum, there), 0));
+            }
+        }
+        return more ? steps : taken;
     }
 
     private long after(Instant moment) {

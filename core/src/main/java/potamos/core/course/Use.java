@@ -6,20 +6,23 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
+import potamos.core.batch.Plan;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
+import potamos.core.cooling.Chiller;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
+import potamos.core.cooling.Medium;
 import potamos.core.larder.Goods;
-import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.core.safety.Allergen;
 
 /**
  * A thing of the kitchen, taken for a while.
  *
- * @param amount how many of it, of an oven its trays; 1 where there is one; 0 where it is only to be there, as what a batch is made of
+ * @param amount how many of it, of an oven its trays, of a chiller the litres that stand in it; 1 where there is one; 0 where it is only to be there, as what a batch is made of
  * @param heat   that an oven is set to for trays in it; nothing where it is taken as a whole, and of whatever else
  */
 public record Use(Kind kind, String name, Instant from, Instant to, int amount, Optional<Temperature> heat) {
@@ -29,6 +32,11 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount, 
         this(kind, name, from, to, amount, Optional.empty());
     }
 
+    /** All of a thing, as where it is out of order. */
+    public static Use whole(Kind kind, String name, Instant from, Instant to) {
+        return new Use(kind, name, from, to, kind == Kind.CHILLER ? Chiller.MOST_L : 1);
+    }
+
     /** What can be taken. */
     public enum Kind {
         VESSEL,
@@ -36,12 +44,14 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount, 
         OVEN,
         CONTAINER,
         STRAINERS,
+        /** Of a blast chiller the litres that it takes. */
+        CHILLER,
         /** What a batch is made of: only looked for where somebody has told that it did not come. */
         BED;
 
-        /** Whether there are several of it that are as good as each other: of an oven its trays. */
+        /** Whether there are several of it that are as good as each other: of an oven its trays, of a chiller its litres. */
         boolean counted() {
-            return this == CONTAINER || this == STRAINERS || this == OVEN;
+            return this == CONTAINER || this == STRAINERS || this == OVEN || this == CHILLER;
         }
 
         /**
@@ -55,14 +65,18 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount, 
         }
 
         /**
-         * How many of it are taken: of an oven that is taken as a whole, all its trays.
+         * How many of it are taken: of an oven that is taken as a whole, all its trays; of a chiller no more than there is.
          *
          * @param amount as it is told
          * @param heat   that it is set to
          * @param there  how many there are
          */
         int taken(int amount, Optional<Temperature> heat, int there) {
-            return this == OVEN && heat.isEmpty() ? there : amount;
+            return switch (this) {
+                case OVEN -> heat.isEmpty() ? there : amount;
+                case CHILLER -> Math.min(amount, there);
+                case VESSEL, BURNER, CONTAINER, STRAINERS, BED -> amount;
+            };
         }
     }
 
@@ -114,26 +128,38 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount, 
         return uses;
     }
 
-    /** The containers that it is cooled in, until it is put away. */
-    static List<Use> of(ContainerSplit cooling, Timeline timeline) {
+    /**
+     * The containers that it is cooled in, until it is put away, and its place in a chiller.
+     *
+     * @param into   which it is split
+     * @param medium that takes its heat
+     */
+    public static List<Use> cooled(List<Plan.Filled> into, Medium medium, Timeline timeline) {
         return timeline.step(Stage.COOL).stream()
-                .flatMap(cool -> cooling.groups().stream()
-                        .map(group -> new Use(
-                                Kind.CONTAINER,
-                                group.container().name(),
-                                cool.from(),
-                                timeline.ready(),
-                                group.count())))
+                .flatMap(cool -> Stream.concat(
+                        into.stream()
+                                .map(filled -> new Use(
+                                        Kind.CONTAINER,
+                                        filled.container(),
+                                        cool.from(),
+                                        timeline.ready(),
+                                        filled.count())),
+                        chiller(into, medium, cool)))
                 .toList();
+    }
+
+    private static Stream<Use> chiller(List<Plan.Filled> into, Medium medium, Timeline.Step cool) {
+        return medium instanceof Medium.Blast blast
+                ? Stream.of(new Use(Kind.CHILLER, blast.name(), cool.from(), cool.to(), (int)
+                        Math.ceil(Plan.Filled.litres(into).litres() - 1e-9)))
+                : Stream.empty();
     }
 
     /** Ice that its baths take; nothing where it is cooled without. */
     static Optional<IceBin.Use> ice(ContainerSplit cooling, Timeline timeline) {
-        double kg = cooling.groups().stream()
-                .flatMap(group -> group.plan().bath().stream())
-                .mapToDouble(bath -> bath.ice().kg())
-                .sum();
-        return timeline.step(Stage.COOL).filter(cool -> kg > 0).map(cool -> new IceBin.Use(cool.from(), Mass.ofKg(kg)));
+        return timeline.step(Stage.COOL)
+                .filter(cool -> cooling.ice().kg() > 0)
+                .map(cool -> new IceBin.Use(cool.from(), cooling.ice()));
     }
 
     /** From the first of some stages to the end of the last. */

@@ -14,9 +14,9 @@ import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Goal;
 import potamos.core.charge.Pot;
+import potamos.core.cooling.Chiller;
 import potamos.core.cooling.ContainerSplit;
-import potamos.core.cooling.Cooler;
-import potamos.core.cooling.CoolingPlan;
+import potamos.core.cooling.Foreseen;
 import potamos.core.flow.Run;
 import potamos.core.formula.Formula;
 import potamos.core.formula.PrepPhase;
@@ -27,7 +27,7 @@ import potamos.core.quantity.Volume;
 import potamos.core.schedule.Planner;
 import potamos.core.vessel.Vessel;
 
-/** In which vessels, on which burners and in which ovens litres of a stock could be made; each is solved once, whoever asks. */
+/** In which vessels, on which burners and in which ovens litres of a stock could be made, and in what they would be cooled; each is solved once, whoever asks. */
 final class Ways {
 
     /** As large a step as nobody would weigh out otherwise. */
@@ -78,7 +78,8 @@ final class Ways {
             return vessel().equals(draft.vessel())
                     && draft.burner().map(burners::contains).orElse(burners.isEmpty())
                     && oven.equals(draft.oven())
-                    && charge.roasting().equals(draft.charge().roasting());
+                    && charge.roasting().equals(draft.charge().roasting())
+                    && cooling.chiller().equals(draft.cooling().chiller());
         }
 
         Draft startingAt(Instant start, String id, Equipment equipment, Optional<String> burner) {
@@ -86,12 +87,13 @@ final class Ways {
         }
     }
 
-    /** The most litres of a stock that any vessel gives. */
+    /** The most litres of a stock that any vessel gives and that can be cooled at once. */
     double mostL(Formula formula) {
-        return equipment.vessels().stream()
+        double full = equipment.vessels().stream()
                 .mapToDouble(vessel -> fullL(formula, vessel))
                 .max()
                 .orElse(0);
+        return Math.min(full, equipment.mostCooledL());
     }
 
     private double fullL(Formula formula, Vessel vessel) {
@@ -126,21 +128,53 @@ final class Ways {
                 .flatMap(Optional::stream);
     }
 
-    /** A way that is solved once, when somebody asks. */
-    private final class Untried {
+    /** A charge in a vessel, solved once, when somebody asks. */
+    private final class Solved {
         private final Formula formula;
         private final double litres;
         private final Vessel vessel;
         private final List<Burner> burners;
         private final List<Oven> ovens;
-        private Optional<Way> way;
+        private Optional<Charge> charge;
 
-        private Untried(Formula formula, double litres, Vessel vessel, List<Burner> burners, List<Oven> ovens) {
+        private Solved(Formula formula, double litres, Vessel vessel, List<Burner> burners, List<Oven> ovens) {
             this.formula = formula;
             this.litres = litres;
             this.vessel = vessel;
             this.burners = burners;
             this.ovens = ovens;
+        }
+
+        /** Nothing where it may not be started. */
+        private Optional<Charge> charge() {
+            if (charge == null) {
+                charge = solved();
+            }
+            return charge;
+        }
+
+        private Optional<Charge> solved() {
+            try {
+                Pot pot = pot(vessel, burners.stream().findFirst(), ovens);
+                Goal goal = new Goal.Litres(Volume.ofLitres(litres));
+                return Optional.of(ChargeSolver.solve(formula, pot, goal)).filter(Charge::fits);
+            } catch (Refusal none) {
+                return Optional.empty();
+            }
+        }
+    }
+
+    /** A way that is solved once, when somebody asks. */
+    private final class Untried {
+        private final Solved solved;
+        private final List<Burner> burners;
+        private final Optional<Chiller> in;
+        private Optional<Way> way;
+
+        private Untried(Solved solved, Optional<Chiller> in) {
+            this.solved = solved;
+            this.burners = solved.burners;
+            this.in = in;
         }
 
         private boolean mayStandOn(Optional<String> burner) {
@@ -151,7 +185,7 @@ final class Ways {
 
         private Optional<Way> way() {
             if (way == null) {
-                way = Ways.this.way(formula, litres, vessel, burners, ovens);
+                way = solved.charge().flatMap(charge -> Ways.this.way(charge, burners, solved.ovens, in));
             }
             return way;
         }
@@ -169,14 +203,17 @@ final class Ways {
     private Stream<Untried> untried(Formula formula, double litres, Vessel vessel) {
         return ovens(formula).stream()
                 .flatMap(ovens -> burners(formula, vessel).stream()
-                        .map(burners -> new Untried(formula, litres, vessel, burners, ovens)));
+                        .map(burners -> new Solved(formula, litres, vessel, burners, ovens)))
+                .flatMap(solved ->
+                        equipment.coolings(Volume.ofLitres(litres)).stream().map(in -> new Untried(solved, in)));
     }
 
-    private Optional<Way> way(Formula formula, double litres, Vessel vessel, List<Burner> burners, List<Oven> ovens) {
+    private Optional<Way> way(Charge charge, List<Burner> burners, List<Oven> ovens, Optional<Chiller> in) {
         try {
-            Pot pot = pot(vessel, burners.stream().findFirst(), ovens);
-            Charge charge = ChargeSolver.solve(formula, pot, new Goal.Litres(Volume.ofLitres(litres)));
-            ContainerSplit cooling = cooling(charge);
+            ContainerSplit cooling = equipment.cooled(charge, in);
+            if (in.isPresent() && cooling.foreseen().verdict() == Foreseen.Verdict.FAIL) {
+                return Optional.empty();
+            }
             List<Timeline.Part> parts =
                     Planner.parts(charge, cooling.slowestGroup().curve(), equipment.limits());
             Optional<String> oven = charge.run().heat() == Run.Heat.OVEN
@@ -185,25 +222,11 @@ final class Ways {
             List<String> on = charge.run().heat() == Run.Heat.BURNER
                     ? burners.stream().map(Burner::name).toList()
                     : List.of();
-            if (!charge.fits()) {
-                return Optional.empty();
-            }
             Footprint takes = Footprint.of(charge, parts, on, oven, Optional.of(cooling), equipment.unattended());
             return Optional.of(new Way(charge, on, oven, cooling, parts, takes));
         } catch (Refusal none) {
             return Optional.empty();
         }
-    }
-
-    private ContainerSplit cooling(Charge charge) {
-        Volume litres = charge.toCool();
-        return ContainerSplit.best(
-                litres,
-                CoolingPlan.STRAINED,
-                equipment.containers(),
-                Cooler.bath(litres, CoolingPlan.STRAINED, equipment.limits().coldest(), equipment.tap()),
-                charge.forecast().body().sets(),
-                equipment.limits());
     }
 
     private Pot pot(Vessel vessel, Optional<Burner> burner, List<Oven> ovens) {

@@ -82,7 +82,7 @@ class ContainerSplitTest {
 
     @Test
     void slowAirWantsShallowPans() {
-        Medium blast = new Medium.Blast(Temperature.ofCelsius(-5));
+        Medium blast = new Medium.Blast("", Temperature.ofCelsius(-5));
         ContainerSplit split = best(16, blast, owned(STOCKPOT, 2), owned(PAN, 12));
         assertThat(split.groups()).allMatch(g -> g.container() == PAN);
         assertThat(placed(split)).isCloseTo(16, within(1e-9));

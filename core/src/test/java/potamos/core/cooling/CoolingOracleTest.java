@@ -44,7 +44,7 @@ class CoolingOracleTest {
     private static Medium medium(String name) {
         return switch (name) {
             case "store" -> new Medium.ColdStore(Temperature.ofCelsius(3));
-            case "blast" -> new Medium.Blast(Temperature.ofCelsius(-10));
+            case "blast" -> new Medium.Blast("", Temperature.ofCelsius(-10));
             case "paddle" -> new Medium.IcePaddle(Mass.ofKg(4), Temperature.ofCelsius(20));
             case "stirred ice" -> new Medium.IceBath(Mass.ofKg(20), Mass.ofKg(30), Samples.MELTING, true);
             default -> new Medium.IceBath(Mass.ofKg(20), Mass.ofKg(30), Samples.MELTING, false);

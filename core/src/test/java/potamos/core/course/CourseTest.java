@@ -13,12 +13,10 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import potamos.core.Samples;
 import potamos.core.charge.Needs;
-import potamos.core.cooling.IceBin;
 import potamos.core.formula.Book;
 import potamos.core.formula.Contents;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
-import potamos.core.quantity.Mass;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
 import potamos.core.vessel.Vessel;
@@ -350,13 +348,6 @@ class CourseTest {
                     .filteredOn(other -> other.within(use.from(), use.to()))
                     .hasSize(1);
         }
-    }
-
-    @Test
-    void iceThatIsNotThereAtItsHourIsMissed() {
-        Equipment little = kitchen.withIce(Optional.of(new IceBin(Mass.ofKg(3), 0)));
-        assertThat(rules(course(little, List.of(), List.of(), List.of(six(NOON)))))
-                .containsExactly(Broken.Rule.ICE_THERE);
     }
 
     @Test

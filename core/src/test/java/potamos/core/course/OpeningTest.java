@@ -42,7 +42,7 @@ class OpeningTest {
                 Busy.of(List.of(taken)),
                 List.of(),
                 List.of());
-        return new Opening(charge, eight, Optional.of("burner 0"), begun);
+        return new Opening(charge, eight, Optional.of("burner 0"), Optional.empty(), begun);
     }
 
     private static Opening chicken(Use... taken) {

@@ -8,21 +8,20 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import potamos.core.Samples;
 import potamos.core.charge.Needs;
 import potamos.core.charge.Pot;
+import potamos.core.cooling.Chiller;
 import potamos.core.cooling.ContainerSplit;
-import potamos.core.cooling.IceBin;
 import potamos.core.formula.Book;
 import potamos.core.formula.Contents;
 import potamos.core.formula.Formula;
 import potamos.core.heat.Burner;
 import potamos.core.heat.Oven;
-import potamos.core.quantity.Mass;
 import potamos.core.quantity.Power;
+import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 import potamos.core.vessel.Vessel;
 
@@ -58,7 +57,7 @@ public final class Weeks {
                         new Oven("west", 4, false, Oven.bookFactor(false))),
                 List.of(new ContainerSplit.Owned(Samples.bain(), 4 * vessels)),
                 0,
-                Optional.of(new IceBin(Mass.ofKg(40 * vessels), 20)),
+                List.of(new Chiller("bath", Chiller.Kind.ICE_BATH, 200, Temperature.ofCelsius(1), 40.0 * vessels, 20)),
                 Samples.VALLEY,
                 Pot.BOOK_TAP,
                 Samples.US,

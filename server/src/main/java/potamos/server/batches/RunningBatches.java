@@ -16,7 +16,10 @@ import potamos.core.batch.Expectation;
 import potamos.core.batch.NotYet;
 import potamos.core.batch.Outlook;
 import potamos.core.batch.Plan;
+import potamos.core.batch.Stage;
+import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
+import potamos.core.cooling.IceBin;
 import potamos.core.course.Attendance;
 import potamos.core.course.Busy;
 import potamos.core.course.Lot;
@@ -90,7 +93,7 @@ class RunningBatches implements Running, UnderWay {
                 all.stream()
                         .flatMap(open -> taken(open, vessels, burners, oven))
                         .toList(),
-                List.of(),
+                all.stream().flatMap(open -> ice(open).stream()).toList(),
                 all.stream()
                         .flatMap(open ->
                                 Attendance.of(
@@ -107,10 +110,22 @@ class RunningBatches implements Running, UnderWay {
         Charge charge = open.plan().charge();
         Optional<String> burner = Optional.ofNullable(open.row().burnerId()).map(burners::get);
         Optional<String> oven = anyOven.filter(name -> charge.run().heat() == Run.Heat.OVEN);
-        return Use.of(charge, open.outlook().timeline(), burner, oven).stream()
+        Timeline ahead = open.outlook().timeline();
+        return Stream.concat(
+                        Use.of(charge, ahead, burner, oven).stream(),
+                        Use.cooled(open.plan().into(), open.plan().cooling().medium(), ahead).stream())
                 .map(use -> use.kind() == Use.Kind.VESSEL
                         ? use.called(vessels.getOrDefault(open.row().vesselId(), use.name()))
                         : use);
+    }
+
+    /** For baths that are not made ready yet. */
+    private static Optional<IceBin.Use> ice(Open open) {
+        return open.outlook()
+                .timeline()
+                .step(Stage.COOL)
+                .filter(cool -> open.state().cooling().began().isEmpty())
+                .flatMap(cool -> open.plan().ice().map(ice -> new IceBin.Use(cool.from(), ice)));
     }
 
     private static <T> Map<String, String> names(List<Thing<T>> things) {
@@ -166,6 +181,7 @@ class RunningBatches implements Running, UnderWay {
                 formula,
                 open.outlook().timeline(),
                 expected,
+                plan.cooling().chiller(),
                 promised,
                 Optional.of(lot).filter(l -> counted),
                 place);

@@ -242,7 +242,7 @@ class CalcReader {
                         air("medium.waterC", defaults.or("medium.waterC", m.waterC(), Pot.BOOK_TAP.celsius())),
                         defaults.or("medium.stirred", m.stirred(), true));
             case "cold-store" -> new Medium.ColdStore(air("medium.airC", defaults.or("medium.airC", m.airC(), 3.0)));
-            case "blast" -> new Medium.Blast(air("medium.airC", defaults.or("medium.airC", m.airC(), -5.0)));
+            case "blast" -> new Medium.Blast("", air("medium.airC", defaults.or("medium.airC", m.airC(), -5.0)));
             case "ice-paddle" ->
                 new Medium.IcePaddle(
                         Mass.ofKg(defaults.or("medium.iceKg", m.iceKg(), 5.0)),

@@ -60,6 +60,18 @@ final class CourseJson {
                     example = "ice-bath")
             String kind,
 
+            @Size(max = 40)
+            @Schema(
+                    description = "What stages call it; left out, its kind. Of blast chillers no two are called alike.",
+                    example = "Blast chiller")
+            String name,
+
+            @Schema(description = "Of stock, that a blast chiller takes at once; left out 60.", example = "60")
+            Double litres,
+
+            @Schema(description = "Air of a blast chiller; left out -5.", example = "-5")
+            Double airC,
+
             @Schema(description = "What its bin holds, for an ice bath.", example = "60")
             Double iceKg,
 

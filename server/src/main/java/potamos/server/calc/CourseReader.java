@@ -23,7 +23,6 @@ import potamos.core.charge.Pot;
 import potamos.core.cooling.Chiller;
 import potamos.core.cooling.Container;
 import potamos.core.cooling.ContainerSplit;
-import potamos.core.cooling.IceBin;
 import potamos.core.course.Busy;
 import potamos.core.course.Call;
 import potamos.core.course.Course;
@@ -36,7 +35,6 @@ import potamos.core.course.Use;
 import potamos.core.formula.Contents;
 import potamos.core.heat.Burner;
 import potamos.core.heat.Oven;
-import potamos.core.quantity.Mass;
 import potamos.core.quantity.Power;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
@@ -50,6 +48,10 @@ class CourseReader {
     private static final double MOST_DAYS = 14;
     private static final double DAYS = 7;
     private static final int SHORTEST_DAY_NAME = 3;
+    /** Of a blast chiller of which nothing else is told. */
+    private static final double BLAST_L = 60;
+
+    private static final double BLAST_C = -5;
 
     private final CalcReader reader;
 
@@ -170,6 +172,10 @@ class CourseReader {
         unlessTwice("kitchen.vessels", vessels.stream().map(Vessel::name));
         unlessTwice("kitchen.burners", burners.stream().map(Burner::name));
         unlessTwice("kitchen.ovens", ovens.stream().map(Oven::name));
+        List<Chiller> chillers = each("kitchen.chillers", in.chillers(), c -> chiller(c, defaults));
+        unlessTwice(
+                "kitchen.chillers",
+                chillers.stream().filter(c -> c.kind() == Chiller.Kind.BLAST).map(Chiller::name));
         unlessTwice(
                 "kitchen.containers", containers.stream().map(o -> o.container().name()));
         double tap = defaults.or("kitchen.tapC", in.tapC(), Pot.BOOK_TAP.celsius());
@@ -182,7 +188,7 @@ class CourseReader {
                         ? 0
                         : (int) Refusal.unlessWithin(
                                 "kitchen.strainerSets", in.strainerSets(), 1, Equipment.MOST_STRAINER_SETS, ""),
-                ice(in.chillers()),
+                chillers,
                 reader.air(in.altitudeM(), null, defaults),
                 Temperature.ofCelsius(Refusal.unlessWithin("kitchen.tapC", tap, 1, 35, "°C")),
                 reader.limits(in.profile(), defaults),
@@ -215,21 +221,16 @@ class CourseReader {
                 new Container(c.name(), shaped.shape(), shaped.wall(), shaped.thick(), shaped.holds()), c.count());
     }
 
-    private static Optional<IceBin> ice(List<CourseJson.ChillerIn> chillers) {
-        List<CourseJson.ChillerIn> baths = Optional.ofNullable(chillers).orElse(List.of()).stream()
-                .filter(c ->
-                        CalcReader.word(Chiller.Kind.class, "kitchen.chillers.kind", c.kind()) == Chiller.Kind.ICE_BATH
-                                && c.iceKg() != null)
-                .toList();
-        double holds = baths.stream()
-                .mapToDouble(c -> Refusal.unlessWithin("kitchen.chillers.iceKg", c.iceKg(), 0, 5000, "kg"))
-                .sum();
-        double makes = baths.stream()
-                .mapToDouble(c -> c.iceKgPerH() == null
-                        ? 0
-                        : Refusal.unlessWithin("kitchen.chillers.iceKgPerH", c.iceKgPerH(), 0, 2000, "kg/h"))
-                .sum();
-        return baths.isEmpty() ? Optional.empty() : Optional.of(new IceBin(Mass.ofKg(holds), makes));
+    private static Chiller chiller(CourseJson.ChillerIn c, Defaults defaults) {
+        Chiller.Kind kind = CalcReader.word(Chiller.Kind.class, "kind", c.kind());
+        boolean blast = kind == Chiller.Kind.BLAST;
+        return new Chiller(
+                Optional.ofNullable(c.name()).orElse(c.kind()),
+                kind,
+                blast ? defaults.or("kitchen.chillers.litres", c.litres(), BLAST_L) : Chiller.MOST_L,
+                Temperature.ofCelsius(blast ? defaults.or("kitchen.chillers.airC", c.airC(), BLAST_C) : 0),
+                Optional.ofNullable(c.iceKg()).orElse(0.0),
+                Optional.ofNullable(c.iceKgPerH()).orElse(0.0));
     }
 
     private static Rota rota(CourseJson.KitchenIn in, Defaults defaults) {

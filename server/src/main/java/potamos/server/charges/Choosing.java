@@ -5,12 +5,17 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
+import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Goal;
 import potamos.core.charge.Pot;
+import potamos.core.cooling.Chiller;
+import potamos.core.cooling.ContainerSplit;
+import potamos.core.cooling.Foreseen;
 import potamos.core.course.Course;
 import potamos.core.course.Opening;
 import potamos.core.course.Use;
@@ -38,6 +43,8 @@ final class Choosing {
 
     /** Of the vessels that take a charge. */
     private static final int MOST_TRIED = 3;
+
+    private static final Set<Use.Kind> COLD = Set.of(Use.Kind.CONTAINER, Use.Kind.CHILLER);
 
     /** A stretch for which a thing is wanted. */
     record Span(Instant from, Instant to) {
@@ -70,6 +77,14 @@ final class Choosing {
             return charge.fits() && times.map(Opening.Proposal::good).orElse(true);
         }
 
+        /** Whether there is what it is to be cooled in, when it is. */
+        private boolean cold() {
+            return cooling.iceShort().kg() == 0
+                    && times.flatMap(Opening.Proposal::taken)
+                            .filter(COLD::contains)
+                            .isEmpty();
+        }
+
         /** When its vessel is taken; about now where no time was asked for. */
         Span taken(Instant now) {
             return times.map(Span::ofVessel).orElseGet(() -> new Span(now, now.plus(SOON)));
@@ -79,8 +94,11 @@ final class Choosing {
     /** Of two of which neither is good. */
     private static final Comparator<Choice> LESS_BAD = Comparator.comparing(
                     (Choice c) -> !c.charge().fits())
+            .thenComparing(c -> c.cooling().split().foreseen().verdict() == Foreseen.Verdict.FAIL)
+            .thenComparing(c -> !c.cooling().enough())
             .thenComparing(c -> !c.times().map(Opening.Proposal::free).orElse(true))
             .thenComparing(c -> !c.times().map(Opening.Proposal::attended).orElse(true))
+            .thenComparing(c -> !c.cold())
             .thenComparing(c -> c.times().map(t -> t.timeline().ready()).orElse(Instant.EPOCH));
 
     private final Site site;
@@ -166,11 +184,36 @@ final class Choosing {
     private Choice choice(Thing<Vessel> vessel, Optional<Thing<Burner>> burner, List<Oven> ovens) {
         Pot pot = site.pot(vessel, burner, ovens);
         Charge charge = ChargeSolver.solve(formula, pot, goal);
-        Site.Cooling cooling = site.cooling(charge);
-        Optional<String> on = charge.run().heat() == Run.Heat.BURNER ? burner.map(Thing::name) : Optional.empty();
+        Choice open = new Choice(vessel, burner, pot, charge, null, Optional.empty());
+        List<Optional<Chiller>> coolings = site.coolings(charge);
+        Choice first = cooled(open, site.containers(), coolings.get(0));
+        return first.cold()
+                ? first
+                : Stream.concat(
+                                Stream.concat(
+                                        Stream.of(first),
+                                        coolings.stream().skip(1).map(in -> cooled(open, site.containers(), in))),
+                                first.times().stream()
+                                        .map(times -> site.free(
+                                                times.timeline().start(),
+                                                times.timeline().ready()))
+                                        .flatMap(left -> coolings.stream().map(in -> cooled(open, left, in))))
+                        .min(LESS_BAD)
+                        .orElseThrow();
+    }
+
+    /** The same cooled in some of the containers, in a chiller or a bath. */
+    private Choice cooled(Choice open, List<ContainerSplit.Owned> into, Optional<Chiller> in) {
+        Charge charge = open.charge();
+        Site.Cooling cooling = site.cooling(charge, into, in);
+        Optional<String> on =
+                charge.run().heat() == Run.Heat.BURNER ? open.burner().map(Thing::name) : Optional.empty();
         Optional<Opening.Proposal> times =
                 Optional.ofNullable(request.readyBy()).map(by -> times(charge, on, cooling, by));
-        return new Choice(vessel, burner, pot, charge, cooling, times);
+        Site.Cooling withIce = times.flatMap(proposal -> proposal.timeline().step(Stage.COOL))
+                .map(step -> site.withIce(cooling, now, step.from()))
+                .orElse(cooling);
+        return new Choice(open.vessel(), open.burner(), open.pot(), charge, withIce, times);
     }
 
     private Opening.Proposal times(Charge charge, Optional<String> burner, Site.Cooling cooling, Instant readyBy) {
@@ -182,7 +225,8 @@ final class Choosing {
         List<Timeline.Part> parts =
                 Planner.parts(charge, cooling.slowest().curve(), site.kitchen().limits());
         Course begun = site.begun(now, (readyBy.isBefore(now) ? now : readyBy).plus(LOOK_ON));
-        Opening opening = new Opening(charge, parts, burner, begun);
+        Optional<ContainerSplit> split = Optional.of(cooling.split()).filter(all -> cooling.enough());
+        Opening opening = new Opening(charge, parts, burner, split, begun);
         return startAt == null ? opening.latest(readyBy) : opening.at(startAt.isBefore(now) ? now : startAt, readyBy);
     }
 }

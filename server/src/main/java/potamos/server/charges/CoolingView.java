@@ -11,13 +11,19 @@ import potamos.core.cooling.CoolingCurve;
 import potamos.core.cooling.CoolingPlan;
 import potamos.core.cooling.Crossing;
 import potamos.core.cooling.Foreseen;
-import potamos.core.cooling.Medium;
-import potamos.core.quantity.Volume;
+import potamos.core.quantity.Mass;
 import potamos.core.safety.LimitProfile;
 
-/** How it is cooled. {@code enough} tells whether the kitchen has the containers. */
+/**
+ * How it is cooled.
+ *
+ * @param chiller that it stands in; nothing where it is cooled in an ice bath
+ * @param iceKg   for its bath, with the bath's own water and a spare; 0 in a chiller
+ * @param enough  whether the kitchen has the containers
+ */
 public record CoolingView(
         @NotNull List<FilledView> into,
+        Optional<String> chiller,
         double iceKg,
         @NotNull List<CurvePointView> curve,
         @NotNull ColdView cold,
@@ -33,6 +39,7 @@ public record CoolingView(
                 slowest.curve(),
                 limits,
                 cooling.split().foreseen(),
+                cooling.split().ice().kg(),
                 cooling.enough(),
                 cooling.iceShort().kg());
     }
@@ -45,6 +52,7 @@ public record CoolingView(
                 plan.curve(),
                 plan.limits(),
                 Foreseen.of(plan.curve(), plan.limits()),
+                plan.ice().map(Mass::kg).orElse(0.0),
                 true,
                 0);
     }
@@ -55,6 +63,7 @@ public record CoolingView(
             CoolingCurve curve,
             LimitProfile limits,
             Foreseen foreseen,
+            double iceKg,
             boolean enough,
             double iceShortKg) {
         return new CoolingView(
@@ -62,7 +71,8 @@ public record CoolingView(
                         .map(f -> new FilledView(
                                 f.container(), f.count(), f.each().litres()))
                         .toList(),
-                iceKg(into, slowest, limits),
+                slowest.chiller(),
+                iceKg,
                 curve.points().stream()
                         .map(p -> new CurvePointView(p.minute(), p.stockC(), p.mediumC()))
                         .toList(),
@@ -71,16 +81,6 @@ public record CoolingView(
                 foreseen.verdict(),
                 enough,
                 iceShortKg);
-    }
-
-    /** Ice for the bath with its own water, its spare counted in; where it cools in something else, what the stock alone would melt. */
-    private static double iceKg(List<Plan.Filled> into, CoolingPlan slowest, LimitProfile limits) {
-        double litres =
-                into.stream().mapToDouble(f -> f.count() * f.each().litres()).sum();
-        return slowest.bath()
-                .map(Medium.IceBath::ice)
-                .orElseGet(() -> Cooler.iceNeeded(Volume.ofLitres(litres), slowest.from(), limits.coldest()))
-                .kg();
     }
 
     public record CurvePointView(double minute, double stockC, double bathC) {}

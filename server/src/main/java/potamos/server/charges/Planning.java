@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import potamos.core.batch.Plan;
-import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
@@ -109,10 +108,6 @@ public class Planning {
                 .map(v -> new Fit(
                         v, choosing.fits(v, burner), site.free(Use.Kind.VESSEL, v.name(), span.from(), span.to())))
                 .toList();
-        Site.Cooling withIce = choice.times()
-                .flatMap(proposal -> proposal.timeline().step(Stage.COOL))
-                .map(step -> site.withIce(choice.cooling(), now, step.from()))
-                .orElse(choice.cooling());
         double mostOut = goal instanceof Goal.FullVessel
                 ? charge.forecast().yield().mid()
                 : ChargeSolver.litresOfFull(formula, choice.pot());
@@ -129,7 +124,7 @@ public class Planning {
                 burner.filter(b -> onABurner),
                 burners,
                 charge,
-                withIce,
+                choice.cooling(),
                 site.larder().get(),
                 choice.times(),
                 fits,

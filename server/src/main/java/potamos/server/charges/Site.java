@@ -8,11 +8,9 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import potamos.core.charge.Charge;
 import potamos.core.charge.Pot;
+import potamos.core.cooling.Chiller;
 import potamos.core.cooling.ContainerSplit;
-import potamos.core.cooling.Cooler;
-import potamos.core.cooling.CoolingPlan;
 import potamos.core.cooling.IceBin;
-import potamos.core.cooling.Medium;
 import potamos.core.course.Busy;
 import potamos.core.course.Course;
 import potamos.core.course.Equipment;
@@ -22,9 +20,7 @@ import potamos.core.heat.Oven;
 import potamos.core.larder.Larder;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
-import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
-import potamos.core.safety.LimitProfile;
 import potamos.core.vessel.BedKind;
 import potamos.core.vessel.Vessel;
 import potamos.server.kitchen.Kitchens;
@@ -41,8 +37,7 @@ record Site(
         List<Thing<Vessel>> vessels,
         List<Thing<Burner>> burners,
         List<ContainerSplit.Owned> containers,
-        Map<String, Integer> promised,
-        Optional<IceBin> bin,
+        List<Chiller> chillers,
         List<Oven> ovens,
         Supplier<Larder> larder,
         Map<String, BedKind> beds,
@@ -54,7 +49,7 @@ record Site(
      * How the litres are to be cooled.
      *
      * @param split    over the containers
-     * @param enough   whether the kitchen has as many containers that no other batch is going to need
+     * @param enough   whether the kitchen has as many containers
      * @param iceShort ice that its bath wants, and that is not there or promised to others
      */
     public record Cooling(ContainerSplit split, boolean enough, Mass iceShort) {
@@ -104,51 +99,68 @@ record Site(
 
     /** The kitchen as a plan of one batch goes by it, with what is under way. */
     Course begun(Instant now, Instant until) {
-        Equipment equipment = new Equipment(
+        return new Course(equipment(), now, until, List.of(), List.of(), busy, List.of(), List.of());
+    }
+
+    private Equipment equipment() {
+        return new Equipment(
                 vessels.stream().map(Thing::figures).toList(),
                 burners.stream().map(Thing::figures).toList(),
                 ovens,
                 containers,
                 kitchen.strainerSets(),
-                bin,
+                chillers,
                 kitchen.air(),
                 kitchen.tap(),
                 kitchen.limits(),
                 kitchen.rota(),
                 kitchen.unattended());
-        return new Course(equipment, now, until, List.of(), List.of(), busy, List.of(), List.of());
     }
 
-    /** The best way to cool what a charge gives, in the containers that stand here. */
-    Cooling cooling(Charge charge) {
+    /** The chillers in which a charge may be cooled, as a cook would take them; nothing stands for an ice bath. */
+    List<Optional<Chiller>> coolings(Charge charge) {
+        return equipment().coolings(charge.toCool());
+    }
+
+    /** Containers that nobody has at any time of a stretch. */
+    List<ContainerSplit.Owned> free(Instant from, Instant to) {
+        return containers.stream()
+                .map(owned -> new ContainerSplit.Owned(
+                        owned.container(),
+                        Math.max(0, owned.count() - taken(owned.container().name(), from, to))))
+                .toList();
+    }
+
+    private int taken(String container, Instant from, Instant to) {
+        return busy.uses().stream()
+                .filter(use -> use.kind() == Use.Kind.CONTAINER && use.name().equals(container) && use.within(from, to))
+                .mapToInt(Use::amount)
+                .sum();
+    }
+
+    /**
+     * The best way to cool what a charge gives.
+     *
+     * @param owned containers to choose from
+     * @param in    a chiller; nothing for an ice bath
+     */
+    Cooling cooling(Charge charge, List<ContainerSplit.Owned> owned, Optional<Chiller> in) {
         if (containers.isEmpty()) {
             throw Refusal.of("container", "this kitchen has no container of 5 L or more yet");
         }
         Volume litres = charge.toCool();
-        Temperature from = CoolingPlan.STRAINED;
-        LimitProfile limits = kitchen.limits();
-        Medium bath = Cooler.bath(litres, from, limits.coldest(), kitchen.tap());
-        List<ContainerSplit.Owned> free = containers.stream()
-                .map(c -> new ContainerSplit.Owned(
-                        c.container(),
-                        Math.max(
-                                0,
-                                c.count() - promised.getOrDefault(c.container().name(), 0))))
-                .toList();
-        boolean enough = litres.litres() <= room(free);
-        List<ContainerSplit.Owned> owned =
-                enough ? free : borrowed(containers, Math.max(1, litres.litres() / room(containers)));
-        boolean sets = charge.forecast().body().sets();
-        ContainerSplit split = ContainerSplit.best(litres, from, owned, bath, sets, limits);
-        return new Cooling(split, enough, Mass.ofKg(0));
+        boolean enough = litres.litres() <= room(owned);
+        List<ContainerSplit.Owned> into =
+                enough ? owned : borrowed(containers, Math.max(1, litres.litres() / room(containers)));
+        return new Cooling(equipment().withContainers(into).cooled(charge, in), enough, Mass.ofKg(0));
     }
 
     /** The same with what its bath lacks of ice at its hour. */
     Cooling withIce(Cooling cooling, Instant now, Instant at) {
-        double wants =
-                cooling.slowest().plan().bath().map(bath -> bath.ice().kg()).orElse(0.0);
-        double lacks =
-                bin.map(there -> wants - there.spare(now, busy.ice(), at).kg()).orElse(0.0);
+        double wants = cooling.split().ice().kg();
+        double lacks = IceBin.of(chillers)
+                .map(there -> wants - there.spare(now, busy.ice(), at).kg())
+                .orElse(0.0);
         return new Cooling(cooling.split(), cooling.enough(), Mass.ofKg(Math.max(0, lacks)));
     }
 

@@ -7,12 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.util.function.SingletonSupplier;
-import potamos.core.cooling.Chiller;
 import potamos.core.cooling.ContainerSplit;
-import potamos.core.cooling.IceBin;
 import potamos.core.course.Busy;
 import potamos.core.course.Rota;
-import potamos.core.quantity.Mass;
 import potamos.core.vessel.BedKind;
 import potamos.server.kitchen.Kitchens;
 import potamos.server.kitchen.Kitchens.Thing;
@@ -30,17 +27,15 @@ class Sites {
     private final Kitchens kitchens;
     private final Boxes boxes;
     private final UnderWay underWay;
-    private final ColdPromised cold;
     private final Outages outages;
 
     /** A finger that drags asks many times a second. */
     private final BetweenChanges<Site> seen;
 
-    Sites(Kitchens kitchens, Boxes boxes, UnderWay underWay, ColdPromised cold, Outages outages, Changes changes) {
+    Sites(Kitchens kitchens, Boxes boxes, UnderWay underWay, Outages outages, Changes changes) {
         this.kitchens = kitchens;
         this.boxes = boxes;
         this.underWay = underWay;
-        this.cold = cold;
         this.outages = outages;
         this.seen = new BetweenChanges<>(changes, Duration.ofSeconds(2));
     }
@@ -59,14 +54,12 @@ class Sites {
     Site of(String kitchenId, Supposing supposing) {
         Map<String, BedKind> beds = new HashMap<>();
         kitchens.beds(kitchenId).forEach(kind -> beds.put(kind.id(), kind));
-        ColdPromised.Promised promised = cold.of(kitchenId, supposing);
         List<Outages.Outage> outages = this.outages.of(kitchenId);
         Busy busy = underWay.busy(kitchenId, supposing)
                 .and(outages.stream()
                         .map(Outages.Outage::use)
                         .flatMap(Optional::stream)
-                        .toList())
-                .withIce(promised.ice());
+                        .toList());
         List<Rota.Away> away = outages.stream()
                 .map(Outages.Outage::away)
                 .flatMap(Optional::stream)
@@ -81,22 +74,10 @@ class Sites {
                         .filter(c -> c.container().holds().litres() >= SMALLEST_BAIN_L)
                         .map(c -> new ContainerSplit.Owned(c.container(), c.owned()))
                         .toList(),
-                promised.containers(),
-                bin(kitchenId),
+                kitchens.chillers(kitchenId).stream().map(Thing::figures).toList(),
                 kitchens.ovens(kitchenId).stream().map(Thing::figures).toList(),
                 SingletonSupplier.of(() -> boxes.larder(kitchenId)),
                 beds,
                 busy);
-    }
-
-    /** The kitchen's ice; nothing where it has told of none. */
-    private Optional<IceBin> bin(String kitchenId) {
-        List<Chiller> baths = kitchens.chillers(kitchenId).stream()
-                .map(Thing::figures)
-                .filter(chiller -> chiller.kind() == Chiller.Kind.ICE_BATH && chiller.iceKg() > 0)
-                .toList();
-        double holds = baths.stream().mapToDouble(Chiller::iceKg).sum();
-        double makes = baths.stream().mapToDouble(Chiller::iceKgPerH).sum();
-        return baths.isEmpty() ? Optional.empty() : Optional.of(new IceBin(Mass.ofKg(holds), makes));
     }
 }

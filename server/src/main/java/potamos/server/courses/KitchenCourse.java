@@ -97,6 +97,7 @@ record KitchenCourse(
             double litres,
             @NotNull String vesselName,
             @NotNull List<CourseStage> stages,
+            Optional<String> chiller,
             boolean notBegun) {
         static CourseRunning of(Running.Standing batch) {
             return new CourseRunning(
@@ -107,10 +108,12 @@ record KitchenCourse(
                     batch.litres(),
                     batch.vessel(),
                     batch.ahead().steps().stream().map(KitchenCourse::stage).toList(),
+                    batch.chiller(),
                     batch.place().isPresent());
         }
     }
 
+    /** @param chiller that it is cooled in; nothing in an ice bath */
     record CourseDraft(
             @NotNull String id,
             @NotNull String formula,
@@ -124,6 +127,7 @@ record KitchenCourse(
             @NotNull Instant ready,
             @NotNull Instant useBy,
             @NotNull List<CourseStage> stages,
+            Optional<String> chiller,
             @NotNull List<CourseGives> gives,
             boolean held) {}
 
@@ -268,6 +272,7 @@ record KitchenCourse(
                 draft.ready(),
                 draft.useBy(),
                 draft.timeline().steps().stream().map(KitchenCourse::stage).toList(),
+                draft.cooling().chiller(),
                 gives,
                 held);
     }

@@ -18,6 +18,7 @@ public interface Running {
      * @param vessel   as it was called when it was accepted
      * @param ahead    what is left of its stages
      * @param litres   that are expected of it
+     * @param chiller  that it is going to be cooled in; nothing in an ice bath
      * @param promised of them, by call
      * @param spare    what nobody has asked for; nothing where it is spoken for
      * @param place    where it is going to be made, while nobody has begun it
@@ -29,6 +30,7 @@ public interface Running {
             Formula formula,
             Timeline ahead,
             double litres,
+            Optional<String> chiller,
             Map<String, Double> promised,
             Optional<Lot> spare,
             Optional<Place> place) {

@@ -46,6 +46,8 @@ public class Outages {
         VESSEL(Use.Kind.VESSEL, Kitchens.Equipment.VESSEL),
         BURNER(Use.Kind.BURNER, Kitchens.Equipment.BURNER),
         OVEN(Use.Kind.OVEN, Kitchens.Equipment.OVEN),
+        /** A blast chiller; what an ice bath lacks is told of its ice. */
+        CHILLER(Use.Kind.CHILLER, Kitchens.Equipment.CHILLER),
         /** Goods that a stock is made of and that did not come. */
         BED(Use.Kind.BED, null),
         COOKS(null, null);
@@ -78,7 +80,7 @@ public class Outages {
 
         /** As something that is taken; nothing of cooks. */
         public Optional<Use> use() {
-            return Optional.ofNullable(kind.use).map(taken -> new Use(taken, name, from, until, 1));
+            return Optional.ofNullable(kind.use).map(taken -> Use.whole(taken, name, from, until));
         }
 
         /** As people who are not there; nothing of a thing. */
@@ -146,7 +148,7 @@ public class Outages {
                         .flatMap(Goods::find)
                         .filter(Goods::bed)
                         .map(Goods::name);
-            case VESSEL, BURNER, OVEN ->
+            case VESSEL, BURNER, OVEN, CHILLER ->
                 kitchens.named(kitchenId, kind.equipment).stream()
                         .filter(thing -> thing.id().equals(thingId))
                         .map(Kitchens.Thing::name)
