@@ -32,6 +32,7 @@ final class Diary {
     private final Instant now;
     private final List<Footprint.Span> absent;
     private final Map<Use.Kind, Map<String, List<Entry>>> entries = new EnumMap<>(Use.Kind.class);
+    private final Optional<IceBin> bin;
     private final List<IceBin.Use> ice;
 
     Diary(Course begun) {
@@ -43,6 +44,7 @@ final class Diary {
                         present.from().getEpochSecond(), present.to().getEpochSecond()))
                 .toList());
         this.absent.add(new Footprint.Span(begun.until().getEpochSecond(), Long.MAX_VALUE));
+        this.bin = equipment.ice();
         this.ice = new ArrayList<>(begun.busy().ice());
         begun.busy().uses().forEach(use -> take(use, Optional.empty()));
         begun.drafts().forEach(this::add);
@@ -228,9 +230,8 @@ final class Diary {
 
     /** Its own bath or one that comes after it would want more than there is. */
     private boolean iceShort(IceBin.Use mine) {
-        return equipment
-                .ice()
-                .filter(bin -> bin.spare(now, ice, mine.at()).kg() < mine.ice().kg())
+        return bin.filter(there ->
+                        there.spare(now, ice, mine.at()).kg() < mine.ice().kg())
                 .isPresent();
     }
 }
