@@ -1,7 +1,7 @@
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { liquorColour } from './liquor'
 import { Taken } from './Taken'
-import { Cabinet, Ice, Mouth, Ovens, Shelf, Tide } from './RiverBanks'
+import { Cabinets, Ice, Mouth, Ovens, Shelf, Tide } from './RiverBanks'
 import { afloat, berths, ends, ms } from './river'
 import {
   AXIS,
@@ -187,9 +187,7 @@ export function River({
         </Taken>
       ))}
       <Ice ice={course.ice} x={x} foot={cold + ICE} kg={kg} />
-      {streams.map((one) => (
-        <Cabinet key={one.id} stream={one} x={x} foot={cold + ICE} />
-      ))}
+      <Cabinets streams={streams} x={x} foot={cold + ICE} />
       {wanted.map((call) => (
         <Mouth
           key={call.id}

@@ -160,42 +160,57 @@ export function Ice({
   )
 }
 
-/** What falls through the air of a chiller, and takes nothing of the ice. */
-export function Cabinet({
-  stream,
+/** As wide as what a chiller is called. */
+const CALLED = 104
+
+/** What falls through the air of a chiller, and takes nothing of the ice; its name stands where there is room for it. */
+export function Cabinets({
+  streams,
   x,
   foot,
 }: {
-  stream: Pick<Course['drafts'][number], 'stages' | 'chiller'>
+  streams: Pick<Course['drafts'][number], 'id' | 'stages' | 'chiller'>[]
   x: At
   foot: number
 }) {
-  const cold = stream.stages.find((s) => s.stage === 'COOL')
-  if (!cold || stream.chiller == null) return null
-  const left = Math.max(LEFT, x(ms(cold.from)))
-  const right = Math.max(left + 14, x(ms(cold.to)))
   const top = foot - ICE + 40
+  const stays = streams
+    .flatMap(({ id, stages, chiller }) => {
+      const cold = stages.find((s) => s.stage === 'COOL')
+      if (!cold || chiller == null || x(ms(cold.from)) > WIDTH - LEFT) return []
+      const left = Math.max(LEFT, x(ms(cold.from)))
+      return [{ id, chiller, left, right: Math.max(left + 14, x(ms(cold.to))) }]
+    })
+    .sort((a, b) => a.left - b.left)
+  const at = (left: number) => Math.min(left, WIDTH - CALLED)
+  const named = berths(stays.map(({ id, left }) => ({ id, from: at(left), to: at(left) + CALLED })))
   return (
     <g pointerEvents="none">
-      <path
-        d={`M${left} ${top}H${right}V${foot - 4}H${left}Z`}
-        fill="var(--surface)"
-        fillOpacity={0.55}
-        stroke="var(--frost)"
-        strokeWidth={3}
-      />
-      <text
-        x={Math.min(left, WIDTH - WORDS)}
-        y={top - 6}
-        fontSize={15}
-        fontWeight={600}
-        fill="var(--frost)"
-        stroke="var(--surface)"
-        strokeWidth={3}
-        paintOrder="stroke"
-      >
-        {stream.chiller}
-      </text>
+      {stays.map(({ id, chiller, left, right }) => (
+        <g key={id}>
+          <path
+            d={`M${left} ${top}H${right}V${foot - 4}H${left}Z`}
+            fill="var(--surface)"
+            fillOpacity={0.55}
+            stroke="var(--frost)"
+            strokeWidth={3}
+          />
+          {named.get(id) === 0 && (
+            <text
+              x={at(left)}
+              y={foot + 14}
+              fontSize={15}
+              fontWeight={600}
+              fill="var(--frost)"
+              stroke="var(--surface)"
+              strokeWidth={3}
+              paintOrder="stroke"
+            >
+              {chiller}
+            </text>
+          )}
+        </g>
+      ))}
     </g>
   )
 }
