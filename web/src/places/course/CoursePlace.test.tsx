@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react'
+import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Course } from '../../graphics/River'
 import { answer, network, pick, problem, said, visit } from '../../testing/kitchen'
@@ -19,6 +19,20 @@ describe('the course', () => {
     for (const draft of course().drafts) expect(said(river)).toContain(draft.vesselName)
     const rows = screen.getAllByRole('button', { name: /^Accept .+ in / })
     expect(rows).toHaveLength(course().drafts.length)
+  })
+
+  it('names the chiller that a batch stands in, once where two stand in it beside each other', async () => {
+    const it = course()
+    show(it)
+    expect(said(await screen.findByRole('img', { name: /calls are open/ }))).not.toContain('Cabinet')
+    cleanup()
+    const [first, second] = it.drafts
+    show({
+      ...it,
+      drafts: [first!, { ...second!, stages: first!.stages }].map((d) => ({ ...d, chiller: 'Cabinet' })),
+    })
+    const river = await screen.findByRole('img', { name: /calls are open/ })
+    expect(said(river).split('Cabinet')).toHaveLength(2)
   })
 
   it('draws each tray of an oven, those of two batches at once above each other, and says what it is set to', async () => {

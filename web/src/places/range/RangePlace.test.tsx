@@ -38,6 +38,18 @@ describe('the range', () => {
     expect(within(veal).getByRole('button', { name: new RegExp(`^${dueWords(next)}`) })).toBeTruthy()
   })
 
+  it.each([
+    [undefined, 'In the ice bath at'],
+    ['Blast chiller', 'In Blast chiller at'],
+  ])('shows in what a batch is cooling: %s', async (chiller, words) => {
+    open((it) => ({
+      ...it,
+      batches: it.batches.map((card) => ({ ...card, cooling: { ...card.cooling, chiller } })),
+    }))
+    const cooling = await screen.findByRole('img', { name: new RegExp(`^${words}`) })
+    expect(said(cooling).includes('Blast chiller')).toBe(chiller !== undefined)
+  })
+
   it('says what is in the oven, until when, and to which shade', async () => {
     const { shown } = open()
     const oven = shown.batches.find((card) => card.oven)!.oven!

@@ -49,7 +49,7 @@ export function RangeVessel({
         className={`text-ink grid no-underline ${crowded ? 'items-end justify-start pb-3' : 'place-items-center'}`}
       >
         {cooling ? (
-          <Bath celsius={last ? units.celsius(last.celsius, 1) : '–'} />
+          <Cooling chiller={card.cooling.chiller} celsius={last ? units.celsius(last.celsius, 1) : '–'} />
         ) : (
           <Cutaway
             vessel={card.vessel}
@@ -165,18 +165,18 @@ export function clockOf(card: Card, now: number, celsius: (c: number, step?: num
   return `for ${duration((now - new Date(card.since).getTime()) / 60_000)}`
 }
 
-/** Containers in ice water. */
-function Bath({ celsius }: { celsius: string }) {
+/** Containers in ice water, or on the shelf of a chiller. */
+function Cooling({ chiller, celsius }: { chiller?: string; celsius: string }) {
   return (
     <svg
       viewBox="0 0 230 150"
       width={230}
       height={150}
       role="img"
-      aria-label={`In the ice bath at ${celsius}`}
+      aria-label={`In ${chiller ?? 'the ice bath'} at ${celsius}`}
       className="max-w-full"
     >
-      <path d="M8 42h214" stroke="var(--frost)" strokeWidth="2" strokeDasharray="6 5" />
+      {chiller ? <Chiller name={chiller} /> : <IceWater />}
       {[28, 126].map((left) => (
         <g key={left}>
           <path
@@ -191,6 +191,27 @@ function Bath({ celsius }: { celsius: string }) {
           />
         </g>
       ))}
+      <text
+        x="115"
+        y="92"
+        textAnchor="middle"
+        fontSize="30"
+        fontWeight="750"
+        fill="var(--ink)"
+        stroke="var(--raised)"
+        strokeWidth="6"
+        paintOrder="stroke"
+      >
+        {celsius}
+      </text>
+    </svg>
+  )
+}
+
+function IceWater() {
+  return (
+    <>
+      <path d="M8 42h214" stroke="var(--frost)" strokeWidth="2" strokeDasharray="6 5" />
       <path
         d="M4 30v96a12 12 0 0 0 12 12h198a12 12 0 0 0 12-12V30"
         fill="none"
@@ -212,19 +233,32 @@ function Bath({ celsius }: { celsius: string }) {
           transform={`rotate(${i * 23} ${x + 5} ${54 + ((i * 37) % 60)})`}
         />
       ))}
-      <text
-        x="115"
-        y="92"
-        textAnchor="middle"
-        fontSize="30"
-        fontWeight="750"
-        fill="var(--ink)"
-        stroke="var(--raised)"
-        strokeWidth="6"
-        paintOrder="stroke"
-      >
-        {celsius}
+    </>
+  )
+}
+
+/** Letters that fit under its shelf; the whole name is in what is read out. */
+const LONGEST_NAME = 20
+
+/** Its walls, the shelf, and the air that is blown over it. */
+function Chiller({ name }: { name: string }) {
+  return (
+    <>
+      <path d="M4 4h222v142H4z" fill="none" stroke="var(--frost)" strokeWidth="4" />
+      <path d="M10 120h210" stroke="var(--frost)" strokeWidth="3" />
+      {[50, 68, 86].map((y) => (
+        <path
+          key={y}
+          d={`M108 ${y}q4 -5 8 0t8 0`}
+          fill="none"
+          stroke="var(--frost)"
+          strokeWidth="2"
+          strokeLinecap="round"
+        />
+      ))}
+      <text x="115" y="140" textAnchor="middle" fontSize="20" fontWeight="600" fill="var(--frost)">
+        {name.length > LONGEST_NAME ? `${name.slice(0, LONGEST_NAME - 1)}…` : name}
       </text>
-    </svg>
+    </>
   )
 }

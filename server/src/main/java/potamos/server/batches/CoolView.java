@@ -8,8 +8,13 @@ import potamos.core.batch.BatchState;
 import potamos.core.batch.Plan;
 import potamos.core.cooling.CoolingVerdict;
 
-/** Readings of a cooling and how they stand against the limits. */
+/**
+ * Readings of a cooling and how they stand against the limits.
+ *
+ * @param chiller that it is planned to stand in; nothing in an ice bath
+ */
 record CoolView(
+        Optional<String> chiller,
         Optional<Instant> strainedAt,
         Optional<Instant> began,
         @NotNull List<ReadingView> readings,
@@ -40,6 +45,7 @@ record CoolView(
     static CoolView of(Plan plan, BatchState state) {
         BatchState.Cooling cooling = state.cooling();
         return new CoolView(
+                plan.cooling().chiller(),
                 cooling.strainedAt(),
                 cooling.began(),
                 cooling.readings().stream()
