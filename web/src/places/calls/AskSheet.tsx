@@ -17,7 +17,7 @@ import { TextField } from '../../kit/TextField'
 import { allergenName, needsSaid, type Allergen, type Need } from '../../words/en'
 import { instantOf, localOf } from '../../words/time'
 
-const HANDLED = ['litres', 'readyBy', 'by', 'stationId', 'formula', 'without', 'needs', 'note']
+const HANDLED = ['litres', 'readyBy', 'by', 'without', 'needs', 'note']
 const HOUR = /^([01]\d|2[0-3]):[0-5]\d$/
 
 /** A station asks for litres by an hour. */
@@ -167,7 +167,13 @@ export function AskSheet({ onClose }: { onClose: () => void }) {
           type="submit"
           tone="act"
           large
-          disabled={ask.isPending || litres === undefined || (weekly && !(HOUR.test(by) && days.length > 0))}
+          // What there is to ask for may still be on its way.
+          disabled={
+            ask.isPending ||
+            !chosen ||
+            litres === undefined ||
+            (weekly && !(HOUR.test(by) && days.length > 0))
+          }
         >
           {ask.isPending ? 'Asking …' : 'Ask'}
         </Button>

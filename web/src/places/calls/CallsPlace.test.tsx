@@ -19,6 +19,13 @@ function open({ who = person(), more = {} as Answers } = {}) {
 }
 
 const bram = () => person({ role: 'STATION', rights: ['ASK'], stationId: 'soup' })
+/** Asks, once what there is to ask for has come. */
+async function ask(sheet: HTMLElement) {
+  const button = within(sheet).getByRole('button', { name: 'Ask' })
+  await expect.poll(() => button.hasAttribute('disabled')).toBe(false)
+  fireEvent.click(button)
+}
+
 const posts = (sent: ReturnType<typeof network>) => sent.filter((s) => s.method === 'POST')
 
 describe('calls', () => {
@@ -87,7 +94,7 @@ describe('calls', () => {
     const sheet = await screen.findByRole('dialog')
     fireEvent.click(within(sheet).getByRole('radio', { name: 'Always there' }))
     expect(said(sheet)).toContain('what lacks is asked for by itself')
-    fireEvent.click(within(sheet).getByRole('button', { name: 'Ask' }))
+    await ask(sheet)
     await expect
       .poll(() => posts(sent).find((s) => s.path === '/api/standing-calls')?.body)
       .toMatchObject({ onHand: true, by: '10:30' })
@@ -207,7 +214,7 @@ describe('calls', () => {
     fireEvent.click(screen.getByRole('button', { name: '18' }))
     fireEvent.click(screen.getByRole('button', { name: ':30' }))
     expect((by as HTMLInputElement).value).toMatch(/^Thu,? 24 Dec 18:30$/)
-    fireEvent.click(screen.getByRole('button', { name: 'Ask' }))
+    await ask(await screen.findByRole('dialog'))
     await expect.poll(() => posts(sent).length).toBe(1)
     expect(posts(sent)[0]!.body).toMatchObject({ readyBy: '2026-12-24T17:30:00.000Z' })
   })
@@ -227,7 +234,7 @@ describe('calls', () => {
     expect(within(sheet).queryByRole('button', { name: /^For: / })).toBeNull()
     await pick(await within(sheet).findByRole('button', { name: /^Stock: / }), 'Shellfish stock')
     fireEvent.change(within(sheet).getByLabelText('How much, cold and strained'), { target: { value: '8' } })
-    fireEvent.click(within(sheet).getByRole('button', { name: 'Ask' }))
+    await ask(sheet)
     await expect.poll(() => posts(sent).length).toBe(1)
     expect(posts(sent)[0]!.body).toMatchObject({ formula: 'shellfish', litres: 8, stationId: 'soup' })
   })
@@ -249,7 +256,7 @@ describe('calls', () => {
     fireEvent.click(await screen.findByRole('button', { name: 'Ask for litres' }))
     const sheet = await screen.findByRole('dialog')
     fireEvent.change(within(sheet).getByLabelText('How much, cold and strained'), { target: { value: '7' } })
-    fireEvent.click(within(sheet).getByRole('button', { name: 'Ask' }))
+    await ask(sheet)
     expect(said(await within(sheet).findByRole('alert'))).toContain('That time is already past')
     expect(within(sheet).getByLabelText('How much, cold and strained')).toHaveProperty('value', '7')
   })
@@ -263,7 +270,7 @@ describe('calls', () => {
     open({ who: bram(), more: { 'POST /api/calls': {} } })
     fireEvent.click(await screen.findByRole('button', { name: 'Ask for litres' }))
     expect(await litres()).toHaveProperty('value', '23.0')
-    fireEvent.click(screen.getByRole('button', { name: 'Ask' }))
+    await ask(await screen.findByRole('dialog'))
     await expect.poll(() => screen.queryByRole('dialog')).toBeNull()
     fireEvent.click(screen.getByRole('button', { name: 'Ask for litres' }))
     expect(await litres()).toHaveProperty('value', '10.0')
@@ -318,7 +325,7 @@ describe('calls', () => {
     fireEvent.change(by, { target: { value: '25:00' } })
     expect(within(sheet).getByRole('button', { name: 'Ask' })).toHaveProperty('disabled', true)
     fireEvent.change(by, { target: { value: '09:45' } })
-    fireEvent.click(within(sheet).getByRole('button', { name: 'Ask' }))
+    await ask(sheet)
     await expect.poll(() => posts(sent).length).toBe(1)
     expect(posts(sent)[0]!.body).toMatchObject({
       days: ['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY', 'SATURDAY'],
