@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import potamos.core.batch.Plan;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.cooling.ContainerSplit;
@@ -103,12 +102,8 @@ public record Draft(
 
     /** Everything that it takes, and for how long. */
     public List<Use> uses() {
-        return Stream.concat(Use.of(charge, timeline, burner, oven).stream(), cooled().stream())
+        return Stream.concat(Use.of(charge, timeline, burner, oven).stream(), Use.cooled(cooling, timeline).stream())
                 .toList();
-    }
-
-    private List<Use> cooled() {
-        return Use.cooled(Plan.Filled.of(cooling), cooling.medium(), timeline);
     }
 
     /** The same as a footprint, to be tried at other starts. */

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import potamos.core.batch.Plan;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
 import potamos.core.cooling.ContainerSplit;
@@ -63,9 +62,7 @@ record Footprint(List<Span> attended, List<Thing> things, Optional<Ice> ice, Fam
                         .toList(),
                 Stream.concat(
                                 Use.of(charge, atZero, burners.stream().findFirst(), oven).stream(),
-                                cooling.stream()
-                                        .flatMap(split ->
-                                                Use.cooled(Plan.Filled.of(split), split.medium(), atZero).stream()))
+                                cooling.stream().flatMap(split -> Use.cooled(split, atZero).stream()))
                         .map(use -> new Thing(
                                 use.kind(),
                                 use.kind() == Use.Kind.BURNER ? burners : List.of(use.name()),

@@ -16,6 +16,7 @@ import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
 import potamos.core.cooling.Medium;
 import potamos.core.larder.Goods;
+import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.core.safety.Allergen;
 
@@ -65,18 +66,14 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount, 
         }
 
         /**
-         * How many of it are taken: of an oven that is taken as a whole, all its trays; of a chiller no more than there is.
+         * How many of it are taken: of an oven that is taken as a whole, all its trays.
          *
          * @param amount as it is told
          * @param heat   that it is set to
          * @param there  how many there are
          */
         int taken(int amount, Optional<Temperature> heat, int there) {
-            return switch (this) {
-                case OVEN -> heat.isEmpty() ? there : amount;
-                case CHILLER -> Math.min(amount, there);
-                case VESSEL, BURNER, CONTAINER, STRAINERS, BED -> amount;
-            };
+            return this == OVEN && heat.isEmpty() ? there : amount;
         }
     }
 
@@ -128,8 +125,13 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount, 
         return uses;
     }
 
+    /** The containers that a split is cooled in, until it is put away, and its place in a chiller. */
+    static List<Use> cooled(ContainerSplit split, Timeline timeline) {
+        return cooled(Plan.Filled.of(split), split.medium(), timeline);
+    }
+
     /**
-     * The containers that it is cooled in, until it is put away, and its place in a chiller.
+     * The same of a plan, which has kept of its split no more than this.
      *
      * @param into   which it is split
      * @param medium that takes its heat
@@ -157,9 +159,8 @@ public record Use(Kind kind, String name, Instant from, Instant to, int amount, 
 
     /** Ice that its baths take; nothing where it is cooled without. */
     static Optional<IceBin.Use> ice(ContainerSplit cooling, Timeline timeline) {
-        return timeline.step(Stage.COOL)
-                .filter(cool -> cooling.ice().kg() > 0)
-                .map(cool -> new IceBin.Use(cool.from(), cooling.ice()));
+        Mass ice = cooling.ice();
+        return timeline.step(Stage.COOL).filter(cool -> ice.kg() > 0).map(cool -> new IceBin.Use(cool.from(), ice));
     }
 
     /** From the first of some stages to the end of the last. */

@@ -167,25 +167,23 @@ final class Ways {
     /** A way that is solved once, when somebody asks. */
     private final class Untried {
         private final Solved solved;
-        private final List<Burner> burners;
         private final Optional<Chiller> in;
         private Optional<Way> way;
 
         private Untried(Solved solved, Optional<Chiller> in) {
             this.solved = solved;
-            this.burners = solved.burners;
             this.in = in;
         }
 
         private boolean mayStandOn(Optional<String> burner) {
-            return burner.map(
-                            name -> burners.stream().anyMatch(one -> one.name().equals(name)))
+            return burner.map(name ->
+                            solved.burners.stream().anyMatch(one -> one.name().equals(name)))
                     .orElse(true);
         }
 
         private Optional<Way> way() {
             if (way == null) {
-                way = solved.charge().flatMap(charge -> Ways.this.way(charge, burners, solved.ovens, in));
+                way = solved.charge().flatMap(charge -> Ways.this.way(charge, solved.burners, solved.ovens, in));
             }
             return way;
         }

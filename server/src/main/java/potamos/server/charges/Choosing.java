@@ -2,6 +2,7 @@ package potamos.server.charges;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -184,36 +185,36 @@ final class Choosing {
     private Choice choice(Thing<Vessel> vessel, Optional<Thing<Burner>> burner, List<Oven> ovens) {
         Pot pot = site.pot(vessel, burner, ovens);
         Charge charge = ChargeSolver.solve(formula, pot, goal);
-        Choice open = new Choice(vessel, burner, pot, charge, null, Optional.empty());
+        Solved solved = new Solved(vessel, burner, pot, charge);
         List<Optional<Chiller>> coolings = site.coolings(charge);
-        Choice first = cooled(open, site.containers(), coolings.get(0));
-        return first.cold()
-                ? first
-                : Stream.concat(
-                                Stream.concat(
-                                        Stream.of(first),
-                                        coolings.stream().skip(1).map(in -> cooled(open, site.containers(), in))),
-                                first.times().stream()
-                                        .map(times -> site.free(
-                                                times.timeline().start(),
-                                                times.timeline().ready()))
-                                        .flatMap(left -> coolings.stream().map(in -> cooled(open, left, in))))
-                        .min(LESS_BAD)
-                        .orElseThrow();
+        Choice first = cooled(solved, site.containers(), coolings.get(0));
+        if (first.cold()) {
+            return first;
+        }
+        List<Choice> tried = new ArrayList<>(List.of(first));
+        coolings.stream().skip(1).forEach(in -> tried.add(cooled(solved, site.containers(), in)));
+        first.times().map(Opening.Proposal::timeline).ifPresent(timeline -> {
+            List<ContainerSplit.Owned> left = site.free(timeline.start(), timeline.ready());
+            coolings.forEach(in -> tried.add(cooled(solved, left, in)));
+        });
+        return tried.stream().min(LESS_BAD).orElseThrow();
     }
 
+    /** A charge in a vessel on a burner, before it is said how it is cooled. */
+    private record Solved(Thing<Vessel> vessel, Optional<Thing<Burner>> burner, Pot pot, Charge charge) {}
+
     /** The same cooled in some of the containers, in a chiller or a bath. */
-    private Choice cooled(Choice open, List<ContainerSplit.Owned> into, Optional<Chiller> in) {
-        Charge charge = open.charge();
+    private Choice cooled(Solved solved, List<ContainerSplit.Owned> into, Optional<Chiller> in) {
+        Charge charge = solved.charge();
         Site.Cooling cooling = site.cooling(charge, into, in);
         Optional<String> on =
-                charge.run().heat() == Run.Heat.BURNER ? open.burner().map(Thing::name) : Optional.empty();
+                charge.run().heat() == Run.Heat.BURNER ? solved.burner().map(Thing::name) : Optional.empty();
         Optional<Opening.Proposal> times =
                 Optional.ofNullable(request.readyBy()).map(by -> times(charge, on, cooling, by));
         Site.Cooling withIce = times.flatMap(proposal -> proposal.timeline().step(Stage.COOL))
                 .map(step -> site.withIce(cooling, now, step.from()))
                 .orElse(cooling);
-        return new Choice(open.vessel(), open.burner(), open.pot(), charge, withIce, times);
+        return new Choice(solved.vessel(), solved.burner(), solved.pot(), charge, withIce, times);
     }
 
     private Opening.Proposal times(Charge charge, Optional<String> burner, Site.Cooling cooling, Instant readyBy) {
