@@ -2,6 +2,7 @@ import { scaleLinear, scaleTime } from 'd3-scale'
 import { liquorColour } from './liquor'
 import { Taken } from './Taken'
 import { Cabinets, Ice, Mouth, Ovens, Shelf, Tide } from './RiverBanks'
+import { Words } from './RiverWords'
 import { afloat, berths, ends, ms } from './river'
 import {
   AXIS,
@@ -167,18 +168,16 @@ export function River({
             const vessel = vesselAcross(draft.vesselId, across)
             return (
               vessel && (
-                <text
+                <Words
                   x={Math.max(LEFT, x(ends(draft.stages).start))}
                   y={laneOf(draft.id) + thick(draft.litres) / 2 + 22}
                   fontSize={18}
                   fontWeight={700}
                   fill="var(--river)"
-                  stroke="var(--surface)"
                   strokeWidth={4}
-                  paintOrder="stroke"
                 >
                   into {vessel.name}
-                </text>
+                </Words>
               )
             )
           }}
@@ -267,18 +266,14 @@ function Tributary({
         fill="var(--frost)"
         fillOpacity={0.4}
       />
-      <text
+      <Words
         x={Math.min(begins, WIDTH * (1 - NAMED))}
         y={y - half * 1.1 - 7}
-        fontSize={15}
         fontWeight={600}
         fill="var(--ink)"
-        stroke="var(--surface)"
-        strokeWidth={3}
-        paintOrder="stroke"
       >
         {says}
-      </text>
+      </Words>
     </>
   )
 }

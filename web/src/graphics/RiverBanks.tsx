@@ -4,6 +4,7 @@ import { liquorColour } from './liquor'
 import { berths, ms, type Afloat } from './river'
 import { DONE, ICE, LEFT, OVEN, SHELF, TIDE, TIDE_TOP, WIDTH, type At } from './riverMeasure'
 import type { Course } from './River'
+import { Words } from './RiverWords'
 
 /** How many hands are there, and how many are wanted: where the water is over the bank, two acts collide. */
 export function Tide({ hands, x }: { hands: Course['hands']; x: At }) {
@@ -93,20 +94,16 @@ export function Ovens({
                 />
               ))}
               {last && (
-                <text
+                <Words
                   x={before ? left - 6 : right + 6}
                   textAnchor={before ? 'end' : 'start'}
                   y={foot - RACK / 2 + 5}
-                  fontSize={15}
                   fontWeight={600}
                   fill="var(--ink)"
-                  stroke="var(--surface)"
-                  strokeWidth={3}
-                  paintOrder="stroke"
                 >
                   {name}
                   {oven.celsius !== undefined && `, ${heat(oven.celsius)}`}
-                </text>
+                </Words>
               )}
             </g>
           )
@@ -144,17 +141,13 @@ export function Ice({
         Ice, {kg(most)}
       </text>
       {least.kg < most && (
-        <text
+        <Words
           x={Math.min(x(ms(least.at)) + 6, WIDTH - 70)}
           y={Math.min(foot - 4, y(least.kg) - 6)}
-          fontSize={15}
           fill="var(--frost)"
-          stroke="var(--surface)"
-          strokeWidth={3}
-          paintOrder="stroke"
         >
           {kg(least.kg)}
-        </text>
+        </Words>
       )}
     </g>
   )
@@ -196,18 +189,9 @@ export function Cabinets({
             strokeWidth={3}
           />
           {named.get(id) === 0 && (
-            <text
-              x={at(left)}
-              y={foot + 14}
-              fontSize={15}
-              fontWeight={600}
-              fill="var(--frost)"
-              stroke="var(--surface)"
-              strokeWidth={3}
-              paintOrder="stroke"
-            >
+            <Words x={at(left)} y={foot + 14} fontWeight={600} fill="var(--frost)">
               {chiller}
-            </text>
+            </Words>
           )}
         </g>
       ))}
