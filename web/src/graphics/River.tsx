@@ -25,6 +25,15 @@ import type { Schemas } from '../api/client'
 export type Course = Schemas['KitchenCourse']
 type Draft = Course['drafts'][number]
 
+/** What is held over the river and not let go yet. */
+export interface Guest {
+  along: number
+  down: number
+  litres: number
+  family: Draft['family']
+  says: string
+}
+
 interface Props {
   course: Course
   /** What is looked at stands out. */
@@ -32,6 +41,7 @@ interface Props {
   onChoose: (id: string | undefined) => void
   /** A batch is let go so many minutes from where it was taken; where it may not be moved it is only looked at. */
   onMove?: (id: string, minutes: number, vesselId: string | undefined) => void
+  guest?: Guest
   /** From the smallest vessel to the largest: across lies the next one. */
   vessels: { id: string; name: string }[]
   clock: (at: number) => string
@@ -59,6 +69,7 @@ export function River({
   chosen,
   onChoose,
   onMove,
+  guest,
   vessels,
   clock,
   day,
@@ -200,7 +211,34 @@ export function River({
         />
       ))}
       <line x1={x(from)} x2={x(from)} y1={TIDE_TOP} y2={bank} stroke="var(--ember)" strokeWidth={3} />
+      {guest && <Held guest={guest} half={Math.max(8, thick(guest.litres) / 2)} />}
     </svg>
+  )
+}
+
+/** The head of a stream that is held over the river: how long it is, is known once it is let go. */
+function Held({ guest: { along, down, family, says }, half }: { guest: Guest; half: number }) {
+  return (
+    <g pointerEvents="none">
+      <path
+        d={`M${along} ${down - half}H${along + 70}L${along + 100} ${down}L${along + 70} ${down + half}H${along}Z`}
+        fill={liquorColour(family, DONE)}
+        fillOpacity={0.7}
+        stroke="var(--river)"
+        strokeWidth={2.5}
+        strokeDasharray="6 4"
+      />
+      <Words
+        x={Math.min(along, WIDTH * (1 - 2 * NAMED))}
+        y={down - half - 10}
+        fontSize={18}
+        fontWeight={700}
+        fill="var(--river)"
+        strokeWidth={4}
+      >
+        {says}
+      </Words>
+    </g>
   )
 }
 

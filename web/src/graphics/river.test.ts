@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { afloat, berths, ends } from './river'
+import { afloat, berths, ends, landing } from './river'
 
 const at = (hour: number) => new Date(Date.UTC(2026, 2, 2, hour)).toISOString()
 const ms = (hour: number) => Date.UTC(2026, 2, 2, hour)
@@ -76,4 +76,32 @@ it('ends of stages are the first from and the last to', () => {
       { from: at(2), to: at(5) },
     ]),
   ).toEqual({ start: ms(1), end: ms(5) })
+})
+
+describe('where something is let go over the picture', () => {
+  const picture = { left: 100, top: 200, width: 620, height: 400 }
+  const span = { now: at(6), until: at(30) }
+
+  it('begins at the hour it lies over, in whole ten minutes, in the vessel that lies there', () => {
+    const half = landing(span, picture, 100 + 310, 200 + 60 + 24, 5)
+    expect(half?.at).toBe(ms(18))
+    expect(half?.vessel).toBe(1)
+  })
+
+  it('never begins before now, nor in a vessel that is not there', () => {
+    const first = landing(span, picture, 101, 201, 5)
+    expect(first!.at).toBeGreaterThan(ms(6))
+    expect(first!.vessel).toBe(0)
+    expect(landing(span, picture, 101, 599, 5)?.vessel).toBe(4)
+  })
+
+  it('is nowhere beside the picture', () => {
+    for (const [x, y] of [
+      [99, 300],
+      [721, 300],
+      [300, 199],
+      [300, 601],
+    ] as const)
+      expect(landing(span, picture, x, y, 5)).toBeUndefined()
+  })
 })

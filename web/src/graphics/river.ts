@@ -1,4 +1,5 @@
 import type { Family } from '../words/en'
+import { AXIS, LEFT, TIDE, VESSEL, WIDTH } from './riverMeasure'
 
 interface Spoken {
   callId: string
@@ -96,3 +97,29 @@ export const ends = (stages: { from: string; to: string }[]) => ({
   start: ms(stages[0]?.from ?? ''),
   end: ms(stages.at(-1)?.to ?? ''),
 })
+
+const STEP = 600_000
+const A_MINUTE = 60_000
+
+/**
+ * Where something that is let go over the picture would begin: its hour in whole ten minutes, never one that is past, and which vessel down from the first.
+ * Nothing where it is let go beside the picture.
+ */
+export function landing(
+  span: { now: string; until: string },
+  picture: { left: number; top: number; width: number; height: number },
+  clientX: number,
+  clientY: number,
+  vessels: number,
+): { at: number; along: number; down: number; vessel: number } | undefined {
+  const scale = WIDTH / picture.width
+  const along = (clientX - picture.left) * scale
+  const down = (clientY - picture.top) * scale
+  if (along < 0 || along > WIDTH || down < 0 || down > picture.height * scale) return undefined
+  const from = ms(span.now)
+  const share = Math.min(1, Math.max(0, (along - LEFT) / (WIDTH - 2 * LEFT)))
+  const pointed = Math.round((from + share * (ms(span.until) - from)) / STEP) * STEP
+  const soonest = Math.ceil((from + A_MINUTE) / STEP) * STEP
+  const vessel = Math.min(vessels - 1, Math.max(0, Math.floor((down - TIDE - AXIS) / VESSEL)))
+  return { at: Math.max(pointed, soonest), along, down, vessel }
+}

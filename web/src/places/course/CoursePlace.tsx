@@ -1,20 +1,29 @@
-import { useMemo, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { newId } from '../../api/client'
 import { useTheCourse } from '../../api/queries'
-import { River, type Course } from '../../graphics/River'
+import { River, type Course, type Guest } from '../../graphics/River'
 import { Button } from '../../kit/Button'
 import { Choice } from '../../kit/Choice'
 import { useKeys } from '../../kit/keys'
 import { Empty, Failed, Loading, Note } from '../../kit/Note'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { ToMake } from './ToMake'
-import { startsLater, stopLooking, useCourseChanges, type Call, type Draft, type Moved } from './changes'
+import {
+  placed,
+  startsLater,
+  stopLooking,
+  useCourseChanges,
+  type Call,
+  type Draft,
+  type Moved,
+} from './changes'
 import { useVessels } from './vessels'
 import { HitNow } from './HitNow'
 import { Missing } from './Missing'
 import { InHand } from './InHand'
-import { FromTheShelf, NotMet, Papers } from './Lists'
+import { LeftBank } from './LeftBank'
+import { FromTheShelf, Late, Papers } from './Lists'
 
 const spans = [
   { value: '1', name: 'Day' },
@@ -39,7 +48,7 @@ export default function CoursePlace() {
         </div>
         <Choice label="How far it looks" value={days} onValue={setDays} options={spans} />
       </div>
-      {it.calls.length === 0 && it.lots.length === 0 && it.drafts.length === 0 ? (
+      {it.calls.length === 0 && it.aside.length === 0 && it.lots.length === 0 && it.drafts.length === 0 ? (
         <Empty title="Nothing is open">
           What stations call for is laid here as soon as it is asked: in which pot, when, and out of what.{' '}
           <Link to="/calls" className="text-river">
@@ -56,6 +65,8 @@ export default function CoursePlace() {
 function Laid({ course, days }: { course: Course; days: number }) {
   const [pointed, setPointed] = useState<string>()
   const [taken, setTaken] = useState<string>()
+  const [guest, setGuest] = useState<Guest>()
+  const river = useRef<HTMLDivElement>(null)
   const units = useUnits()
   const may = useMay()
   const { clock, day } = useTimes()
@@ -67,7 +78,16 @@ function Laid({ course, days }: { course: Course; days: number }) {
     // A key that is held down would change what its own first change has changed already.
     if (changes.busy) return
     const id = draft.held ? draft.id : newId()
-    changes.hold.mutate({ id, draft, moved }, { onSuccess: () => setTaken(id) })
+    changes.hold.mutate({ id, place: placed(draft, moved) }, { onSuccess: () => setTaken(id) })
+  }
+  const bring = (call: Call, place?: { start: string; vesselId: string }) => {
+    if (changes.busy) return
+    const id = newId()
+    const done = { onSuccess: () => setTaken(id) }
+    if (place) {
+      const { formula, missing } = call
+      changes.hold.mutate({ id, place: { formula, litres: missing, ...place }, callId: call.id }, done)
+    } else changes.bringIn.mutate({ callId: call.id, draftId: id }, done)
   }
   useKeys(
     useMemo(
@@ -82,7 +102,19 @@ function Laid({ course, days }: { course: Course; days: number }) {
       {changes.problem && <Note>{changes.problem.message}</Note>}
       <HitNow notBegun={course.running.some((batch) => batch.notBegun)} />
       <Unmade course={course} onRelease={(id) => changes.release.mutate(id)} />
-      <div className="hidden md:block">
+      <LeftBank
+        course={course}
+        river={river}
+        vessels={vessels}
+        plans={plans}
+        busy={changes.busy}
+        onOver={setGuest}
+        onDrop={(call, start, vesselId) => bring(call, { start, vesselId })}
+        onBringIn={bring}
+        onLay={(call) => changes.lay.mutate(call.id)}
+        onSetAside={(call) => changes.setAside.mutate(call.id)}
+      />
+      <div ref={river} className="hidden md:block">
         <River
           course={course}
           chosen={pointed ?? taken}
@@ -96,6 +128,7 @@ function Laid({ course, days }: { course: Course; days: number }) {
                 }
               : undefined
           }
+          guest={guest}
           vessels={vessels}
           clock={clock}
           day={day}
@@ -118,6 +151,7 @@ function Laid({ course, days }: { course: Course; days: number }) {
           }
           onHold={(moved) => hold(inHand, moved)}
           onRelease={() => changes.release.mutate(inHand.id, { onSuccess: () => setTaken(undefined) })}
+          onShelve={() => changes.shelve.mutate(inHand.id, { onSuccess: () => setTaken(undefined) })}
           onAccept={() => changes.accept.mutate([inHand], { onSuccess: () => setTaken(undefined) })}
           onClose={() => setTaken(undefined)}
         />
@@ -132,7 +166,7 @@ function Laid({ course, days }: { course: Course; days: number }) {
       />
       <FromTheShelf course={course} />
       <Papers days={days} />
-      <NotMet calls={course.calls.filter(wrong)} />
+      <Late calls={course.calls.filter((call) => call.missing === 0 && call.lateMin > 0)} />
       <Missing />
     </>
   )
@@ -213,8 +247,10 @@ function summary(course: Course): string {
       : make === 1
         ? 'one batch to make'
         : `${make} batches to make`
-  if (open === 0) return 'No call is open.'
-  return `${calls}: ${batches}, ${late === 0 ? 'all in time' : late === 1 ? 'one late or short' : `${late} late or short`}.`
+  const aside = course.aside.length
+  const besides = aside === 0 ? '' : aside === 1 ? ' One is set aside.' : ` ${aside} are set aside.`
+  if (open === 0) return aside === 0 ? 'No call is open.' : `Nothing is to be laid.${besides}`
+  return `${calls}: ${batches}, ${late === 0 ? 'all in time' : late === 1 ? 'one late or short' : `${late} late or short`}.${besides}`
 }
 
 /** Not as it was asked for. */

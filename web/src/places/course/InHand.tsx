@@ -34,6 +34,7 @@ export function InHand({
   onJoin,
   onHold,
   onRelease,
+  onShelve,
   onAccept,
   onClose,
 }: {
@@ -46,6 +47,8 @@ export function InHand({
   onJoin: (otherId: string) => void
   onHold: (moved?: Moved) => void
   onRelease: () => void
+  /** Whatever it is for is not laid any more. */
+  onShelve: () => void
   onAccept: () => void
   onClose: () => void
 }) {
@@ -158,6 +161,11 @@ export function InHand({
                     name: `${units.litres(one.litres)} in ${one.vesselName}, ${day(one.start)}`,
                   }))}
                 />
+              )}
+              {draft.gives.length > 0 && (
+                <Button disabled={busy} onClick={onShelve}>
+                  {draft.gives.length === 1 ? 'Set its call aside' : 'Set its calls aside'}
+                </Button>
               )}
               <Button tone="quiet" onClick={onClose}>
                 Put it down

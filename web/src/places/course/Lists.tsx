@@ -74,14 +74,14 @@ export function FromTheShelf({ course }: { course: Course }) {
   )
 }
 
-/** What comes late or not at all, and what is in its way. */
-export function NotMet({ calls }: { calls: Call[] }) {
+/** What comes late, and what is in its way. */
+export function Late({ calls }: { calls: Call[] }) {
   const units = useUnits()
   const { day } = useTimes()
   if (calls.length === 0) return null
   return (
     <section className="mt-6">
-      <Heading>Late or short</Heading>
+      <Heading>Late</Heading>
       <ul className="m-0 list-none p-0">
         {calls.map((call) => (
           <li key={call.id} className="border-rule text-18 border-t py-3 last:border-b">
@@ -89,9 +89,7 @@ export function NotMet({ calls }: { calls: Call[] }) {
               {call.station}, {units.litres(call.litres)} of {call.formulaName} by {day(call.by)}
             </b>
             <span className="text-15 text-quiet block">
-              {call.missing > 0
-                ? `${units.litres(call.missing)} are missing`
-                : `${duration(call.lateMin)} late`}
+              {duration(call.lateMin)} late
               {call.why && `: ${call.why}`}.
             </span>
           </li>

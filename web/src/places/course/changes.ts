@@ -11,6 +11,15 @@ export const callOf = (course: Course, gives: Draft['gives'][number]) =>
 /** What can be told otherwise of a batch that is held. */
 export type Moved = Partial<Pick<Draft, 'start' | 'litres' | 'vesselId'>>
 
+type Place = Pick<Draft, 'formula' | 'litres' | 'vesselId' | 'burnerId' | 'start'>
+
+/** Where a batch is with some of it told otherwise; another vessel stands where there is room for it. */
+export const placed = (draft: Draft, moved: Moved = {}): Place => ({
+  ...draft,
+  ...moved,
+  burnerId: moved.vesselId ? undefined : draft.burnerId,
+})
+
 /** Litres are called and held in whole tenths. */
 const tenth = (litres: number) => Math.round(litres * 10) / 10
 
@@ -37,23 +46,39 @@ function useLaid<Input>(days: number, change: (input: Input) => Promise<Course>,
 export function useCourseChanges(course: Course, days: number) {
   const body = { version: course.held.version }
   const params = { query: { days } }
-  const hold = useLaid(days, ({ id, draft, moved }: { id: string; draft: Draft; moved?: Moved }) => {
-    const to = { ...draft, ...moved }
-    return data(
+  const hold = useLaid(days, ({ id, place, callId }: { id: string; place: Place; callId?: string }) =>
+    data(
       api.PUT('/api/course/drafts/{id}', {
         params: { path: { id }, ...params },
         body: {
           ...body,
-          formula: to.formula,
-          litres: tenth(to.litres),
-          vesselId: to.vesselId,
-          // Another vessel stands where there is room for it.
-          burnerId: moved?.vesselId ? undefined : to.burnerId,
-          start: to.start,
+          formula: place.formula,
+          litres: tenth(place.litres),
+          vesselId: place.vesselId,
+          burnerId: place.burnerId,
+          start: place.start,
+          callId,
         },
       }),
-    )
-  })
+    ),
+  )
+  const setAside = useLaid(days, (id: string) =>
+    data(api.POST('/api/course/calls/{id}/aside', { params: { path: { id }, ...params }, body })),
+  )
+  const lay = useLaid(days, (id: string) =>
+    data(api.DELETE('/api/course/calls/{id}/aside', { params: { path: { id }, query: { days, ...body } } })),
+  )
+  const bringIn = useLaid(days, ({ callId, draftId }: { callId: string; draftId: string }) =>
+    data(
+      api.POST('/api/course/calls/{id}/batch', {
+        params: { path: { id: callId }, ...params },
+        body: { ...body, draftId },
+      }),
+    ),
+  )
+  const shelve = useLaid(days, (id: string) =>
+    data(api.POST('/api/course/drafts/{id}/aside', { params: { path: { id }, ...params }, body })),
+  )
   const release = useLaid(days, (id: string) =>
     data(api.DELETE('/api/course/drafts/{id}', { params: { path: { id }, query: { days, ...body } } })),
   )
@@ -102,11 +127,30 @@ export function useCourseChanges(course: Course, days: number) {
     'calls',
     'batches',
   )
-  const all = [hold, split, join, holdAll, release, releaseAll, undo, redo, look, accept]
+  const all = [
+    hold,
+    setAside,
+    lay,
+    bringIn,
+    shelve,
+    split,
+    join,
+    holdAll,
+    release,
+    releaseAll,
+    undo,
+    redo,
+    look,
+    accept,
+  ]
   // What was refused is told until something else is done.
   const latest = all.reduce((a, b) => (b.submittedAt > a.submittedAt ? b : a))
   return {
     hold,
+    setAside,
+    lay,
+    bringIn,
+    shelve,
     split,
     join,
     holdAll,

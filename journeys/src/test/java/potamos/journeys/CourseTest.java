@@ -61,6 +61,36 @@ class CourseTest extends OnADemo {
         }
     }
 
+    /** What a batch was for lies on the left bank then, for everybody; its pool is let go over the river, and a batch for it begins there. */
+    @Test
+    void aCallIsSetAsideAndDraggedInAgain() {
+        try (BrowserContext kitchen = visitor()) {
+            Journey cook = as(kitchen, "ilse").open("/course");
+            tapTake(cook);
+            hand(cook)
+                    .getByRole(
+                            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Set its calls?")))
+                    .click();
+            cook.see("On the left bank").see("set aside").stumblesNobody();
+            Locator pool = cook.page().locator("[data-pool]").first();
+            Locator river = cook.page()
+                    .getByRole(
+                            AriaRole.IMG,
+                            new Page.GetByRoleOptions().setName(Pattern.compile("calls? (is|are) open|Nothing")));
+            pool.dragTo(river, new Locator.DragToOptions().setTargetPosition(river.boundingBox().width / 2, 380));
+            cook.see("held here");
+            assertThat(cook.page()
+                            .getByText("set aside", new Page.GetByTextOptions().setExact(true))
+                            .count())
+                    .isZero();
+            cook.tap("Undo").see("set aside");
+            cook.tapFirst("[aria-label='On the left bank'] button");
+            cook.page()
+                    .getByText("On the left bank")
+                    .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+        }
+    }
+
     /** The kettle fails: what that does is seen first, the way out that waits is taken, the station reads it on its phone, and the kettle is there again. */
     @Test
     void aPotThatFailsIsPlannedAroundAndTheStationReadsIt() {

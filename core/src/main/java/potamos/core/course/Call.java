@@ -20,6 +20,11 @@ public record Call(String id, String station, Formula formula, Volume litres, In
         Refusal.unlessWithin("weight", weight, 0.1, 10, "");
     }
 
+    /** So many litres of it alone. */
+    public Call of(Volume some) {
+        return new Call(id, station, formula, some, by, weight, needs);
+    }
+
     /** So little of it that lacks is no matter: nobody puts on a pot for it. */
     double unmissedL() {
         return Math.max(Course.A_JUG_L, Owed.TOLERANCE * litres.litres());

@@ -13,7 +13,7 @@ import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Rounding;
 
-/** A batch of a course made into two, or two of one stock made into one. */
+/** A batch of a course made into two, two of one stock made into one, and one brought in by hand for a call that is not laid. */
 public final class Reshaping {
 
     /** As finely as litres are planned. */
@@ -92,6 +92,37 @@ public final class Reshaping {
                         earlier,
                         id)
                 .orElseThrow(() -> Refusal.of("otherId", "no pot has room for both at once"));
+    }
+
+    /**
+     * A batch for a call that a course leaves alone, or finds no place for: in the smallest pot in which it is surely ready in time, or the soonest. Where nothing
+     * has room for it, when it would surely be ready, whatever is in its way there. Of more than any pot gives it is as much as one does.
+     *
+     * @param call with the litres that are missing
+     * @param id   of the batch
+     * @throws Refusal on {@code callId} where no pot makes it, or where its stock fails what the call needs
+     */
+    public static Draft bringIn(Course course, Call call, String id) {
+        return new Reshaping(course).bringIn(call, id);
+    }
+
+    private Draft bringIn(Call call, String id) {
+        call.needs().refused(call.formula()).ifPresent(why -> {
+            throw Refusal.of("callId", why);
+        });
+        double litres = Math.min(call.litres().litres(), ways.mostL(call.formula()));
+        if (litres < Constructive.LEAST_L) {
+            throw Refusal.of("callId", Constructive.NO_VESSEL);
+        }
+        List<Ways.Way> all = ways.of(call.formula(), litres).toList();
+        return placed(all.stream(), new Diary(course), Optional.of(call.by()), call.by(), id)
+                .or(() -> all.stream().findFirst().map(way -> {
+                    Instant last =
+                            Wanted.sure(call.by()).minusSeconds(way.takes().endsAt());
+                    Instant start = last.isBefore(course.now()) ? course.now() : last;
+                    return way.startingAt(start, id, course.equipment(), way.burner());
+                }))
+                .orElseThrow(() -> Refusal.of("callId", Constructive.NO_VESSEL));
     }
 
     /** In the first way that is surely ready when it is wanted; else in the one that is ready the soonest. */

@@ -4,9 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import potamos.core.charge.Needs;
 import potamos.core.formula.Book;
@@ -95,5 +100,62 @@ class ReshapingTest {
         assertThatThrownBy(() -> Reshaping.split(alone, alone.drafts().get(0).id(), "other"))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("no other pot");
+    }
+
+    /** Beside what is laid it is as late as it is surely ready, and breaks nothing. */
+    @Test
+    void whatIsBroughtInFindsRoomBesideWhatIsLaid() {
+        Course course = laid(call("sauce", Book.whiteChicken(), 9, Duration.ofHours(20)));
+        Call aside = call("soup", Book.whiteChicken(), 5, Duration.ofHours(20));
+        Draft brought = Reshaping.bringIn(course, aside, "mine");
+        assertThat(brought.litres().litres()).isCloseTo(5, within(0.1));
+        assertThat(brought.ready()).isBeforeOrEqualTo(aside.by());
+        assertThat(vessel(brought)).isNotEqualTo(vessel(course.drafts().get(0)));
+        assertThat(course.with(List.of(course.drafts().get(0), brought), List.of())
+                        .check())
+                .isEmpty();
+    }
+
+    /** Nobody is there for days: the planner finds no place, and a cook who brings it in is told what is against it. */
+    @Test
+    void whatFindsNoPlaceIsBroughtInAllTheSame() {
+        Rota sundays = new Rota(
+                ZoneOffset.UTC,
+                List.of(new Rota.Hours(EnumSet.of(DayOfWeek.SUNDAY), LocalTime.of(6, 0), LocalTime.of(23, 0), 1)));
+        Equipment empty = Weeks.equipment(4, Unattended.NEVER, sundays);
+        Call call = call("sauce", Book.whiteChicken(), 5, Duration.ofHours(20));
+        Course course = Constructive.lay(
+                        Course.open(empty, NOW, NOW.plus(Duration.ofDays(2)), List.of(call), List.of()))
+                .course();
+        assertThat(course.drafts()).isEmpty();
+        Draft brought = Reshaping.bringIn(course, call, "mine");
+        assertThat(brought.start()).isAfterOrEqualTo(NOW);
+        assertThat(brought.ready()).isBeforeOrEqualTo(call.by());
+        assertThat(course.with(List.of(brought), List.of()).check())
+                .extracting(Broken::rule)
+                .contains(Broken.Rule.SOMEBODY_THERE);
+        Call soon = call("soon", Book.whiteChicken(), 5, Duration.ofMinutes(20));
+        assertThat(Reshaping.bringIn(course, soon, "mine").start()).isEqualTo(NOW);
+    }
+
+    @Test
+    void ofMoreThanAnyPotGivesAsMuchAsOneDoesIsBroughtIn() {
+        Course course = laid();
+        Draft brought =
+                Reshaping.bringIn(course, call("banquet", Book.whiteChicken(), 400, Duration.ofHours(40)), "mine");
+        assertThat(brought.litres().litres()).isBetween(5.0, 200.0);
+        assertThat(course.with(List.of(brought), List.of()).check()).isEmpty();
+        Call meatless = new Call(
+                "nuns",
+                "nuns",
+                Book.whiteChicken(),
+                Volume.ofLitres(4),
+                NOW.plus(Duration.ofHours(30)),
+                1,
+                new Needs(Set.of(), Set.of(Needs.Need.MEAT_FREE)));
+        assertThatThrownBy(() -> Reshaping.bringIn(course, meatless, "mine"))
+                .isInstanceOf(Refusal.class)
+                .extracting("field")
+                .isEqualTo("callId");
     }
 }

@@ -96,6 +96,7 @@ class Courses {
      * @param stocks  what lots are of, by the id of each
      * @param vessels ids by their names
      * @param burners ids by their names
+     * @param aside   calls that are open and not laid
      */
     record Begun(
             Instant shown,
@@ -105,13 +106,20 @@ class Courses {
             Map<String, String> vessels,
             Map<String, String> burners,
             HeldCourse.Held held,
-            List<Unmade> unmade) {
+            List<Unmade> unmade,
+            List<Call> aside) {
 
         /** A draft as it is held: under its own id where it is held already, else under a new one. */
         HeldCourse.Draft asHeld(Draft draft) {
-            String id = held.ids().contains(draft.id())
-                    ? draft.id()
-                    : UUID.randomUUID().toString();
+            return asHeld(
+                    draft,
+                    held.ids().contains(draft.id())
+                            ? draft.id()
+                            : UUID.randomUUID().toString());
+        }
+
+        /** A draft as it is held under an id. */
+        HeldCourse.Draft asHeld(Draft draft, String id) {
             return new HeldCourse.Draft(
                     id,
                     draft.charge().formula().slug(),
@@ -126,6 +134,20 @@ class Courses {
     record Laid(Begun begun, Constructive.Laid laid) {
         static Laid of(Begun begun) {
             return new Laid(begun, Constructive.lay(begun.course()));
+        }
+
+        /**
+         * A call that is not laid, or not met, with what it still lacks.
+         *
+         * @throws Refusal where it lacks nothing
+         */
+        Call waiting(String callId) {
+            Stream<Call> missing =
+                    laid.course().unmet().stream().map(unmet -> unmet.call().of(unmet.litres()));
+            return Stream.concat(begun.aside().stream(), missing)
+                    .filter(call -> call.id().equals(callId))
+                    .findFirst()
+                    .orElseThrow(() -> Refusal.of("callId", "it lacks nothing"));
         }
 
         /** Everything that is made: under way, and drafted. */
@@ -154,7 +176,7 @@ class Courses {
         Instant now = clock.instant();
         Instant shown = now.plus(Duration.ofDays(days));
         HeldCourse.Held held = heldCourse.of(kitchenId);
-        Instant until = farEnough(held.drafts(), now, shown);
+        Instant until = farEnough(held.wishes().drafts(), now, shown);
         Course begun = planning.begun(kitchenId, until);
         ZoneId zone = begun.equipment().rota().zone();
         List<Running.Standing> batches = running.of(kitchenId, Supposing.NOTHING);
@@ -174,11 +196,13 @@ class Courses {
                 .filter(call -> call.readyBy().isAfter(now) && call.readyBy().isBefore(until))
                 .map(call -> asked(kitchenId, call, call.owed().open(), written))
                 .toList();
+        Map<Boolean, List<Call>> aside = open.stream()
+                .collect(Collectors.partitioningBy(call -> held.wishes().aside().contains(call.id())));
         Map<String, String> vessels = ids(kitchens.vessels(kitchenId));
         Map<String, String> burners = ids(kitchens.burners(kitchenId));
         List<Draft> drafts = new ArrayList<>();
         List<Unmade> unmade = new ArrayList<>();
-        for (HeldCourse.Draft one : held.drafts()) {
+        for (HeldCourse.Draft one : held.wishes().drafts()) {
             try {
                 drafts.add(pinned(kitchenId, begun.with(drafts, List.of()), one, vessels, burners));
             } catch (Refusal | NotFound cannot) {
@@ -189,7 +213,7 @@ class Courses {
                 begun.equipment(),
                 now,
                 until,
-                open,
+                aside.get(false),
                 stocks.stream().map(Stock::lot).toList(),
                 begun.busy(),
                 drafts,
@@ -202,7 +226,8 @@ class Courses {
                 vessels,
                 burners,
                 held,
-                unmade);
+                unmade,
+                aside.get(true));
     }
 
     /** As far as what is held reaches with the calls that it may be held for. */

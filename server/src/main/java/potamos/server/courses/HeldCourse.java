@@ -3,11 +3,11 @@ package potamos.server.courses;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.quantity.Refusal;
@@ -28,7 +28,9 @@ class HeldCourse {
 
     private static final int MOST_STEPS = 100;
     private static final int MOST_DRAFTS = 200;
+    private static final int MOST_ASIDE = 500;
     private static final TypeReference<List<Draft>> DRAFTS = new TypeReference<>() {};
+    private static final TypeReference<Set<String>> IDS = new TypeReference<>() {};
 
     private final HeldMapper mapper;
     private final OneAtATime oneAtATime;
@@ -61,16 +63,63 @@ class HeldCourse {
     }
 
     /**
+     * What people want of the course.
+     *
+     * @param drafts that are held where they are
+     * @param aside  calls that are not to be laid, by id
+     */
+    record Wishes(List<Draft> drafts, Set<String> aside) {
+        static final Wishes NONE = new Wishes(List.of(), Set.of());
+
+        Wishes {
+            drafts = List.copyOf(drafts);
+            aside = Set.copyOf(aside);
+            if (drafts.size() > MOST_DRAFTS) {
+                throw Refusal.of("drafts", "at most " + MOST_DRAFTS + " batches are held");
+            }
+            if (aside.size() > MOST_ASIDE) {
+                throw Refusal.of("aside", "at most " + MOST_ASIDE + " calls are set aside");
+            }
+        }
+
+        /** With these held, and no others. */
+        Wishes holding(List<Draft> others) {
+            return new Wishes(others, aside);
+        }
+
+        /** With one batch in place of what had its id. */
+        Wishes with(Draft one) {
+            return holding(Stream.concat(without(Set.of(one.id())).drafts().stream(), Stream.of(one))
+                    .toList());
+        }
+
+        Wishes without(Set<String> ids) {
+            return holding(
+                    drafts.stream().filter(draft -> !ids.contains(draft.id())).toList());
+        }
+
+        /** With these calls not to be laid, and no others. */
+        Wishes leaving(Set<String> calls) {
+            return new Wishes(drafts, calls);
+        }
+
+        /** With a call laid like any other again. */
+        Wishes asking(String call) {
+            return leaving(aside.stream().filter(id -> !id.equals(call)).collect(Collectors.toSet()));
+        }
+    }
+
+    /**
      * What is held.
      *
      * @param version  to name with the next change
      * @param canUndo  whether there is a step before this one
      * @param canRedo  whether there is one that was taken back
      */
-    record Held(int version, List<Draft> drafts, boolean canUndo, boolean canRedo) {
+    record Held(int version, Wishes wishes, boolean canUndo, boolean canRedo) {
         /** Those that are held, by id. */
         Set<String> ids() {
-            return drafts.stream().map(Draft::id).collect(Collectors.toSet());
+            return wishes.drafts().stream().map(Draft::id).collect(Collectors.toSet());
         }
 
         /** @throws Conflict when it is not what somebody has seen */
@@ -81,17 +130,17 @@ class HeldCourse {
 
     Held of(String kitchenId) {
         HeldMapper.At at = at(kitchenId);
-        return new Held(at.version(), drafts(kitchenId, at.step()), at.step() > at.first(), at.step() < at.last());
+        return new Held(at.version(), wishes(kitchenId, at.step()), at.step() > at.first(), at.step() < at.last());
     }
 
     private HeldMapper.At at(String kitchenId) {
         return mapper.at(kitchenId).orElse(HeldMapper.At.BEGINNING);
     }
 
-    private List<Draft> drafts(String kitchenId, int step) {
-        return mapper.drafts(kitchenId, step)
-                .map(text -> json.readValue(text, DRAFTS))
-                .orElse(List.of());
+    private Wishes wishes(String kitchenId, int step) {
+        return mapper.step(kitchenId, step)
+                .map(row -> new Wishes(json.readValue(row.drafts(), DRAFTS), json.readValue(row.aside(), IDS)))
+                .orElse(Wishes.NONE);
     }
 
     /**
@@ -101,15 +150,12 @@ class HeldCourse {
      * @throws Conflict when somebody changed it meanwhile
      */
     @Transactional
-    public void change(Person person, int version, UnaryOperator<List<Draft>> change) {
+    public void change(Person person, int version, UnaryOperator<Wishes> change) {
         HeldMapper.At at = hold(person, version);
-        List<Draft> after = change.apply(drafts(person.kitchenId(), at.step()));
-        if (after.size() > MOST_DRAFTS) {
-            throw Refusal.of("drafts", "at most " + MOST_DRAFTS + " batches are held");
-        }
-        if (mapper.drafts(person.kitchenId(), 0).isEmpty() && at.step() == 0) {
+        Wishes after = change.apply(wishes(person.kitchenId(), at.step()));
+        if (mapper.step(person.kitchenId(), 0).isEmpty() && at.step() == 0) {
             // What was there before the first change can be gone back to.
-            write(person, 0, List.of());
+            write(person, 0, Wishes.NONE);
         }
         int next = at.step() + 1;
         mapper.forget(person.kitchenId(), next, next - MOST_STEPS);
@@ -132,8 +178,7 @@ class HeldCourse {
     void became(Person person, Set<String> ids) {
         oneAtATime.hold(person.kitchenId());
         HeldMapper.At at = at(person.kitchenId());
-        List<Draft> left = new ArrayList<>(drafts(person.kitchenId(), at.step()));
-        left.removeIf(draft -> ids.contains(draft.id()));
+        Wishes left = wishes(person.kitchenId(), at.step()).without(ids);
         mapper.forget(person.kitchenId(), 0, 0);
         write(person, 0, left);
         done(person, 0);
@@ -154,23 +199,14 @@ class HeldCourse {
         }
     }
 
-    private void write(Person person, int step, List<Draft> drafts) {
-        mapper.insert(person.kitchenId(), step, json.writeValueAsString(drafts), person.id(), clock.instant());
+    private void write(Person person, int step, Wishes wishes) {
+        HeldMapper.Step row =
+                new HeldMapper.Step(json.writeValueAsString(wishes.drafts()), json.writeValueAsString(wishes.aside()));
+        mapper.insert(person.kitchenId(), step, row, person.id(), clock.instant());
     }
 
     private void done(Person person, int step) {
         mapper.goTo(person.kitchenId(), step);
         changes.note(person.kitchenId(), "course", "");
-    }
-
-    /** The same list with one batch in place of what had its id. */
-    static List<Draft> with(List<Draft> drafts, Draft one) {
-        List<Draft> after = new ArrayList<>(without(drafts, one.id()));
-        after.add(one);
-        return after;
-    }
-
-    static List<Draft> without(List<Draft> drafts, String id) {
-        return drafts.stream().filter(draft -> !draft.id().equals(id)).toList();
     }
 }

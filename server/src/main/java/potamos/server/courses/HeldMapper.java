@@ -32,14 +32,17 @@ interface HeldMapper {
     @Select(AT)
     Optional<At> at(String kitchenId);
 
-    @Select("SELECT drafts FROM course_step WHERE kitchen_id = #{kitchenId} AND step = #{step}")
-    Optional<String> drafts(String kitchenId, int step);
+    /** A step as it is stored: lists, as JSON. */
+    record Step(String drafts, String aside) {}
+
+    @Select("SELECT drafts, aside FROM course_step WHERE kitchen_id = #{kitchenId} AND step = #{step}")
+    Optional<Step> step(String kitchenId, int step);
 
     @Insert("""
-            INSERT INTO course_step (kitchen_id, step, drafts, made_by, made_at)
-            VALUES (#{kitchenId}, #{step}, #{drafts}, #{madeBy}, #{madeAt})
+            INSERT INTO course_step (kitchen_id, step, drafts, aside, made_by, made_at)
+            VALUES (#{kitchenId}, #{number}, #{step.drafts}, #{step.aside}, #{madeBy}, #{madeAt})
             """)
-    void insert(String kitchenId, int step, String drafts, String madeBy, Instant madeAt);
+    void insert(String kitchenId, int number, Step step, String madeBy, Instant madeAt);
 
     /** Steps that were taken back are gone once another is made in their place, and old ones after so many. */
     @Delete("DELETE FROM course_step WHERE kitchen_id = #{kitchenId} AND (step >= #{from} OR step < #{before})")

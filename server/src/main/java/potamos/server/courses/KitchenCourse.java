@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.course.Broken;
+import potamos.core.course.Call;
 import potamos.core.course.Constructive;
 import potamos.core.course.Course;
 import potamos.core.course.Draft;
@@ -30,6 +31,7 @@ import potamos.course.Search;
  * @param ovens that are taken
  * @param hands how many cooks are there, and how many are wanted
  * @param howMuchLateL litres late or missing, weighted as the planner does
+ * @param aside calls that are open and that somebody does not want laid
  * @param unmade batches that are held and cannot be made as they are
  * @param broken rules that what is held breaks
  * @param found how good it is, in the answer to a search
@@ -41,6 +43,7 @@ record KitchenCourse(
         @NotNull List<CourseDraft> drafts,
         @NotNull List<CourseLot> lots,
         @NotNull List<CourseCall> calls,
+        @NotNull List<CourseCall> aside,
         @NotNull List<CourseHands> hands,
         @NotNull List<CourseIce> ice,
         @NotNull List<CourseOven> ovens,
@@ -151,13 +154,33 @@ record KitchenCourse(
     record CourseCall(
             @NotNull String id,
             @NotNull String station,
+            @NotNull String formula,
             @NotNull String formulaName,
             @NotNull Family family,
             double litres,
             @NotNull Instant by,
             double missing,
             long lateMin,
-            @NotNull String why) {}
+            @NotNull String why) {
+        static CourseCall of(Call call, double missing, long lateMin, String why) {
+            return new CourseCall(
+                    call.id(),
+                    call.station(),
+                    call.formula().slug(),
+                    call.formula().name(),
+                    call.formula().family(),
+                    call.litres().litres(),
+                    call.by(),
+                    missing,
+                    lateMin,
+                    why);
+        }
+
+        /** One that is not laid: all of it is missing, and nothing is in its way. */
+        static CourseCall aside(Call call) {
+            return of(call, call.litres().litres(), 0, "");
+        }
+    }
 
     /** Ice in the bin from a moment on, straight to the next; two at the moment of a bath. */
     record CourseIce(@NotNull Instant at, double kg) {}
@@ -214,6 +237,10 @@ record KitchenCourse(
                         .toList(),
                 calls(laid).stream()
                         .filter(call -> call.by().isBefore(begun.shown()) || served.contains(call.id()))
+                        .toList(),
+                begun.aside().stream()
+                        .filter(call -> call.by().isBefore(begun.shown()))
+                        .map(CourseCall::aside)
                         .toList(),
                 course.hands().stream()
                         .filter(h -> h.from().isBefore(begun.shown()))
@@ -290,13 +317,8 @@ record KitchenCourse(
                 .forEach(one ->
                         late.merge(one.call().id(), Math.max(0, -one.spare().toMinutes()), Math::max));
         return course.calls().stream()
-                .map(c -> new CourseCall(
-                        c.id(),
-                        c.station(),
-                        c.formula().name(),
-                        c.formula().family(),
-                        c.litres().litres(),
-                        c.by(),
+                .map(c -> CourseCall.of(
+                        c,
                         missing.getOrDefault(c.id(), 0.0),
                         late.getOrDefault(c.id(), 0L),
                         laid.why().getOrDefault(c.id(), "")))

@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -42,14 +43,19 @@ class KitchenCourseEndpoint {
         this.laying = laying;
     }
 
-    /** A batch where it is to be held. */
+    /**
+     * A batch where it is to be held.
+     *
+     * @param callId of a call that was set aside and is brought in with it; nothing where it is for whoever is open
+     */
     record HoldIn(
             int version,
             @NotNull @Size(max = 60) String formula,
             double litres,
             @NotNull @Size(max = 36) String vesselId,
             @Size(max = 36) String burnerId,
-            @NotNull Instant start) {}
+            @NotNull Instant start,
+            @Size(max = 36) String callId) {}
 
     record HoldAllIn(int version, @NotNull Instant before) {}
 
@@ -58,6 +64,11 @@ class KitchenCourseEndpoint {
             @NotNull @Size(max = HeldCourse.LONGEST_ID) String otherId) {}
 
     record VersionIn(int version) {}
+
+    /** @param draftId of the batch, made by the client */
+    record BringIn(
+            int version,
+            @NotNull @Size(max = HeldCourse.LONGEST_ID) String draftId) {}
 
     /** For how long to look, 1 to 30 s. */
     record LookIn(int version, double seconds) {}
@@ -114,7 +125,10 @@ class KitchenCourseEndpoint {
         HeldCourse.Draft draft =
                 new HeldCourse.Draft(id, body.formula(), body.litres(), body.vesselId(), body.burnerId(), body.start());
         courses.mayBeHeld(person, draft);
-        held.change(person, body.version(), drafts -> HeldCourse.with(drafts, draft));
+        held.change(
+                person,
+                body.version(),
+                wishes -> wishes.with(draft).asking(body.callId() == null ? "" : body.callId()));
         return course(person, days);
     }
 
@@ -125,7 +139,7 @@ class KitchenCourseEndpoint {
             @PathVariable String id,
             @RequestParam int version,
             @RequestParam(defaultValue = "3") int days) {
-        held.change(person, version, drafts -> HeldCourse.without(drafts, id));
+        held.change(person, version, wishes -> wishes.without(Set.of(id)));
         return course(person, days);
     }
 
@@ -164,13 +178,62 @@ class KitchenCourseEndpoint {
         return course(person, days);
     }
 
+    @Operation(summary = "Sets a call aside: it is not laid until somebody brings it in or asks for it to be laid")
+    @PostMapping("/api/course/calls/{id}/aside")
+    KitchenCourse setAside(
+            @AuthenticationPrincipal Person person,
+            @PathVariable String id,
+            @RequestParam(defaultValue = "3") int days,
+            @Valid @RequestBody VersionIn body) {
+        person.require(Right.PLAN);
+        laying.setAside(person, body.version(), id);
+        return course(person, days);
+    }
+
+    @Operation(summary = "Lays a call that was set aside like any other again")
+    @DeleteMapping("/api/course/calls/{id}/aside")
+    KitchenCourse lay(
+            @AuthenticationPrincipal Person person,
+            @PathVariable String id,
+            @RequestParam int version,
+            @RequestParam(defaultValue = "3") int days) {
+        held.change(person, version, wishes -> wishes.asking(id));
+        return course(person, days);
+    }
+
+    @Operation(
+            summary =
+                    "Holds a batch for a call that was set aside or finds no place: where it is best, whatever is in its way")
+    @PostMapping("/api/course/calls/{id}/batch")
+    KitchenCourse bringIn(
+            @AuthenticationPrincipal Person person,
+            @PathVariable String id,
+            @RequestParam(defaultValue = "3") int days,
+            @Valid @RequestBody BringIn body) {
+        person.require(Right.PLAN);
+        laying.bringIn(person, days, body.version(), id, body.draftId());
+        return course(person, days);
+    }
+
+    @Operation(summary = "Sets aside every call that a batch of the course is for, and lets the batch go")
+    @PostMapping("/api/course/drafts/{id}/aside")
+    KitchenCourse shelve(
+            @AuthenticationPrincipal Person person,
+            @PathVariable String id,
+            @RequestParam(defaultValue = "3") int days,
+            @Valid @RequestBody VersionIn body) {
+        person.require(Right.PLAN);
+        laying.shelve(person, days, body.version(), id);
+        return course(person, days);
+    }
+
     @Operation(summary = "Lets all batches go")
     @PostMapping("/api/course/release")
     KitchenCourse releaseAll(
             @AuthenticationPrincipal Person person,
             @RequestParam(defaultValue = "3") int days,
             @Valid @RequestBody VersionIn body) {
-        held.change(person, body.version(), drafts -> List.of());
+        held.change(person, body.version(), wishes -> wishes.holding(List.of()));
         return course(person, days);
     }
 

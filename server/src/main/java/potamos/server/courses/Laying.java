@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import potamos.core.course.Allocation;
 import potamos.core.course.Draft;
 import potamos.core.course.Reshaping;
 import potamos.core.quantity.Refusal;
@@ -89,12 +90,12 @@ public class Laying {
         List<HeldCourse.Draft> drafts = new ArrayList<>(
                 begun.unmade().stream().map(Courses.Unmade::draft).toList());
         for (Draft draft : found.laid().course().drafts()) {
-            drafts.add(begun.held().drafts().stream()
+            drafts.add(begun.held().wishes().drafts().stream()
                     .filter(one -> one.id().equals(draft.id()))
                     .findFirst()
                     .orElseGet(() -> begun.asHeld(draft)));
         }
-        held.change(person, version, before -> drafts);
+        held.change(person, version, before -> before.holding(drafts));
         return KitchenCourse.of(laid(person, days), Optional.of(KitchenCourse.CourseFound.of(found)));
     }
 
@@ -113,7 +114,8 @@ public class Laying {
         held.change(
                 person,
                 version,
-                drafts -> Stream.concat(drafts.stream(), laidNow.stream()).toList());
+                wishes -> wishes.holding(Stream.concat(wishes.drafts().stream(), laidNow.stream())
+                        .toList()));
     }
 
     /** Two held in the place of one. */
@@ -134,10 +136,48 @@ public class Laying {
         held.change(
                 person,
                 version,
-                drafts -> Stream.concat(
-                                drafts.stream().filter(draft -> !gone.contains(draft.id())),
+                wishes -> wishes.holding(Stream.concat(
+                                wishes.without(Set.copyOf(gone)).drafts().stream(),
                                 instead.stream().map(now.begun()::asHeld))
-                        .toList());
+                        .toList()));
+    }
+
+    /** One call more that is not laid. */
+    void setAside(Person person, int version, String callId) {
+        calls.of(person, callId);
+        leave(person, version, Set.of(), Set.of(callId));
+    }
+
+    /** A batch is let go, and whatever it was for is not laid. */
+    void shelve(Person person, int days, int version, String id) {
+        Set<String> whose = laid(person, days).laid().course().allocations().stream()
+                .filter(given -> given.from().equals(id))
+                .map(Allocation::call)
+                .collect(Collectors.toSet());
+        leave(person, version, Set.of(id), whose);
+    }
+
+    private void leave(Person person, int version, Set<String> drafts, Set<String> more) {
+        // Those that have ended meanwhile are forgotten.
+        Set<String> open = calls.all(person).stream()
+                .filter(call -> !call.status().ended())
+                .map(Calls.Call::id)
+                .collect(Collectors.toSet());
+        held.change(
+                person,
+                version,
+                wishes -> wishes.without(drafts)
+                        .leaving(Stream.concat(wishes.aside().stream(), more.stream())
+                                .filter(open::contains)
+                                .collect(Collectors.toSet())));
+    }
+
+    /** A batch is held for a call that is not laid, or for what is missing of one that is. */
+    void bringIn(Person person, int days, int version, String callId, String draftId) {
+        Courses.Laid now = laid(person, days);
+        Draft draft = Reshaping.bringIn(now.laid().course(), now.waiting(callId), draftId);
+        HeldCourse.Draft place = now.begun().asHeld(draft, draftId);
+        held.change(person, version, wishes -> wishes.with(place).asking(callId));
     }
 
     void stop(Person person) {

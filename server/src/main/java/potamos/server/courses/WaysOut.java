@@ -106,7 +106,7 @@ class WaysOut {
         Course before = movable.course(person, laid, loose);
         Supposing supposing = supposing(trouble, loose.keySet());
         Map<String, Running.Standing> longer = longer(person.kitchenId(), supposing);
-        Course after = after(person, before, supposing, longer, trouble);
+        Course after = after(person, begun, before, supposing, longer, trouble);
         Map<String, Running.Standing> batches = begun.running().stream()
                 .filter(one -> loose.containsKey(one.id()))
                 .collect(Collectors.toMap(Running.Standing::id, one -> one));
@@ -145,22 +145,27 @@ class WaysOut {
     }
 
     private Course after(
-            Person person, Course before, Supposing supposing, Map<String, Running.Standing> longer, Trouble trouble) {
+            Person person,
+            Courses.Begun begun,
+            Course before,
+            Supposing supposing,
+            Map<String, Running.Standing> longer,
+            Trouble trouble) {
         String kitchenId = person.kitchenId();
         return switch (trouble.kind()) {
             case NOW -> before;
             case LONGER -> {
-                Course begun = planning.begun(kitchenId, before.until(), supposing);
+                Course supposed = planning.begun(kitchenId, before.until(), supposing);
                 Map<String, Lot> lots = longer.values().stream()
                         .flatMap(one -> one.spare().stream())
                         .collect(Collectors.toMap(Lot::id, lot -> lot));
-                yield before.busy(begun.busy())
+                yield before.busy(supposed.busy())
                         .from(before.lots().stream()
                                 .map(lot -> later(lot, lots.get(lot.id())))
                                 .toList());
             }
             case OUTAGE -> without(before, outage(kitchenId, trouble));
-            case CALL -> before.asking(asked(person, before, trouble));
+            case CALL -> before.asking(asked(person, begun, before, trouble));
         };
     }
 
@@ -191,7 +196,7 @@ class WaysOut {
     }
 
     /** The calls with one of them asked for otherwise, or one more. */
-    private List<Call> asked(Person person, Course before, Trouble trouble) {
+    private List<Call> asked(Person person, Courses.Begun begun, Course before, Trouble trouble) {
         Trouble.Asked asked = trouble.call();
         if (asked == null) {
             throw Refusal.of("call", "what is asked for");
@@ -205,6 +210,10 @@ class WaysOut {
         }
         Calls.Call call = calls.of(person, asked.callId());
         double more = calls.mayChange(call, asked.litres(), asked.readyBy()) - call.litres();
+        if (begun.held().wishes().aside().contains(call.id())) {
+            // It is not to be laid, however much of it is asked for.
+            return before.calls();
+        }
         double planned = before.calls().stream()
                 .filter(one -> one.id().equals(call.id()))
                 .mapToDouble(one -> one.litres().litres())
@@ -262,7 +271,7 @@ class WaysOut {
         Instant now = clock.instant();
         way.holds().ifPresent(holds -> {
             holds.forEach(draft -> Planner.unlessFarAhead("holds", draft.start(), now));
-            held.change(person, version, before -> holds);
+            held.change(person, version, before -> before.holding(holds));
         });
         writeDown(person, trouble);
         accepting.replan(person, way.moves());
