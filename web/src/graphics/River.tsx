@@ -155,7 +155,15 @@ export function River({
         </g>
       ))}
       <Ovens names={heated} ovens={course.ovens} x={x} top={pots + count * LANE} heat={heat} />
-      <Shelf stocks={stocks} x={x} bank={bank} depth={(l) => depth(l)} to={to} />
+      <Shelf
+        stocks={stocks}
+        room={course.room}
+        litres={litres}
+        x={x}
+        bank={bank}
+        depth={(l) => depth(l)}
+        to={to}
+      />
       {course.running.map((batch) => (
         <g key={batch.id}>{stream(batch, false)}</g>
       ))}

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale'
-import { area, curveStepAfter } from 'd3-shape'
+import { area, curveStepAfter, line } from 'd3-shape'
 import { liquorColour } from './liquor'
-import { berths, ms, type Afloat } from './river'
+import { A_DROP, berths, brim, ms, type Afloat } from './river'
 import { DONE, ICE, LEFT, OVEN, SHELF, TIDE, TIDE_TOP, WIDTH, type At } from './riverMeasure'
 import type { Course } from './River'
 import { Words } from './RiverWords'
@@ -205,9 +205,14 @@ export function Shelf({
   x,
   bank,
   depth,
+  room,
+  litres,
   to,
 }: {
   stocks: Afloat
+  /** That the cold store has for it, from each moment on. */
+  room: Course['room']
+  litres: (value: number) => string
   x: At
   bank: number
   depth: (litres: number) => number
@@ -231,6 +236,15 @@ export function Shelf({
           strokeWidth={1}
         />
       ))}
+      <Brim
+        litres={litres}
+        stocks={stocks}
+        room={room}
+        x={x}
+        level={(high) => bank - depth(high)}
+        to={to}
+        top={bank - SHELF}
+      />
       <line x1={LEFT} x2={WIDTH - LEFT} y1={bank} y2={bank} stroke="var(--frost)" strokeWidth={3} />
       <text x={LEFT + 8} y={bank - SHELF + 14} fontSize={15} fontWeight={600} fill="var(--frost)">
         On the cold shelf
@@ -274,6 +288,63 @@ export function Mouth({
       <text x={said} y={end + 33} fontSize={14} fill="var(--quiet)">
         {clock(ms(call.by))}
       </text>
+    </g>
+  )
+}
+
+/** How high the store takes it, where that is in the picture; what stands higher has no place there. */
+function Brim({
+  stocks,
+  room,
+  litres,
+  x,
+  level,
+  to,
+  top,
+}: {
+  stocks: Afloat
+  room: Course['room']
+  litres: (value: number) => string
+  x: At
+  level: (litres: number) => number
+  to: number
+  top: number
+}) {
+  const steps = brim(stocks, room, to)
+  type Step = (typeof steps)[number]
+  const seen = line<Step>()
+    .x((s) => x(s.at))
+    .y((s) => level(s.room))
+    .defined((s) => level(s.room) >= top)
+    .curve(curveStepAfter)
+  const over = area<Step>()
+    .x((s) => x(s.at))
+    .y0((s) => level(Math.min(s.room, s.there)))
+    .y1((s) => level(s.there))
+    .curve(curveStepAfter)
+  const most = Math.max(...steps.map((s) => s.room))
+  const full = steps.find((s) => s.there > s.room + A_DROP)
+  return (
+    <g pointerEvents="none">
+      <path d={seen(steps) ?? ''} fill="none" stroke="var(--frost)" strokeWidth={2} strokeDasharray="3 5" />
+      {steps.length > 0 && level(most) >= top && (
+        <Words x={WIDTH - LEFT} y={level(most) - 6} textAnchor="end" fill="var(--frost)">
+          the store takes {litres(most)}
+        </Words>
+      )}
+      {full && (
+        <>
+          <path d={over(steps) ?? ''} fill="var(--ember)" fillOpacity={0.75} />
+          <Words
+            x={Math.min(x(full.at) + 4, WIDTH - 190)}
+            y={level(full.there) - 6}
+            fontWeight={700}
+            fill="var(--ember)"
+          >
+            more than the store takes
+          </Words>
+        </>
+      )}
     </g>
   )
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { afloat, berths, ends, landing } from './river'
+import { afloat, berths, brim, ends, landing } from './river'
 
 const at = (hour: number) => new Date(Date.UTC(2026, 2, 2, hour)).toISOString()
 const ms = (hour: number) => Date.UTC(2026, 2, 2, hour)
@@ -48,6 +48,38 @@ describe('what is afloat', () => {
     // Ready after its call: it comes and goes at once.
     expect(river.at(ms(12))).toBe(2)
     for (const step of river.steps) for (const litres of step.upTo) expect(litres).toBeGreaterThanOrEqual(0)
+  })
+})
+
+describe('the brim of the store', () => {
+  const stocks = {
+    names: [],
+    steps: [
+      { at: ms(6), upTo: [5] },
+      { at: ms(9), upTo: [14] },
+    ],
+    at: (at: number) => (at < ms(9) ? 5 : 14),
+  }
+
+  it('is told at every turn of what is there and of what it has room for', () => {
+    const steps = brim(
+      stocks,
+      [
+        { at: at(6), litres: 12 },
+        { at: at(10), litres: 20 },
+      ],
+      ms(30),
+    )
+    expect(steps).toEqual([
+      { at: ms(6), there: 5, room: 12 },
+      { at: ms(9), there: 14, room: 12 },
+      { at: ms(10), there: 14, room: 20 },
+      { at: ms(30), there: 14, room: 20 },
+    ])
+  })
+
+  it('is nowhere where nobody has told of a store', () => {
+    expect(brim(stocks, [], ms(30))).toEqual([])
   })
 })
 

@@ -74,6 +74,28 @@ export function afloat(course: Waters): Afloat {
   return { names, steps, at }
 }
 
+/** Less than anybody measures, L. */
+export const A_DROP = 0.05
+
+/** At each turn what there is and how much of it the store has room for, until the end. */
+export function brim(
+  stocks: Afloat,
+  room: { at: string; litres: number }[],
+  to: number,
+): { at: number; there: number; room: number }[] {
+  const first = room[0]
+  if (!first) return []
+  const from = stocks.steps[0]?.at ?? ms(first.at)
+  const turns = [...stocks.steps.map((s) => s.at), ...room.map((r) => Math.max(from, ms(r.at))), to]
+  return [...new Set(turns)]
+    .sort((a, b) => a - b)
+    .map((at) => ({
+      at,
+      there: stocks.at(at),
+      room: room.filter((r) => ms(r.at) <= at).at(-1)?.litres ?? first.litres,
+    }))
+}
+
 /** A lane for each, so that none lies on another; no more lanes than `most`, where there is no room in them the last is shared. */
 export function berths(
   all: { id: string; from: number; to: number }[],

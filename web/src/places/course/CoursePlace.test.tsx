@@ -35,6 +35,16 @@ describe('the course', () => {
     expect(said(river).split('Cabinet')).toHaveLength(2)
   })
 
+  it('says where more is to stand on the shelf than the cold store takes, and nothing where it takes all of it', async () => {
+    const it = course()
+    const full = 'more than the store takes'
+    show({ ...it, room: [{ at: it.now, litres: 400 }] })
+    expect(said(await screen.findByRole('img', { name: /calls are open/ }))).not.toContain(full)
+    cleanup()
+    show({ ...it, room: [{ at: it.now, litres: 3 }] })
+    expect(said(await screen.findByRole('img', { name: /calls are open/ }))).toContain(full)
+  })
+
   it('draws each tray of an oven, those of two batches at once above each other, and says what it is set to', async () => {
     const it = course()
     const at = (hours: number) => new Date(Date.parse(it.now) + hours * 3_600_000).toISOString()

@@ -36,6 +36,8 @@ public record Broken(Rule rule, List<String> drafts, String thing, Instant from,
         COOLS_IN_TIME,
         /** Its bath wants more ice than there is at its hour. */
         ICE_THERE,
+        /** The cold store takes what stands on the shelf. */
+        SHELF_ROOM,
         /** More of it is given away than there is. */
         ENOUGH_OF_IT,
         /** What a call is given is its stock, without what it must be without, and good at its hour. */

@@ -94,9 +94,9 @@ public final class Constructive {
 
     private Laid placed(
             List<Wanted> wanted, List<Draft> drafts, List<Allocation> allocations, Map<String, String> why) {
-        Diary diary = new Diary(begun.with(drafts, List.of()));
+        Beside beside = Beside.of(begun.with(drafts, allocations));
         for (Wanted next : wanted) {
-            place(next, diary, drafts, allocations, why);
+            place(next, beside, drafts, allocations, why);
         }
         return new Laid(begun.with(drafts, allocations), Map.copyOf(why));
     }
@@ -229,12 +229,12 @@ public final class Constructive {
     }
 
     private void place(
-            Wanted wanted, Diary diary, List<Draft> drafts, List<Allocation> allocations, Map<String, String> why) {
-        Found found = find(wanted, diary, idBeside(drafts));
-        if (found.draft == null && wanted.parts().size() > 1) {
+            Wanted wanted, Beside beside, List<Draft> drafts, List<Allocation> allocations, Map<String, String> why) {
+        Found found = find(wanted, beside, idBeside(drafts));
+        if (wanted.parts().size() > 1 && (found.draft == null || found.lateForTheShelf(wanted))) {
             wanted.parts()
                     .forEach(part ->
-                            place(new Wanted(wanted.formula(), List.of(part)), diary, drafts, allocations, why));
+                            place(new Wanted(wanted.formula(), List.of(part)), beside, drafts, allocations, why));
             return;
         }
         if (found.draft == null) {
@@ -242,7 +242,7 @@ public final class Constructive {
             return;
         }
         Draft draft = found.draft;
-        diary.add(draft);
+        beside.add(wanted, draft);
         drafts.add(draft);
         for (Wanted.Part part : wanted.parts()) {
             allocations.add(new Allocation(part.call().id(), draft.id(), Volume.ofLitres(part.litres())));
@@ -274,6 +274,11 @@ public final class Constructive {
             return against.isEmpty();
         }
 
+        /** Whether it comes late because it does not stand in the cold store whole. */
+        boolean lateForTheShelf(Wanted wanted) {
+            return inTheWay.containsKey(Obstacle.SHELF) && draft.ready().isAfter(wanted.by());
+        }
+
         String words() {
             return inTheWay.entrySet().stream()
                     .filter(entry -> entry.getKey() != Obstacle.PAST)
@@ -288,17 +293,18 @@ public final class Constructive {
                         case CHILLER -> "the chiller has no room for it";
                         case BED -> "what it is made of is not there";
                         case ICE -> "there is not enough ice at its hour";
+                        case SHELF -> "the cold store has no room for it";
                         case PAST -> "";
                     })
                     .orElse("it takes longer than there is time");
         }
     }
 
-    private Found find(Wanted wanted, Diary diary, String id) {
+    private Found find(Wanted wanted, Beside beside, String id) {
         Found found = new Found();
         Instant sure = wanted.sure();
         Optional<Draft> inTime = ways.of(wanted.formula(), wanted.litres())
-                .map(way -> latest(way, sure, wanted, diary, id, found))
+                .map(way -> latest(way, sure, wanted, beside, id, found))
                 .flatMap(Optional::stream)
                 .findFirst();
         if (inTime.isPresent()) {
@@ -306,28 +312,31 @@ public final class Constructive {
             return found;
         }
         ways.of(wanted.formula(), wanted.litres())
-                .map(way -> earliest(way, sure, wanted, diary, id, found))
+                .map(way -> earliest(way, sure, wanted, beside, id, found))
                 .flatMap(Optional::stream)
                 .forEach(sooner -> found.draft = sooner);
         return found;
     }
 
     /** Going back from when it surely meets its call. */
-    private Optional<Draft> latest(Ways.Way way, Instant sure, Wanted wanted, Diary diary, String id, Found found) {
+    private Optional<Draft> latest(Ways.Way way, Instant sure, Wanted wanted, Beside beside, String id, Found found) {
+        Diary diary = beside.diary();
         return diary.back(
-                        sure.minusSeconds(way.takes().endsAt()), start -> found.room(diary.against(way.takes(), start)))
+                        sure.minusSeconds(way.takes().endsAt()),
+                        start -> found.room(beside.against(wanted, way, start)))
                 .map(start -> diary.placed(way, start, id))
                 .filter(wanted::keepsIn);
     }
 
     /** Going on from there, as long as that is sooner than what was found already. */
-    private Optional<Draft> earliest(Ways.Way way, Instant sure, Wanted wanted, Diary diary, String id, Found found) {
+    private Optional<Draft> earliest(Ways.Way way, Instant sure, Wanted wanted, Beside beside, String id, Found found) {
+        Diary diary = beside.diary();
         long takes = way.takes().endsAt();
         Instant before = found.draft == null ? until : found.draft.ready().minusSeconds(takes);
         return diary.on(
                         sure.minusSeconds(takes),
                         before.isBefore(until) ? before : until,
-                        start -> found.room(diary.against(way.takes(), start))
+                        start -> found.room(beside.against(wanted, way, start))
                                 && wanted.keepsIn(diary.placed(way, start, id)))
                 .map(start -> diary.placed(way, start, id));
     }

@@ -225,6 +225,25 @@ public record Course(
         return equipment.ice().map(bin -> bin.levels(now, uses, until)).orElse(List.of());
     }
 
+    /**
+     * From a moment on, until the next.
+     *
+     * @param litres of lots and drafts that the cold store has room for; below nothing never
+     */
+    public record Room(Instant at, Volume litres) {}
+
+    /** How much of the cold store is left for lots and drafts, beside what is promised already; nothing where the kitchen has told of none. */
+    public List<Room> shelfRoom() {
+        List<Kept> kept = busy.kept();
+        return equipment.coldStore().stream()
+                .flatMap(takes -> Stream.concat(
+                                Stream.of(now),
+                                ColdShelf.turns(kept).stream().filter(at -> at.isAfter(now) && at.isBefore(until)))
+                        .map(at -> new Room(
+                                at, Volume.ofLitres(Math.max(0, takes.litres() - ColdShelf.litres(kept, at))))))
+                .toList();
+    }
+
     /** Everything that takes an oven, in order. */
     public List<Use> ovens() {
         return Stream.concat(busy.uses().stream(), drafts.stream().flatMap(draft -> draft.uses().stream()))

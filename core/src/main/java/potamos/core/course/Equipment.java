@@ -80,6 +80,14 @@ public record Equipment(
                 .toList();
     }
 
+    /** Stock that its cold stores take together; nothing where it has told of none, and they are never full. */
+    public Optional<Volume> coldStore() {
+        return chillers(Chiller.Kind.COLD_STORE)
+                .map(Chiller::litres)
+                .reduce(Double::sum)
+                .map(Volume::ofLitres);
+    }
+
     /** The most litres that a course cools at once: in a kitchen with a chiller and no bath what the largest takes. */
     double mostCooledL() {
         return chillers(Chiller.Kind.ICE_BATH).findAny().isPresent()

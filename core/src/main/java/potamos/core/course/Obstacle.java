@@ -14,7 +14,9 @@ public enum Obstacle {
     STRAINERS(Use.Kind.STRAINERS),
     CHILLER(Use.Kind.CHILLER),
     BED(Use.Kind.BED),
-    ICE;
+    ICE,
+    /** The cold store is full when it would be put there. */
+    SHELF;
 
     private final Use.Kind thing;
 

@@ -357,7 +357,7 @@ public final class Puzzle {
      * ready, for that is how fresh it is.
      */
     public Constructive.Laid answer(List<Choice> choices) {
-        Answer answer = new Answer(begun, constructive);
+        Answer answer = new Answer(begun, constructive, fromShelf);
         Set<Integer> met = new HashSet<>();
         choices.stream().sorted(Comparator.comparingLong(Choice::start)).forEach(choice -> {
             Candidate candidate = candidates.get(choice.batch());
@@ -372,6 +372,6 @@ public final class Puzzle {
                 .filter(part -> !met.contains(part))
                 .mapToObj(open::get)
                 .toList();
-        return answer.completed(left, fromShelf, refused);
+        return answer.completed(left, refused);
     }
 }

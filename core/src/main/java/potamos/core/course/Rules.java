@@ -28,6 +28,7 @@ record Rules(Course course) {
         bedThere(broken);
         cleanedDown(broken);
         ice(broken);
+        shelfRoom(broken);
         allocated(broken);
         return broken;
     }
@@ -178,6 +179,18 @@ record Rules(Course course) {
                 });
             }
         });
+    }
+
+    /** Whatever came last is too much; what stood there before the course began is not its doing. */
+    private void shelfRoom(List<Broken> broken) {
+        Map<String, Draft> drafts = Course.byId(course.drafts(), Draft::id);
+        for (ColdShelf.Full full : new ColdShelf(course).tooFull()) {
+            full.there().stream()
+                    .filter(drafts::containsKey)
+                    .reduce((earlier, last) -> last)
+                    .ifPresent(last -> broken.add(
+                            new Broken(Broken.Rule.SHELF_ROOM, List.of(last), ColdShelf.NAME, full.from(), full.to())));
+        }
     }
 
     private void allocated(List<Broken> broken) {

@@ -231,7 +231,8 @@ class CourseTest {
         Course alone = course(kitchen, List.of(), List.of(), List.of(draft));
         Instant begins = draft.timeline().start();
         Instant done = begins.plus(Duration.ofMinutes(5));
-        Course beside = alone.busy(new Busy(List.of(), List.of(), List.of(new Attendance.Stretch(begins, done, 1))));
+        Course beside =
+                alone.busy(new Busy(List.of(), List.of(), List.of(new Attendance.Stretch(begins, done, 1)), List.of()));
         double before = wanted(alone, begins);
         assertThat(before).isPositive();
         assertThat(wanted(beside, begins)).isEqualTo(before + 1);

@@ -101,7 +101,8 @@ class RunningBatches implements Running, UnderWay {
                                         open.outlook().timeline(),
                                         unattended)
                                         .stream())
-                        .toList());
+                        .toList(),
+                List.of());
     }
 
     /** By the names that things have today. */

@@ -66,7 +66,10 @@ final class CourseJson {
                     example = "Blast chiller")
             String name,
 
-            @Schema(description = "Of stock, that a blast chiller takes at once; left out 60.", example = "60")
+            @Schema(
+                    description =
+                            "Of stock, that a blast chiller takes at once, left out 60; of a cold store that stand in it, left out as many as there are.",
+                    example = "60")
             Double litres,
 
             @Schema(description = "Air of a blast chiller; left out -5.", example = "-5")

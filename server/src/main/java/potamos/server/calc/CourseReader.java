@@ -227,7 +227,9 @@ class CourseReader {
         return new Chiller(
                 Optional.ofNullable(c.name()).orElse(c.kind()),
                 kind,
-                blast ? defaults.or("kitchen.chillers.litres", c.litres(), BLAST_L) : Chiller.MOST_L,
+                blast
+                        ? defaults.or("kitchen.chillers.litres", c.litres(), BLAST_L)
+                        : Optional.ofNullable(c.litres()).orElse((double) Chiller.MOST_L),
                 Temperature.ofCelsius(blast ? defaults.or("kitchen.chillers.airC", c.airC(), BLAST_C) : 0),
                 Optional.ofNullable(c.iceKg()).orElse(0.0),
                 Optional.ofNullable(c.iceKgPerH()).orElse(0.0));

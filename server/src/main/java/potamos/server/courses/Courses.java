@@ -20,6 +20,7 @@ import potamos.core.course.Constructive;
 import potamos.core.course.Course;
 import potamos.core.course.Day;
 import potamos.core.course.Draft;
+import potamos.core.course.Kept;
 import potamos.core.course.Lot;
 import potamos.core.formula.Contents;
 import potamos.core.formula.Family;
@@ -191,7 +192,8 @@ class Courses {
                 .filter(on -> !on.verdict().fails())
                 .forEach(on -> stocks.add(stock(on, now, zone)));
         Map<String, Formula> written = new HashMap<>();
-        List<Call> open = calls.all(person).stream()
+        List<Calls.Call> asked = calls.all(person);
+        List<Call> open = asked.stream()
                 .filter(call -> !call.status().ended() && call.owed().open().litres() > 0)
                 .filter(call -> call.readyBy().isAfter(now) && call.readyBy().isBefore(until))
                 .map(call -> asked(kitchenId, call, call.owed().open(), written))
@@ -215,7 +217,7 @@ class Courses {
                 until,
                 aside.get(false),
                 stocks.stream().map(Stock::lot).toList(),
-                begun.busy(),
+                begun.busy().keeping(kept(kitchenId, batches, asked, zone)),
                 drafts,
                 List.of());
         return new Begun(
@@ -228,6 +230,36 @@ class Courses {
                 held,
                 unmade,
                 aside.get(true));
+    }
+
+    /**
+     * What stands in the cold store, or comes there, and is none of the course's own: promised to calls, or not fit for any.
+     *
+     * @param underWay whose litres come there
+     * @param asked    all calls, with when they are due
+     */
+    List<Kept> kept(String kitchenId, List<Running.Standing> underWay, List<Calls.Call> asked, ZoneId zone) {
+        Instant now = clock.instant();
+        Map<String, Instant> due = asked.stream().collect(Collectors.toMap(Calls.Call::id, Calls.Call::readyBy));
+        List<Kept> kept = new ArrayList<>();
+        for (Running.Standing batch : underWay) {
+            Instant ready = batch.ahead().ready();
+            batch.promised()
+                    .forEach((call, litres) ->
+                            kept.add(new Kept(ready, due.getOrDefault(call, ready), Volume.ofLitres(litres))));
+        }
+        for (ShelfMapper.Parted parted :
+                shelf.parted(kitchenId, now.atZone(zone).toLocalDate())) {
+            Instant good = Keeping.endOf(parted.lot().useBy(), zone);
+            Instant fetched = Optional.ofNullable(parted.lot().lastBy())
+                    .filter(by -> by.isAfter(now) && by.isBefore(good))
+                    .orElse(good);
+            kept.add(new Kept(now, fetched, Volume.ofLitres(parted.promisedL())));
+            if (parted.lot().verdict().fails()) {
+                kept.add(new Kept(now, good, Volume.ofLitres(parted.spareL())));
+            }
+        }
+        return kept;
     }
 
     /** As far as what is held reaches with the calls that it may be held for. */

@@ -28,6 +28,7 @@ import potamos.course.Search;
  *
  * @param lots  what there is, or is coming whatever is done
  * @param ice   in the bin; none where the kitchen has told of none
+ * @param room  that the cold store has for what is drawn; none where the kitchen has told of no cold store
  * @param ovens that are taken
  * @param hands how many cooks are there, and how many are wanted
  * @param howMuchLateL litres late or missing, weighted as the planner does
@@ -46,6 +47,7 @@ record KitchenCourse(
         @NotNull List<CourseCall> aside,
         @NotNull List<CourseHands> hands,
         @NotNull List<CourseIce> ice,
+        @NotNull List<CourseRoom> room,
         @NotNull List<CourseOven> ovens,
         double howMuchLateL,
         @NotNull CourseHeld held,
@@ -185,6 +187,9 @@ record KitchenCourse(
     /** Ice in the bin from a moment on, straight to the next; two at the moment of a bath. */
     record CourseIce(@NotNull Instant at, double kg) {}
 
+    /** Litres that the cold store takes beside what is promised already, from a moment on until the next. */
+    record CourseRoom(@NotNull Instant at, double litres) {}
+
     /**
      * An oven that is taken.
      *
@@ -248,6 +253,10 @@ record KitchenCourse(
                         .toList(),
                 course.ice().stream()
                         .map(level -> new CourseIce(level.at(), level.ice().kg()))
+                        .toList(),
+                course.shelfRoom().stream()
+                        .filter(room -> room.at().isBefore(begun.shown()))
+                        .map(room -> new CourseRoom(room.at(), room.litres().litres()))
                         .toList(),
                 course.ovens().stream()
                         .filter(use -> use.from().isBefore(begun.shown()))

@@ -69,7 +69,8 @@ class Movable {
                         allocations.add(new Allocation(a.call(), lots.getOrDefault(a.from(), a.from()), a.litres())));
         List<Call> asked = new ArrayList<>();
         Map<String, Call> open = drawn.calls().stream().collect(Collectors.toMap(Call::id, call -> call));
-        for (Calls.Call call : calls.all(person)) {
+        List<Calls.Call> all = calls.all(person);
+        for (Calls.Call call : all) {
             Call there = open.get(call.id());
             double litres = promised.getOrDefault(call.id(), 0.0)
                     + (there == null ? 0 : there.litres().litres());
@@ -84,7 +85,14 @@ class Movable {
                 drawn.until(),
                 asked,
                 drawn.lots().stream().filter(lot -> !lots.containsKey(lot.id())).toList(),
-                begun.busy(),
+                begun.busy()
+                        .keeping(courses.kept(
+                                kitchenId,
+                                laid.begun().running().stream()
+                                        .filter(one -> !loose.containsKey(one.id()))
+                                        .toList(),
+                                all,
+                                drawn.equipment().rota().zone())),
                 Stream.concat(drawn.drafts().stream(), loose.values().stream()).toList(),
                 allocations);
     }

@@ -1,5 +1,6 @@
 package potamos.server.courses;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -11,7 +12,7 @@ import potamos.core.cooling.CoolingVerdict;
 import potamos.core.formula.Family;
 import potamos.server.coldside.Shelf;
 
-/** Stock that stands in the cold and is not spoken for. */
+/** Stock that stands in the cold, and how much of it is spoken for. */
 @Mapper
 interface ShelfMapper {
 
@@ -28,7 +29,7 @@ interface ShelfMapper {
             String contents,
             CoolingVerdict.Outcome verdict) {}
 
-    /** A lot with what of its batch is promised to calls. */
+    /** A lot with what of its batch is promised to calls, the last of which is due then; nothing where none is. */
     record Lot(
             String batchId,
             String code,
@@ -37,6 +38,7 @@ interface ShelfMapper {
             Family family,
             double leftL,
             double promisedL,
+            Instant lastBy,
             LocalDate useBy,
             String contents,
             CoolingVerdict.Outcome verdict) {}
@@ -47,12 +49,12 @@ interface ShelfMapper {
                    JSON_VALUE(b.plan, '$.charge.formula.slug') AS slug,
                    JSON_VALUE(b.plan, '$.charge.formula.name') AS name,
                    JSON_VALUE(b.plan, '$.charge.formula.family') AS family,
-                   l.left_litres AS left_l, COALESCE(p.litres, 0) AS promised_l, l.use_by,
+                   l.left_litres AS left_l, COALESCE(p.litres, 0) AS promised_l, p.last_by, l.use_by,
                    """ + Shelf.CONTENTS + """
                    , l.verdict
             FROM lot l JOIN batch b ON b.id = l.batch_id
             LEFT JOIN (
-              SELECT q.batch_id, SUM(q.promised_l) AS litres FROM batch_call q JOIN station_call c ON c.id = q.call_id
+              SELECT q.batch_id, SUM(q.promised_l) AS litres, MAX(c.ready_by) AS last_by FROM batch_call q JOIN station_call c ON c.id = q.call_id
               WHERE c.closed_at IS NULL GROUP BY q.batch_id) p ON p.batch_id = b.id
             WHERE l.kitchen_id = #{kitchenId} AND l.left_litres > 0 AND l.use_by >= #{today} AND l.kept = 'COLD'
               AND NOT COALESCE((SELECT s.stopped FROM lot_stop s WHERE s.lot_id = l.id ORDER BY s.id DESC LIMIT 1), FALSE)
@@ -60,27 +62,40 @@ interface ShelfMapper {
             """)
     List<Lot> lots(String kitchenId, LocalDate today);
 
-    /** Of each lot what is not promised; what a batch has promised comes out of its lots one after another. */
-    default List<OnShelf> spare(String kitchenId, LocalDate today) {
+    /** A lot, and how much of it is promised. */
+    record Parted(Lot lot, double promisedL) {
+        /** What is not. */
+        double spareL() {
+            return lot.leftL() - promisedL;
+        }
+    }
+
+    /** What a batch has promised comes out of its lots one after another. */
+    default List<Parted> parted(String kitchenId, LocalDate today) {
         Map<String, Double> promised = new HashMap<>();
-        List<OnShelf> spare = new ArrayList<>();
+        List<Parted> parted = new ArrayList<>();
         for (Lot lot : lots(kitchenId, today)) {
             double open = promised.getOrDefault(lot.batchId(), lot.promisedL());
             double gives = Math.min(open, lot.leftL());
             promised.put(lot.batchId(), open - gives);
-            double rest = lot.leftL() - gives;
-            if (rest > LEAST_L) {
-                spare.add(new OnShelf(
-                        lot.code(),
-                        lot.slug(),
-                        lot.name(),
-                        lot.family(),
-                        rest,
-                        lot.useBy(),
-                        lot.contents(),
-                        lot.verdict()));
-            }
+            parted.add(new Parted(lot, gives));
         }
-        return spare;
+        return parted;
+    }
+
+    /** Of each lot what is not promised. */
+    default List<OnShelf> spare(String kitchenId, LocalDate today) {
+        return parted(kitchenId, today).stream()
+                .filter(parted -> parted.spareL() > LEAST_L)
+                .map(parted -> new OnShelf(
+                        parted.lot().code(),
+                        parted.lot().slug(),
+                        parted.lot().name(),
+                        parted.lot().family(),
+                        parted.spareL(),
+                        parted.lot().useBy(),
+                        parted.lot().contents(),
+                        parted.lot().verdict()))
+                .toList();
     }
 }

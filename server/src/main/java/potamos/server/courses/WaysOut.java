@@ -159,7 +159,7 @@ class WaysOut {
                 Map<String, Lot> lots = longer.values().stream()
                         .flatMap(one -> one.spare().stream())
                         .collect(Collectors.toMap(Lot::id, lot -> lot));
-                yield before.busy(supposed.busy())
+                yield before.busy(supposed.busy().keeping(before.busy().kept()))
                         .from(before.lots().stream()
                                 .map(lot -> later(lot, lots.get(lot.id())))
                                 .toList());
