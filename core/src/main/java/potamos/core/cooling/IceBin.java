@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import potamos.core.quantity.Mass;
 
 /**
@@ -18,9 +19,7 @@ public record IceBin(Mass holds, double kgPerH) {
 
     private static final double SECONDS_PER_H = 3600;
     private static final double A_CUBE_KG = 0.02;
-
-    /** To a gram of any bin. */
-    private static final int HALVINGS = 24;
+    private static final double A_GRAM_KG = 0.001;
 
     /** Of all baths together; nothing where the kitchen has told of no ice. */
     public static Optional<IceBin> of(List<Chiller> chillers) {
@@ -93,33 +92,60 @@ public record IceBin(Mass holds, double kgPerH) {
     }
 
     /**
-     * Ice that one more bath may take at a moment without any of the others missing theirs, those after it counted in.
+     * Whether there is ice for one bath more without any of the others missing theirs, those after it counted in.
+     *
+     * @param uses of the others, in any order
+     */
+    public boolean has(Instant now, List<Use> uses, Use more) {
+        List<Use> inOrder = Stream.concat(uses.stream(), Stream.of(more))
+                .sorted(Comparator.comparing(Use::at))
+                .toList();
+        double kg = holds.kg();
+        Instant clock = now;
+        int next = 0;
+        while (next < inOrder.size()) {
+            int first = next;
+            Instant at = inOrder.get(first).at();
+            double together = 0;
+            while (next < inOrder.size() && inOrder.get(next).at().equals(at)) {
+                together += inOrder.get(next++).ice().kg();
+            }
+            kg = filled(kg, clock, at);
+            if (!at.isBefore(more.at()) && !each(inOrder.subList(first, next), kg, together, more)) {
+                return false;
+            }
+            kg = Math.max(0, kg - together);
+            clock = at.isAfter(clock) ? at : clock;
+        }
+        return true;
+    }
+
+    /**
+     * Ice that one more bath may take at a moment without any of the others missing theirs, those after it counted in; to a gram.
      *
      * @param uses of the others, in any order
      */
     public Mass spare(Instant now, List<Use> uses, Instant when) {
-        double most = at(now, uses, when).kg();
-        List<Use> later = uses.stream().filter(use -> !use.at().isBefore(when)).toList();
         double enough = 0;
-        double tooMuch = most;
-        if (eachHasIts(now, uses, later, new Use(when, Mass.ofKg(most)))) {
-            return Mass.ofKg(most);
+        double tooMuch = at(now, uses, when).kg();
+        if (has(now, uses, new Use(when, Mass.ofKg(tooMuch)))) {
+            return Mass.ofKg(tooMuch);
         }
-        for (int halved = 0; halved < HALVINGS; halved++) {
+        while (tooMuch - enough > A_GRAM_KG) {
             double middle = (enough + tooMuch) / 2;
-            boolean fine = eachHasIts(now, uses, later, new Use(when, Mass.ofKg(middle)));
+            boolean fine = has(now, uses, new Use(when, Mass.ofKg(middle)));
             enough = fine ? middle : enough;
             tooMuch = fine ? tooMuch : middle;
         }
         return Mass.ofKg(enough);
     }
 
-    private boolean eachHasIts(Instant now, List<Use> uses, List<Use> later, Use more) {
-        return later.stream().allMatch(use -> {
-            List<Use> others = new ArrayList<>(uses);
-            others.remove(use);
-            others.add(more);
-            return at(now, others, use.at()).kg() >= use.ice().kg() - A_CUBE_KG;
+    /** Whether each of those that take theirs at one moment has it beside the others. */
+    private static boolean each(List<Use> atOnce, double kg, double together, Use more) {
+        return atOnce.stream().allMatch(use -> {
+            double own = use.ice().kg();
+            double left = Math.max(0, kg - (together - own));
+            return left >= own - (use == more ? A_GRAM_KG : A_CUBE_KG);
         });
     }
 

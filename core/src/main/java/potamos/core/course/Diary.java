@@ -230,8 +230,6 @@ final class Diary {
 
     /** Its own bath or one that comes after it would want more than there is. */
     private boolean iceShort(IceBin.Use mine) {
-        return bin.filter(there ->
-                        there.spare(now, ice, mine.at()).kg() < mine.ice().kg())
-                .isPresent();
+        return bin.filter(there -> !there.has(now, ice, mine)).isPresent();
     }
 }

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -75,8 +77,36 @@ class IceBinTest {
     void whatMayBeTakenLeavesTheOthersTheirs(double hour, double kg) {
         IceBin bin = new IceBin(Mass.ofKg(60), 18);
         List<Use> others = List.of(use(2, 40));
-        Mass spare = bin.spare(NOW.minus(Duration.ofHours(9)), others, in(hour));
-        assertThat(spare.kg()).isCloseTo(kg, within(0.05));
+        Instant before = NOW.minus(Duration.ofHours(9));
+        assertThat(bin.has(before, others, use(hour, kg))).isTrue();
+        assertThat(bin.has(before, others, use(hour, kg + 0.05))).isFalse();
+    }
+
+    /** Looked at one after another, by what is in the bin: with one bath more each of the others still finds what it takes. */
+    @Test
+    void oneMoreHasItsIceWhereEachLaterOneHas() {
+        Random random = new Random(11);
+        int fine = 0;
+        for (int round = 0; round < 400; round++) {
+            IceBin bin = new IceBin(Mass.ofKg(60), random.nextInt(20));
+            List<Use> others = random.ints(random.nextInt(7), 0, 40)
+                    .mapToObj(half -> use(half / 2.0 - 2, 5 + random.nextInt(30)))
+                    .toList();
+            Use more = use(random.nextInt(40) / 2.0 - 2, 5 + random.nextInt(40));
+            boolean each = bin.at(NOW, others, more.at()).kg() >= more.ice().kg();
+            for (Use one : others) {
+                List<Use> beside = new ArrayList<>(others);
+                beside.remove(one);
+                beside.add(more);
+                each &= one.at().isBefore(more.at())
+                        || bin.at(NOW, beside, one.at()).kg() >= one.ice().kg() - 0.02;
+            }
+            assertThat(bin.has(NOW, others, more))
+                    .as("%s beside %s", more, others)
+                    .isEqualTo(each);
+            fine += each ? 1 : 0;
+        }
+        assertThat(fine).isBetween(50, 350);
     }
 
     /** Wherever it is looked at, the line is what is in the bin: down at each bath, up by the machine, flat once it is full. */
