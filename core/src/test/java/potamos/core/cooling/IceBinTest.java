@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import potamos.core.Samples;
 import potamos.core.cooling.IceBin.Use;
 import potamos.core.quantity.Mass;
+import potamos.core.quantity.Temperature;
 
 /** Whether there is ice at the hour at which it is wanted. */
 class IceBinTest {
@@ -131,5 +132,46 @@ class IceBinTest {
         assertThat(new IceBin(Mass.ofKg(10), 0).levels(NOW, List.of(use(1, 4)), in(5)))
                 .extracting(level -> level.ice().kg())
                 .containsExactly(10.0, 10.0, 6.0, 6.0);
+    }
+
+    private static Chiller chiller(Chiller.Kind kind, double iceKg, double kgPerH) {
+        return new Chiller(kind.name() + iceKg, kind, 50, Temperature.ofCelsius(2), iceKg, kgPerH);
+    }
+
+    @Test
+    void theIceOfAKitchenIsThatOfItsBathsWhichHaveAny() {
+        assertThat(IceBin.of(List.of(
+                        chiller(Chiller.Kind.ICE_BATH, 40, 10),
+                        chiller(Chiller.Kind.ICE_BATH, 20, 8),
+                        chiller(Chiller.Kind.ICE_BATH, 0, 5),
+                        chiller(Chiller.Kind.BLAST, 30, 7))))
+                .contains(new IceBin(Mass.ofKg(60), 18));
+        assertThat(IceBin.of(List.of(chiller(Chiller.Kind.ICE_BATH, 0, 5), chiller(Chiller.Kind.FREEZER, 30, 7))))
+                .isEmpty();
+    }
+
+    /** Another may lack a cube, which nobody misses; what is asked for is all there, to a gram. */
+    @Test
+    void whatIsAskedForIsThereToAGramAndOfTheOthersToACube() {
+        IceBin bin = new IceBin(Mass.ofKg(60), 0);
+        List<Use> others = List.of(use(5, 40));
+        assertThat(bin.has(NOW, others, use(2, 20.015))).isTrue();
+        assertThat(bin.has(NOW, others, use(2, 20.025))).isFalse();
+        assertThat(bin.has(NOW, others, use(6, 20.0005))).isTrue();
+        assertThat(bin.has(NOW, others, use(6, 20.015))).isFalse();
+        assertThat(bin.has(NOW, others, use(5, 20))).isTrue();
+        assertThat(bin.has(NOW, others, use(5, 20.1))).isFalse();
+    }
+
+    @Test
+    void itsLineEndsWhereItIsToldToAndFillsOnlyAsFarAsThere() {
+        IceBin bin = new IceBin(Mass.ofKg(60), 20);
+        assertThat(bin.levels(NOW, List.of(use(1, 40), use(4, 30), use(9, 5)), in(4)))
+                .containsExactly(
+                        new IceBin.Level(NOW, Mass.ofKg(60)),
+                        new IceBin.Level(in(1), Mass.ofKg(60)),
+                        new IceBin.Level(in(1), Mass.ofKg(20)),
+                        new IceBin.Level(in(3), Mass.ofKg(60)),
+                        new IceBin.Level(in(4), Mass.ofKg(60)));
     }
 }
