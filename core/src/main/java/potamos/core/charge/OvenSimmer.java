@@ -40,7 +40,9 @@ final class OvenSimmer {
             throw Refusal.of(
                     "simmerOvenC",
                     "an oven at %.0f °C keeps this pot at no more than %.0f °C; put a lid on it, or set the oven hotter"
-                            .formatted(run.simmer().oven().orElseThrow().celsius(), settlesAt(run)));
+                            .formatted(
+                                    run.simmer().oven().orElseThrow().celsius(),
+                                    run.simmerAt().celsius()));
         }
     }
 

@@ -1,24 +1,40 @@
 package potamos.core.charge;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import potamos.core.Samples;
+import potamos.core.flow.Run;
 import potamos.core.formula.Book;
 import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Item;
 import potamos.core.formula.Part;
+import potamos.core.formula.Phase;
+import potamos.core.formula.PotPhase;
+import potamos.core.formula.Substitution;
+import potamos.core.heat.BoilDown;
+import potamos.core.heat.Cover;
+import potamos.core.heat.PotHeat;
 import potamos.core.heat.SimmerBand;
+import potamos.core.heat.Surroundings;
 import potamos.core.quantity.Mass;
+import potamos.core.quantity.Power;
+import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
+import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
 import potamos.core.vessel.Vessel;
 
@@ -146,13 +162,7 @@ class ChargeFiguresTest {
         Temperature slow = Temperature.ofCelsius(86);
         Charge kept = ChargeSolver.solve(
                 planned.formula(),
-                new Pot(
-                        POT,
-                        here.burner(),
-                        here.air(),
-                        java.util.Optional.of(slow),
-                        List.of(),
-                        Temperature.ofCelsius(9)),
+                new Pot(POT, here.burner(), here.air(), Optional.of(slow), List.of(), Temperature.ofCelsius(9)),
                 Samples.bones(10));
         Charge again = ChargeSolver.weighed(kept, planned.formula(), Mass.ofKg(10), Map.of());
         assertThat(again.run().simmerAt()).isEqualTo(slow);
@@ -164,5 +174,127 @@ class ChargeFiguresTest {
         assertThat(Needs.NONE.none()).isTrue();
         assertThat(Needs.without(Set.of(Allergen.CELERY)).none()).isFalse();
         assertThat(new Needs(Set.of(), Set.of(Needs.Need.PALE)).none()).isFalse();
+    }
+
+    /** Wine has its notes at once and loses half of them in every 45 min; vegetables that go in with it do not change what is left of it. */
+    @Test
+    void wineIsCountedFromTheMomentItIsIn() {
+        Formula fumet = simmering(
+                Book.of("fish-fumet"),
+                simmer -> simmer.withBand(SimmerBand.LAZY).withCover(Cover.OPEN));
+        Formula wine = fumet.withParts(fumet.parts().stream()
+                .filter(part -> part.kind() == Part.Kind.WINE)
+                .toList());
+        Charge charge = charge(wine, Samples.bones(8));
+        double minutes = charge.run().simmer().usual().toMinutes();
+        double halves = minutes / 45;
+        assertThat(wine.parts()).isNotEmpty();
+        assertThat(Aroma.of(charge).index()).isCloseTo(100 * Math.pow(0.5, halves), within(0.1));
+        assertThat(Aroma.of(charge(wine.withParts(List.of()), Samples.bones(8))).index())
+                .as("nothing fades where there is nothing")
+                .isEqualTo(100);
+    }
+
+    private static Formula simmering(Formula formula, UnaryOperator<PotPhase.Simmer> change) {
+        return formula.withProcedure(formula.procedure().stream()
+                .map(phase -> phase instanceof PotPhase.Simmer simmer ? change.apply(simmer) : phase)
+                .toList());
+    }
+
+    private static Formula inTheOven(double celsius, Cover cover) {
+        return simmering(
+                Book.whiteChicken(),
+                simmer -> simmer.withOven(Optional.of(Temperature.ofCelsius(celsius)))
+                        .withCover(cover));
+    }
+
+    /** Hot enough it keeps the simmer that the formula wants; too cool, it is said how hot it keeps the pot: three degrees short of where that would settle. */
+    @Test
+    void anOvenKeepsAPotAsHotAsItCan() {
+        Vessel small = Samples.cylinder(24, 22);
+        Pot pot = Samples.pot(small);
+        Charge hot = ChargeSolver.solve(inTheOven(180, Cover.LID_ON), pot, Samples.bones(2));
+        assertThat(hot.run().simmerAt().celsius())
+                .isCloseTo(SimmerBand.LAZY.middle(Samples.VALLEY.boilingPoint()).celsius(), within(1e-9));
+        assertThatThrownBy(() -> ChargeSolver.solve(inTheOven(100, Cover.OPEN), pot, Samples.bones(2)))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("no more than %.0f °C".formatted(settlesIn(small, hot.run(), 100) - 3));
+    }
+
+    /** Where an open pot would settle in an oven, °C. */
+    private static double settlesIn(Vessel vessel, Run run, double ovenC) {
+        return new PotHeat(
+                        vessel,
+                        run.bed().mass().kg() * run.bed().kind().heatKjPerKgK(),
+                        run.bed().displacedVolume(),
+                        Samples.VALLEY,
+                        Cover.OPEN,
+                        vessel.kappa().value())
+                .in(Surroundings.oven(Temperature.ofCelsius(ovenC)))
+                .settlesAt(run.filling(), Power.ofKilowatts(0))
+                .celsius();
+    }
+
+    @Test
+    void aKettleGoesIntoNoOven() {
+        assertThatThrownBy(() -> ChargeSolver.solve(
+                        inTheOven(180, Cover.LID_ON), Samples.pot(Samples.kettle()), Samples.bones(20)))
+                .isInstanceOf(Refusal.class)
+                .extracting("field")
+                .isEqualTo("vesselId");
+    }
+
+    /** A rest of twenty minutes; reduced before it is strained where the procedure is written so. */
+    @Test
+    void restAndReductionAreWhereTheProcedureHasThem() {
+        Formula chicken = Book.whiteChicken();
+        assertThat(charge(chicken, Samples.bones(8)).run().restMin()).isEqualTo(20);
+        List<Phase> before = new ArrayList<>();
+        List<Phase> after = new ArrayList<>();
+        for (Phase phase : chicken.procedure()) {
+            if (phase instanceof FinishPhase.Strain) {
+                before.add(new FinishPhase.Reduce(0.5));
+            }
+            before.add(phase);
+            after.add(phase);
+            if (phase instanceof FinishPhase.Strain) {
+                after.add(new FinishPhase.Reduce(0.5));
+            }
+        }
+        Charge reducedFirst = charge(chicken.withProcedure(before), Samples.bones(8));
+        Charge strainedFirst = charge(chicken.withProcedure(after), Samples.bones(8));
+        assertThat(reducedFirst.run().reduction().beforeStraining()).isTrue();
+        assertThat(strainedFirst.run().reduction().beforeStraining()).isFalse();
+        double minutes = BoilDown.to(
+                        0.5,
+                        Volume.ofLitres(2 * strainedFirst.forecast().yield().mid()),
+                        POT,
+                        Samples.GAS,
+                        Samples.VALLEY,
+                        0.5)
+                .minutes();
+        assertThat(strainedFirst.boilDownMin()).isCloseTo(minutes, within(1e-6));
+    }
+
+    /** Wine is poured and not lifted out; a quarter of a litre is a batch, and less is none. */
+    @Test
+    void whatIsPouredIsNoSolidAndAQuarterOfALitreIsABatch() {
+        Charge fumet = charge(Book.of("fish-fumet"), Samples.bones(8));
+        assertThat(fumet.run().others())
+                .isNotEmpty()
+                .noneMatch(solids -> solids.part().kind() == Part.Kind.WINE);
+        assertThat(fumet.run().poured().litres()).isPositive();
+        assertThat(Warnings.startable(fumet.run(), fumet.levels(), 0.25)).isTrue();
+        assertThat(Warnings.startable(fumet.run(), fumet.levels(), 0.249)).isFalse();
+    }
+
+    /** Fennel would stand in for celery, but not where fennel is in it already. */
+    @Test
+    void nothingStandsInThatIsThereAlready() {
+        Needs needs = Needs.without(Set.of(Allergen.CELERY));
+        Formula chicken = Book.whiteChicken();
+        Item fennel = needs.swapped(chicken).orElseThrow().by();
+        assertThat(needs.swapped(Substitution.replace(chicken, "carrot", fennel)))
+                .isEmpty();
     }
 }
