@@ -76,6 +76,23 @@ class SetAsideTest {
         assertThat(back.at("/drafts")).isEmpty();
     }
 
+    /** Wanted sooner than it can be made it begins in ten minutes, and not in the second that is past when it is looked at. */
+    @Test
+    void whatIsBroughtInLateBeginsSoonAndNotInThePast() {
+        String sauce = house.call(6, Duration.ofHours(2));
+        aside(sauce, 0);
+        chef.post("/api/course/calls/" + sauce + "/batch?days=3", "{\"version\": 1, \"draftId\": \"mine\"}");
+        Visitor.Answer course = chef.get("/api/course?days=3");
+        assertThat(course.at("/drafts/0/id").asString()).isEqualTo("mine");
+        assertThat(Instant.parse(course.at("/drafts/0/start").asString()))
+                .isBetween(CourseKitchen.now(), CourseKitchen.now().plus(Duration.ofMinutes(20)));
+        assertThat(course.at("/calls/0/lateMin").asLong()).isPositive();
+        assertThat(course.at("/broken")).as("%s", course.at("/broken")).isEmpty();
+        assertThat(chef.post("/api/course/drafts/gone/aside?days=3", "{\"version\": 2}")
+                        .reason("draftId"))
+                .contains("any more");
+    }
+
     /** Dragged in, the batch is where it was let go and its call is aside no longer: one step, taken back as one. */
     @Test
     void aCallIsDraggedInWhereItIsLetGo() {

@@ -88,6 +88,11 @@ public record Course(
         return new Course(equipment, now, until, calls, others, busy, drafts, allocations);
     }
 
+    /** The same in which nothing more begins before a moment. */
+    public Course begunAt(Instant later) {
+        return new Course(equipment, later, until, calls, lots, busy, drafts, allocations);
+    }
+
     /** The same with other people there. */
     public Course attendedBy(Rota others) {
         return new Course(equipment.withRota(others), now, until, calls, lots, busy, drafts, allocations);

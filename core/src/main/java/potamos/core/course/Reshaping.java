@@ -96,14 +96,15 @@ public final class Reshaping {
 
     /**
      * A batch for a call that a course leaves alone, or finds no place for: in the smallest pot in which it is surely ready in time, or the soonest. Where nothing
-     * has room for it, when it would surely be ready, whatever is in its way there. Of more than any pot gives it is as much as one does.
+     * has room for it, when it would surely be ready, whatever is in its way there. Of more than any pot gives it is as much as one does. Nobody has lit a burner in
+     * the second in which a batch is brought in: it begins ten minutes on at the soonest.
      *
      * @param call with the litres that are missing
      * @param id   of the batch
      * @throws Refusal on {@code callId} where no pot makes it, or where its stock fails what the call needs
      */
     public static Draft bringIn(Course course, Call call, String id) {
-        return new Reshaping(course).bringIn(call, id);
+        return new Reshaping(course.begunAt(course.now().plus(Diary.STEP))).bringIn(call, id);
     }
 
     private Draft bringIn(Call call, String id) {

@@ -79,6 +79,7 @@ class IceBinTest {
         IceBin bin = new IceBin(Mass.ofKg(60), 18);
         List<Use> others = List.of(use(2, 40));
         Instant before = NOW.minus(Duration.ofHours(9));
+        assertThat(bin.spare(before, others, in(hour)).kg()).isCloseTo(kg, within(0.05));
         assertThat(bin.has(before, others, use(hour, kg))).isTrue();
         assertThat(bin.has(before, others, use(hour, kg + 0.05))).isFalse();
     }

@@ -135,7 +135,7 @@ class ReshapingTest {
                 .extracting(Broken::rule)
                 .contains(Broken.Rule.SOMEBODY_THERE);
         Call soon = call("soon", Book.whiteChicken(), 5, Duration.ofMinutes(20));
-        assertThat(Reshaping.bringIn(course, soon, "mine").start()).isEqualTo(NOW);
+        assertThat(Reshaping.bringIn(course, soon, "mine").start()).isEqualTo(NOW.plus(Duration.ofMinutes(10)));
     }
 
     @Test

@@ -254,7 +254,9 @@ class Courses {
             Instant fetched = Optional.ofNullable(parted.lot().lastBy())
                     .filter(by -> by.isAfter(now) && by.isBefore(good))
                     .orElse(good);
-            kept.add(new Kept(now, fetched, Volume.ofLitres(parted.promisedL())));
+            if (parted.promisedL() > 0) {
+                kept.add(new Kept(now, fetched, Volume.ofLitres(parted.promisedL())));
+            }
             if (parted.lot().verdict().fails()) {
                 kept.add(new Kept(now, good, Volume.ofLitres(parted.spareL())));
             }

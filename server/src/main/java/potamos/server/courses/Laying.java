@@ -150,6 +150,10 @@ public class Laying {
 
     /** A batch is let go, and whatever it was for is not laid. */
     void shelve(Person person, int days, int version, String id) {
+        if (laid(person, days).laid().course().drafts().stream()
+                .noneMatch(draft -> draft.id().equals(id))) {
+            throw Refusal.of("draftId", "there is no such batch any more");
+        }
         Set<String> whose = laid(person, days).laid().course().allocations().stream()
                 .filter(given -> given.from().equals(id))
                 .map(Allocation::call)
