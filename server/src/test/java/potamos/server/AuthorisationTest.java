@@ -58,8 +58,6 @@ class AuthorisationTest {
 
     private static final String MARK = "Kestrel";
 
-    private static final int MOST_TIMES_TOLD_TO_WAIT = 5000;
-
     /** One for all: many from one address are told to wait. */
     private Visitor stranger;
 
@@ -212,15 +210,6 @@ class AuthorisationTest {
                 .isLessThan(500);
     }
 
-    /** Many from one address, of other tests too, are told to wait a moment: that is no answer to this. */
-    private Visitor.Answer onceItMayAsk(Operation operation) {
-        Visitor.Answer answer = ask(stranger, operation);
-        for (int told = 0; answer.status() == 429 && told < MOST_TIMES_TOLD_TO_WAIT; told++) {
-            answer = ask(stranger, operation);
-        }
-        return answer;
-    }
-
     @ParameterizedTest
     @MethodSource("operations")
     void whoeverHasNotSignedInIsAskedTo(Operation operation) {
@@ -229,7 +218,8 @@ class AuthorisationTest {
                 .as("the contract says who may ask")
                 .isEqualTo(open);
         if (!open) {
-            assertThat(onceItMayAsk(operation).status()).isEqualTo(401);
+            assertThat(Visitor.onceItMay(() -> ask(stranger, operation)).status())
+                    .isEqualTo(401);
         }
     }
 
