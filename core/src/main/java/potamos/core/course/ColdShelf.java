@@ -18,8 +18,6 @@ final class ColdShelf {
 
     static final String NAME = "cold shelf";
 
-    private static final double A_DROP_L = 0.05;
-
     private final Optional<Volume> takes;
     private final List<Stay> all = new ArrayList<>();
 
@@ -44,7 +42,7 @@ final class ColdShelf {
                 all.add(new Stay(lot.id(), new Kept(lot.from(), one.call().by(), one.litres())));
                 rest -= one.litres().litres();
             }
-            if (rest > A_DROP_L) {
+            if (rest > Values.A_DROP_L) {
                 all.add(new Stay(lot.id(), new Kept(lot.from(), lot.useBy(), Volume.ofLitres(rest))));
             }
         }
@@ -67,7 +65,7 @@ final class ColdShelf {
     }
 
     private boolean tooMuch(double litres) {
-        return litres > takes.orElseThrow().litres() + A_DROP_L;
+        return litres > takes.orElseThrow().litres() + Values.A_DROP_L;
     }
 
     private List<Kept> kept() {
