@@ -3,7 +3,7 @@ import { liquorColour } from './liquor'
 import { Taken } from './Taken'
 import { Cabinets, Ice, Mouth, Ovens, Shelf, Tide } from './RiverBanks'
 import { Words } from './RiverWords'
-import { afloat, berths, ends, ms } from './river'
+import { afloat, berths, ends, ms, TEN_MINUTES } from './river'
 import {
   AXIS,
   DONE,
@@ -250,7 +250,6 @@ function Held({ guest: { along, down, family, says }, half }: { guest: Guest; ha
   )
 }
 
-const TEN_MINUTES = 600_000
 const tens = (span: number) => Math.round(span / TEN_MINUTES) * 10
 
 /** Hours of the kitchen's own clock, as many as there is room for. */

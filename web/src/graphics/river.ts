@@ -120,7 +120,8 @@ export const ends = (stages: { from: string; to: string }[]) => ({
   end: ms(stages.at(-1)?.to ?? ''),
 })
 
-const STEP = 600_000
+/** As finely as a hand lays. */
+export const TEN_MINUTES = 600_000
 const A_MINUTE = 60_000
 
 /**
@@ -140,8 +141,8 @@ export function landing(
   if (along < 0 || along > WIDTH || down < 0 || down > picture.height * scale) return undefined
   const from = ms(span.now)
   const share = Math.min(1, Math.max(0, (along - LEFT) / (WIDTH - 2 * LEFT)))
-  const pointed = Math.round((from + share * (ms(span.until) - from)) / STEP) * STEP
-  const soonest = Math.ceil((from + A_MINUTE) / STEP) * STEP
+  const pointed = Math.round((from + share * (ms(span.until) - from)) / TEN_MINUTES) * TEN_MINUTES
+  const soonest = Math.ceil((from + A_MINUTE) / TEN_MINUTES) * TEN_MINUTES
   const vessel = Math.min(vessels - 1, Math.max(0, Math.floor((down - TIDE - AXIS) / VESSEL)))
   return { at: Math.max(pointed, soonest), along, down, vessel }
 }

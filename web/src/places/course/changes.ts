@@ -127,7 +127,7 @@ export function useCourseChanges(course: Course, days: number) {
     'calls',
     'batches',
   )
-  const all = [
+  const changes = {
     hold,
     setAside,
     lay,
@@ -142,27 +142,11 @@ export function useCourseChanges(course: Course, days: number) {
     redo,
     look,
     accept,
-  ]
+  }
+  const all = Object.values(changes)
   // What was refused is told until something else is done.
   const latest = all.reduce((a, b) => (b.submittedAt > a.submittedAt ? b : a))
-  return {
-    hold,
-    setAside,
-    lay,
-    bringIn,
-    shelve,
-    split,
-    join,
-    holdAll,
-    release,
-    releaseAll,
-    undo,
-    redo,
-    look,
-    accept,
-    problem: latest.error,
-    busy: all.some((c) => c.isPending),
-  }
+  return { ...changes, problem: latest.error, busy: all.some((c) => c.isPending) }
 }
 
 /** Ends a search with what it has. */

@@ -98,6 +98,7 @@ class Courses {
      * @param vessels ids by their names
      * @param burners ids by their names
      * @param aside   calls that are open and not laid
+     * @param standing in the cold store, of no lot that the course may give
      */
     record Begun(
             Instant shown,
@@ -108,7 +109,8 @@ class Courses {
             Map<String, String> burners,
             HeldCourse.Held held,
             List<Unmade> unmade,
-            List<Call> aside) {
+            List<Call> aside,
+            List<Kept> standing) {
 
         /** A draft as it is held: under its own id where it is held already, else under a new one. */
         HeldCourse.Draft asHeld(Draft draft) {
@@ -188,7 +190,9 @@ class Courses {
                             lot, batch.formula().name(), batch.formula().family())));
         }
         LocalDate today = now.atZone(zone).toLocalDate();
-        shelf.spare(kitchenId, today).stream()
+        List<ShelfMapper.Parted> lots = shelf.parted(kitchenId, today);
+        List<Kept> standing = ColdStore.standing(lots, now, zone);
+        ShelfMapper.spare(lots).stream()
                 .filter(on -> !on.verdict().fails())
                 .forEach(on -> stocks.add(stock(on, now, zone)));
         Map<String, Formula> written = new HashMap<>();
@@ -217,7 +221,7 @@ class Courses {
                 until,
                 aside.get(false),
                 stocks.stream().map(Stock::lot).toList(),
-                begun.busy().keeping(kept(kitchenId, batches, asked, zone)),
+                begun.busy().keeping(standing).keeping(ColdStore.coming(batches, asked)),
                 drafts,
                 List.of());
         return new Begun(
@@ -229,39 +233,8 @@ class Courses {
                 burners,
                 held,
                 unmade,
-                aside.get(true));
-    }
-
-    /**
-     * What stands in the cold store, or comes there, and is none of the course's own: promised to calls, or not fit for any.
-     *
-     * @param underWay whose litres come there
-     * @param asked    all calls, with when they are due
-     */
-    List<Kept> kept(String kitchenId, List<Running.Standing> underWay, List<Calls.Call> asked, ZoneId zone) {
-        Instant now = clock.instant();
-        Map<String, Instant> due = asked.stream().collect(Collectors.toMap(Calls.Call::id, Calls.Call::readyBy));
-        List<Kept> kept = new ArrayList<>();
-        for (Running.Standing batch : underWay) {
-            Instant ready = batch.ahead().ready();
-            batch.promised()
-                    .forEach((call, litres) ->
-                            kept.add(new Kept(ready, due.getOrDefault(call, ready), Volume.ofLitres(litres))));
-        }
-        for (ShelfMapper.Parted parted :
-                shelf.parted(kitchenId, now.atZone(zone).toLocalDate())) {
-            Instant good = Keeping.endOf(parted.lot().useBy(), zone);
-            Instant fetched = Optional.ofNullable(parted.lot().lastBy())
-                    .filter(by -> by.isAfter(now) && by.isBefore(good))
-                    .orElse(good);
-            if (parted.promisedL() > 0) {
-                kept.add(new Kept(now, fetched, Volume.ofLitres(parted.promisedL())));
-            }
-            if (parted.lot().verdict().fails()) {
-                kept.add(new Kept(now, good, Volume.ofLitres(parted.spareL())));
-            }
-        }
-        return kept;
+                aside.get(true),
+                standing);
     }
 
     /** As far as what is held reaches with the calls that it may be held for. */

@@ -103,7 +103,11 @@ class HeldCourse {
             return new Wishes(drafts, calls);
         }
 
-        /** With a call laid like any other again. */
+        /**
+         * With a call laid like any other again.
+         *
+         * @param call by id; null for none
+         */
         Wishes asking(String call) {
             return leaving(aside.stream().filter(id -> !id.equals(call)).collect(Collectors.toSet()));
         }

@@ -125,10 +125,7 @@ class KitchenCourseEndpoint {
         HeldCourse.Draft draft =
                 new HeldCourse.Draft(id, body.formula(), body.litres(), body.vesselId(), body.burnerId(), body.start());
         courses.mayBeHeld(person, draft);
-        held.change(
-                person,
-                body.version(),
-                wishes -> wishes.with(draft).asking(body.callId() == null ? "" : body.callId()));
+        held.change(person, body.version(), wishes -> wishes.with(draft).asking(body.callId()));
         return course(person, days);
     }
 

@@ -19,6 +19,7 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import potamos.core.course.Allocation;
+import potamos.core.course.Course;
 import potamos.core.course.Draft;
 import potamos.core.course.Reshaping;
 import potamos.core.quantity.Refusal;
@@ -150,11 +151,11 @@ public class Laying {
 
     /** A batch is let go, and whatever it was for is not laid. */
     void shelve(Person person, int days, int version, String id) {
-        if (laid(person, days).laid().course().drafts().stream()
-                .noneMatch(draft -> draft.id().equals(id))) {
+        Course now = laid(person, days).laid().course();
+        if (now.drafts().stream().noneMatch(draft -> draft.id().equals(id))) {
             throw Refusal.of("draftId", "there is no such batch any more");
         }
-        Set<String> whose = laid(person, days).laid().course().allocations().stream()
+        Set<String> whose = now.allocations().stream()
                 .filter(given -> given.from().equals(id))
                 .map(Allocation::call)
                 .collect(Collectors.toSet());

@@ -86,13 +86,12 @@ class Movable {
                 asked,
                 drawn.lots().stream().filter(lot -> !lots.containsKey(lot.id())).toList(),
                 begun.busy()
-                        .keeping(courses.kept(
-                                kitchenId,
+                        .keeping(laid.begun().standing())
+                        .keeping(ColdStore.coming(
                                 laid.begun().running().stream()
                                         .filter(one -> !loose.containsKey(one.id()))
                                         .toList(),
-                                all,
-                                drawn.equipment().rota().zone())),
+                                all)),
                 Stream.concat(drawn.drafts().stream(), loose.values().stream()).toList(),
                 allocations);
     }

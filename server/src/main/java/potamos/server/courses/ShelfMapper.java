@@ -84,8 +84,8 @@ interface ShelfMapper {
     }
 
     /** Of each lot what is not promised. */
-    default List<OnShelf> spare(String kitchenId, LocalDate today) {
-        return parted(kitchenId, today).stream()
+    static List<OnShelf> spare(List<Parted> lots) {
+        return lots.stream()
                 .filter(parted -> parted.spareL() > LEAST_L)
                 .map(parted -> new OnShelf(
                         parted.lot().code(),

@@ -19,7 +19,7 @@ class SpareStock implements OnHand {
 
     @Override
     public double litres(String kitchenId, String formulaSlug, LocalDate goodOn) {
-        double there = shelf.spare(kitchenId, goodOn).stream()
+        double there = ShelfMapper.spare(shelf.parted(kitchenId, goodOn)).stream()
                 .filter(lot -> lot.slug().equals(formulaSlug) && !lot.verdict().fails())
                 .mapToDouble(ShelfMapper.OnShelf::spareL)
                 .sum();
