@@ -79,6 +79,27 @@ class FaultsTest {
     }
 
     @Test
+    void aStoreThatIsLostOnceTheActIsWrittenClaimsNeitherAndTheActIsThereOnce() {
+        TestBatch batch = TestBatch.accepted(cook, 12).simmering();
+        String act = TestBatch.act(newId(), "skimmed", "\"litres\": 0.1");
+        Visitor.Answer answer;
+        // Somebody who was not here for two minutes is noted with what they ask next, and that note is what fails.
+        TestKitchen.keeper().update("UPDATE SPRING_SESSION SET LAST_ACCESS_TIME = LAST_ACCESS_TIME - 120000");
+        TestKitchen.keeper().execute("REVOKE UPDATE ON SPRING_SESSION FROM potamos@'127.0.0.1'");
+        try {
+            answer = cook.post(batch.path(), act);
+        } finally {
+            TestKitchen.keeper().execute("GRANT UPDATE ON SPRING_SESSION TO potamos@'127.0.0.1'");
+        }
+        assertThat(answer.status()).isEqualTo(503);
+        assertThat(answer.body().path("type").asString()).isEqualTo("urn:potamos:problem:unavailable");
+        assertThat(answer.body().path("detail").asString()).contains("not sure");
+        assertThat(batch.page().at("/card/simmer/skims").asInt()).isEqualTo(1);
+        assertThat(cook.post(batch.path(), act).status()).isEqualTo(200);
+        assertThat(batch.page().at("/card/simmer/skims").asInt()).isEqualTo(1);
+    }
+
+    @Test
     void twoTabletsJudgingTheSameEndDifferentlyAreOneAfterTheOther() {
         TestBatch batch = TestBatch.accepted(cook, 12).simmering();
         TestBatch.wait(170);

@@ -9,6 +9,7 @@ import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -121,9 +122,14 @@ class Limits extends OncePerRequestFilter {
         try {
             chain.doFilter(request, response);
         } catch (DataAccessException | TransactionException away) {
-            // The session lies in the database too, so this can happen before any endpoint is reached.
+            // The session lies in the database too, so this can happen before any endpoint is reached, and after one
+            // has begun to answer.
+            if (response.isCommitted()) {
+                throw away;
+            }
+            response.resetBuffer();
             response.setHeader(HttpHeaders.RETRY_AFTER, "5");
-            refuse(response, 503, "unavailable", "The store does not answer just now. Nothing was written.");
+            refuse(response, 503, "unavailable", Problems.STORE_AWAY);
         }
     }
 
@@ -154,8 +160,11 @@ class Limits extends OncePerRequestFilter {
 
     private static void refuse(HttpServletResponse response, int status, String type, String detail)
             throws IOException {
+        byte[] problem = Problems.written(status, type, detail).getBytes(StandardCharsets.UTF_8);
         response.setStatus(status);
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.getWriter().write(Problems.written(status, type, detail));
+        response.setContentLength(problem.length);
+        // As endpoints write: one that has begun has taken the stream, and a response gives a writer or a stream.
+        response.getOutputStream().write(problem);
     }
 }

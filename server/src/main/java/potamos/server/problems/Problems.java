@@ -57,6 +57,13 @@ public class Problems {
             String type, String title, int status, String detail, String instance, Map<String, FieldProblem> fields) {}
 
     /**
+     * Said when the database was lost under a request. It may have been lost with the commit's acknowledgement, or with the session, after all was
+     * written: nothing else would be true.
+     */
+    public static final String STORE_AWAY =
+            "The store does not answer just now. Whether this was written is not sure: look before you do it again.";
+
+    /**
      * A problem as it is written where no endpoint is reached yet.
      *
      * @param detail words of ours, without quotes
@@ -173,11 +180,7 @@ public class Problems {
     @ExceptionHandler({DataAccessException.class, TransactionException.class})
     ResponseEntity<ProblemDetail> away(RuntimeException away) {
         LOG.warn("The database does not answer: {}", away.getMessage());
-        ProblemDetail detail = detail(
-                HttpStatus.SERVICE_UNAVAILABLE,
-                "unavailable",
-                "The store does not answer just now. Nothing was written; try again in a moment.",
-                Map.of());
+        ProblemDetail detail = detail(HttpStatus.SERVICE_UNAVAILABLE, "unavailable", STORE_AWAY, Map.of());
         return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
                 .header(HttpHeaders.RETRY_AFTER, "5")
                 .body(detail);
