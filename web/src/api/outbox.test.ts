@@ -1,41 +1,41 @@
-import 'fake-indexeddb/auto'
+import { renderHook } from '@testing-library/react'
 import { openDB } from 'idb'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
-import type { Act } from './outbox'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { edge } from '../testing/edge'
+import { setServerTime } from './clock'
+import {
+  act,
+  actAs,
+  flush,
+  letGo,
+  log,
+  startOutbox,
+  tryAgain,
+  useOutbox,
+  type Act,
+  type OutboxState,
+} from './outbox'
 
 type Mode = 'up' | 'away' | 'refusing' | 'busy' | 'ended' | 'forged' | 'forbidding' | 'between'
 
-const server = vi.hoisted(() => {
-  const relative = globalThis.Request
-  const made = { acts: [] as { id: string; kind: string; at: string; sentAt: string }[], mode: 'up' as Mode }
-  const problem = (status: number, fields: object, type = 'refused') =>
-    Response.json({ type: `urn:potamos:problem:${type}`, detail: 'no', fields }, { status })
-  // The client takes these two when it is made, so the server has to stand before anything is imported. A relative address needs a page to be
-  // relative to.
-  globalThis.Request = class extends relative {
-    constructor(input: RequestInfo | URL, init?: RequestInit) {
-      super(typeof input === 'string' ? new URL(input, 'http://kitchen.test') : input, init)
-    }
-  }
-  globalThis.fetch = async (input) => {
-    if (made.mode === 'away') throw new TypeError('Failed to fetch')
-    const body = (await (input as Request).json()) as (typeof made.acts)[number]
-    if (made.mode === 'busy') return problem(503, {}, 'busy')
-    if (made.mode === 'ended') return new Response(null, { status: 401 })
-    if (made.mode === 'forged') return Response.json({ status: 403, error: 'Forbidden' }, { status: 403 })
-    if (made.mode === 'forbidding') return problem(403, {}, 'forbidden')
-    if (made.mode === 'between') return new Response('<h1>Not found</h1>', { status: 404 })
-    if (made.mode === 'refusing')
-      return problem(422, { litres: { reason: 'it would run over', low: 0, high: 3 } })
-    if (!made.acts.some((known) => known.id === body.id)) made.acts.push(body)
-    return Response.json({ card: { id: 'b1' } })
-  }
-  return made
-})
+const server = { acts: [] as { id: string; kind: string; at: string; sentAt: string }[], mode: 'up' as Mode }
 
-import { setServerTime } from './clock'
-import { act, actAs, flush, letGo, log, startOutbox, tryAgain, useOutbox, type OutboxState } from './outbox'
-import { renderHook } from '@testing-library/react'
+const problem = (status: number, fields: object, type = 'refused') =>
+  Response.json({ type: `urn:potamos:problem:${type}`, detail: 'no', fields }, { status })
+
+async function answer(request: Request): Promise<Response> {
+  if (server.mode === 'away') throw new TypeError('Failed to fetch')
+  const body = (await request.json()) as (typeof server.acts)[number]
+  if (server.mode === 'busy') return problem(503, {}, 'busy')
+  if (server.mode === 'ended') return new Response(null, { status: 401 })
+  if (server.mode === 'forged') return Response.json({ status: 403, error: 'Forbidden' }, { status: 403 })
+  if (server.mode === 'forbidding') return problem(403, {}, 'forbidden')
+  if (server.mode === 'between') return new Response('<h1>Not found</h1>', { status: 404 })
+  if (server.mode === 'refusing')
+    return problem(422, { litres: { reason: 'it would run over', low: 0, high: 3 } })
+  if (!server.acts.some((known) => known.id === body.id)) server.acts.push(body)
+  return Response.json({ card: { id: 'b1' } })
+}
 
 const ILSE = { id: 'ilse', initials: 'IV' }
 const here = { is: ILSE as typeof ILSE | undefined }
@@ -51,6 +51,7 @@ async function leftBehind(kind: Act['kind'], fields: object) {
 
 describe('the outbox', () => {
   beforeEach(async () => {
+    edge.answer = answer
     server.acts = []
     server.mode = 'up'
     here.is = ILSE

@@ -30,6 +30,7 @@ final class AtWork {
     static Worked on(Journey cook, String id, String until) {
         List<String> kinds = new ArrayList<>();
         int readings = 0;
+        // A page that was moved on under its cook is loaded anew before the next touch, once.
         boolean stale = false;
         for (int i = 0; i < MOST_ACTS; i++) {
             Map<String, Object> next = next(cook, id);
@@ -39,7 +40,8 @@ final class AtWork {
             }
             double minutes = minutes(next);
             if (minutes > 0) {
-                stale |= await(cook, id, minutes, SOON_PASSED.contains((String) next.get("kind")));
+                await(cook, id, minutes, SOON_PASSED.contains((String) next.get("kind")));
+                stale = true;
                 continue;
             }
             String kind = (boolean) next.get("cleanDown") ? "CLEAN_DOWN" : (String) next.get("kind");
@@ -56,19 +58,18 @@ final class AtWork {
                 stale = false;
             }
             readings += kind.equals("READ_COOLING") ? 1 : 0;
-            int before = entries(next);
+            int before = cook.taken();
             act(cook, kind, readings);
-            // What moves litres shows them, and what is far from likely is asked about: each takes one more touch.
-            cook.page().waitForCondition(() -> cook.asksOnceMore() || entries(next(cook, id)) > before);
-            cook.confirmed();
             try {
-                cook.page().waitForCondition(() -> entries(next(cook, id)) > before);
+                // What moves litres shows them, and what is far from likely is asked about: each takes one more touch.
+                cook.page().waitForCondition(() -> cook.asksOnceMore() || cook.taken() > before);
+                cook.confirmed();
+                cook.page().waitForCondition(() -> cook.taken() > before && cook.nothingWaits());
             } catch (TimeoutError nothing) {
                 throw new AssertionError("%s was not logged, after %s:%n%s"
                         .formatted(kind, kinds, cook.page().locator("main").innerText()));
             }
             kinds.add(kind);
-            open(cook);
         }
         throw new AssertionError("it never came to an end: " + kinds);
     }
@@ -78,28 +79,19 @@ final class AtWork {
         cook.page().locator("section[aria-label=Acts]").waitFor();
     }
 
-    /**
-     * Lets the clock run on until it is time, in whole minutes; the rest of one is waited for where it matters.
-     *
-     * @return whether the page has to be loaded anew
-     */
-    private static boolean await(Journey cook, String id, double minutes, boolean toTheSecond) {
+    /** Lets the clock run on until it is time, in whole minutes; the rest of one is waited for where it matters. */
+    private static void await(Journey cook, String id, double minutes, boolean toTheSecond) {
         if (!toTheSecond || minutes >= 1) {
-            cook.wait((int) (toTheSecond ? minutes : Math.ceil(minutes)));
-            return false;
+            cook.moveOn((int) (toTheSecond ? minutes : Math.ceil(minutes)));
+            return;
         }
         cook.page()
                 .waitForCondition(
                         () -> minutes(next(cook, id)) <= 0, new Page.WaitForConditionOptions().setTimeout(90_000));
-        return true;
     }
 
     private static double minutes(Map<String, Object> next) {
         return ((Number) next.get("minutes")).doubleValue();
-    }
-
-    private static int entries(Map<String, Object> next) {
-        return ((Number) next.get("entries")).intValue();
     }
 
     private static void act(Journey cook, String kind, int readings) {
@@ -139,7 +131,6 @@ final class AtWork {
                     const due = page.card.due[0];
                     return {
                       stage: page.card.stage,
-                      entries: page.events.length,
                       cleanDown: !!page.cleanDown,
                       kind: due ? due.kind : null,
                       plain: !!due && !due.asks && due.becomes.length > 0,

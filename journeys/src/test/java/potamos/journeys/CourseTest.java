@@ -95,7 +95,7 @@ class CourseTest extends OnADemo {
     @Test
     void aPotThatFailsIsPlannedAroundAndTheStationReadsIt() {
         try (BrowserContext kitchen = visitor();
-                BrowserContext phone = browsers.visitor(potamos.url(), 390, 844)) {
+                BrowserContext phone = browsers.onTheLine(potamos.url(), 390, 844)) {
             Journey cook = as(kitchen, "ilse").open("/course");
             cook.tap("Something is missing").pick("What", "Vessel: K80").tap("tomorrow 17:00");
             Locator wait = cook.page().getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Wait for it"));

@@ -167,7 +167,7 @@ class FirstPotTest extends OnADemo {
 
     @Test
     void whatIsTappedWithoutAConnectionIsKeptAndSentOnce() {
-        try (BrowserContext kitchen = visitor();
+        try (BrowserContext kitchen = wanderer();
                 BrowserContext other = visitor()) {
             Journey cook = as(kitchen, "ilse").open("/batches");
             openBroad40(cook);
@@ -189,7 +189,7 @@ class FirstPotTest extends OnADemo {
 
     @Test
     void aTabletOpenedWithoutAServerShowsWhatItSawLastAndKeepsLogging() {
-        try (BrowserContext kitchen = visitor()) {
+        try (BrowserContext kitchen = wanderer()) {
             Journey cook = as(kitchen, "ilse").open("/batches");
             cook.page().evaluate("() => navigator.serviceWorker.ready");
             cook.page().waitForFunction("() => navigator.serviceWorker.controller !== null");
@@ -255,7 +255,7 @@ class FirstPotTest extends OnADemo {
 
     @Test
     void theServerKilledWhileActsAreLoggedLosesNothingAndDoublesNothing() {
-        try (BrowserContext kitchen = visitor()) {
+        try (BrowserContext kitchen = wanderer()) {
             Journey cook = as(kitchen, "tomaz").open("/batches");
             openBroad40(cook);
             int before = skims(cook);
@@ -277,7 +277,7 @@ class FirstPotTest extends OnADemo {
     @Test
     void everyPlaceIsThereForEverybody() {
         try (BrowserContext kitchen = visitor();
-                BrowserContext phone = browsers.visitor(potamos.url(), 390, 844)) {
+                BrowserContext phone = browsers.onTheLine(potamos.url(), 390, 844)) {
             Journey stranger = new Journey(kitchen.newPage()).open("/sign-in").stumblesNobody();
             stranger.page().close();
             Journey cook = as(kitchen, "ilse");

@@ -104,7 +104,7 @@ public final class Kills {
         LockSupport.parkNanos(TimeUnit.SECONDS.toNanos(1));
         on = false;
         try {
-            if (!left.await(60, TimeUnit.SECONDS)) {
+            if (!left.await(LONGEST_AWAY.toSeconds(), TimeUnit.SECONDS)) {
                 throw new IllegalStateException("an act was never acknowledged; last answers: "
                         + clients.stream().map(client -> client.heard).toList());
             }

@@ -30,8 +30,13 @@ abstract class OnADemo {
         potamos.close();
     }
 
-    /** Somebody at a tablet. */
+    /** Somebody at a tablet whose line never breaks. */
     BrowserContext visitor() {
+        return browsers.onTheLine(potamos.url(), 1280, 800);
+    }
+
+    /** Somebody at a tablet that goes on when its line breaks. */
+    BrowserContext wanderer() {
         return browsers.visitor(potamos.url(), 1280, 800);
     }
 

@@ -19,46 +19,56 @@ import potamos.server.PrivateDatabase;
 /** The packaged application in a process of its own, on a database of its own, as a kitchen would run it. */
 final class RunningPotamos implements AutoCloseable {
 
-    private static final Duration LONGEST_START = Duration.ofMinutes(2);
+    /** A shared machine has slow minutes; one that stops is noticed at once. */
+    private static final Duration LONGEST_START = Duration.ofMinutes(5);
 
     private final PrivateDatabase database;
-    private final int port;
-    private final List<String> arguments;
+    private final int port = freePort();
+    private final List<String> command;
     private Process process;
 
-    private RunningPotamos(PrivateDatabase database, int port, List<String> arguments) {
+    private RunningPotamos(PrivateDatabase database, List<String> command) {
         this.database = database;
-        this.port = port;
-        this.arguments = arguments;
+        this.command = command;
     }
 
     /** The demo kitchen at its own moment, the same for every run. */
     static RunningPotamos demo(String name) {
-        return start(name, List.of("--potamos.demo=true", "--potamos.demo-moment=2026-03-03T10:10:00Z"));
+        return started(PrivateDatabase.copyOf(Prepared.demo(), name), Prepared.DEMO);
     }
 
     /** A kitchen that nobody has made yet. */
     static RunningPotamos unmade(String name) {
-        return start(name, List.of());
+        return started(PrivateDatabase.start(name), List.of());
     }
 
-    private static RunningPotamos start(String name, List<String> arguments) {
-        RunningPotamos running = new RunningPotamos(PrivateDatabase.start(name), freePort(), arguments);
+    private static RunningPotamos started(PrivateDatabase database, List<String> arguments) {
+        List<String> command = new ArrayList<>(Prepared.command());
+        command.addAll(arguments);
+        RunningPotamos running = new RunningPotamos(database, command);
         running.up();
         return running;
     }
 
-    /** Starts the application, or starts it again after {@link #kill()}. */
+    /**
+     * Runs the application until it has ended by itself or by being told to.
+     *
+     * @param command   that runs it, with its arguments
+     * @param longest   until it is ready
+     */
+    static void once(PrivateDatabase database, List<String> command, Duration longest) {
+        RunningPotamos running = new RunningPotamos(database, command);
+        running.up(longest);
+        running.end();
+    }
+
+    /** Starts the application again after {@link #kill()}. */
     void up() {
-        Path root = PrivateDatabase.root();
-        Path log = root.resolve("journeys/target/application.log");
-        List<String> command = new ArrayList<>(List.of(
-                ProcessHandle.current().info().command().orElse("java"),
-                "-Xmx512m",
-                "-XX:TieredStopAtLevel=1",
-                "-jar",
-                root.resolve("server/target/potamos-server-app.jar").toString()));
-        command.addAll(arguments);
+        up(LONGEST_START);
+    }
+
+    private void up(Duration longest) {
+        Path log = PrivateDatabase.root().resolve("journeys/target/application.log");
         ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
         builder.environment().put("POTAMOS_DB_URL", database.url());
         builder.environment().put("POTAMOS_DB_PASSWORD", database.password());
@@ -71,14 +81,14 @@ final class RunningPotamos implements AutoCloseable {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        awaitReady();
+        awaitReady(longest);
     }
 
-    private void awaitReady() {
+    private void awaitReady(Duration longest) {
         HttpClient client = HttpClient.newHttpClient();
         HttpRequest ready = HttpRequest.newBuilder(URI.create(url() + "/actuator/health/readiness"))
                 .build();
-        long end = System.nanoTime() + LONGEST_START.toNanos();
+        long end = System.nanoTime() + longest.toNanos();
         while (System.nanoTime() < end) {
             if (!process.isAlive()) {
                 throw new IllegalStateException("the application stopped; see journeys/target/application.log");
@@ -95,16 +105,12 @@ final class RunningPotamos implements AutoCloseable {
             }
             LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(100));
         }
-        throw new IllegalStateException("the application was not ready within " + LONGEST_START);
+        throw new IllegalStateException("the application was not ready within " + longest);
     }
 
     /** Ends the application as a power cut would. */
     void kill() {
         process.destroyForcibly().onExit().join();
-    }
-
-    PrivateDatabase database() {
-        return database;
     }
 
     String url() {
@@ -113,9 +119,13 @@ final class RunningPotamos implements AutoCloseable {
 
     @Override
     public void close() {
-        process.destroy();
-        process.onExit().orTimeout(30, TimeUnit.SECONDS).join();
+        end();
         database.close();
+    }
+
+    private void end() {
+        process.destroy();
+        process.onExit().orTimeout(2, TimeUnit.MINUTES).join();
     }
 
     static int freePort() {

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -14,7 +15,7 @@ import potamos.server.PrivateDatabase;
 
 /** A demo kitchen run as a kitchen runs: by the watchdog, with a database that outlives a power cut. Its parts can be killed. */
 final class WatchedPotamos implements AutoCloseable {
-    private static final Duration LONGEST_START = Duration.ofMinutes(3);
+    private static final Duration LONGEST_START = Duration.ofMinutes(5);
 
     private final Path home;
     private final int port;
@@ -34,18 +35,11 @@ final class WatchedPotamos implements AutoCloseable {
             // in a kitchen.
             Path home = Files.createTempDirectory("potamos " + name + " ");
             Files.setPosixFilePermissions(home, PosixFilePermissions.fromString("rwx--x--x"));
-            List<String> command = new ArrayList<>(List.of(
-                    root.resolve("bin/watchdog").toString(),
-                    home.toString(),
-                    Integer.toString(port),
-                    "--",
-                    ProcessHandle.current().info().command().orElse("java"),
-                    "-Xmx512m",
-                    "-XX:TieredStopAtLevel=1",
-                    "-jar",
-                    root.resolve("server/target/potamos-server-app.jar").toString(),
-                    "--potamos.demo=true",
-                    "--potamos.demo-moment=2026-03-03T10:10:00Z"));
+            PrivateDatabase.copy(Prepared.demo(), home.resolve("db"));
+            List<String> command = new ArrayList<>(
+                    List.of(root.resolve("bin/watchdog").toString(), home.toString(), Integer.toString(port), "--"));
+            command.addAll(Prepared.command());
+            command.addAll(Prepared.DEMO);
             Process watchdog = new ProcessBuilder(command).inheritIO().start();
             WatchedPotamos potamos = new WatchedPotamos(home, port, watchdog);
             potamos.awaitStart();
@@ -105,6 +99,18 @@ final class WatchedPotamos implements AutoCloseable {
         if (Files.exists(home.resolve("app.pid")) || Files.exists(home.resolve("db/mariadb.pid"))) {
             throw new IllegalStateException("the watchdog has left something running; see " + home);
         }
+        keepLog();
         PrivateDatabase.delete(home);
+    }
+
+    /** What the application said is worth keeping when a journey through it failed. */
+    private void keepLog() {
+        Path kept = PrivateDatabase.root().resolve("journeys/target/watched.log");
+        try {
+            Files.createDirectories(kept.getParent());
+            Files.copy(home.resolve("console.log"), kept, StandardCopyOption.REPLACE_EXISTING);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

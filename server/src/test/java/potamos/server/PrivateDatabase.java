@@ -31,6 +31,22 @@ public final class PrivateDatabase implements AutoCloseable {
         return database;
     }
 
+    /** Starts one that is as another is which lies in a folder and does not run. */
+    public static PrivateDatabase copyOf(Path other, String name) {
+        Path root = root();
+        PrivateDatabase database =
+                new PrivateDatabase(root, root.resolve(".potamos").resolve(name));
+        database.run("remove");
+        database.run("copy", other.toString());
+        database.up();
+        return database;
+    }
+
+    /** Makes a folder as another is, for a database that somebody else starts. */
+    public static void copy(Path other, Path folder) {
+        new PrivateDatabase(root(), folder).run("copy", other.toString());
+    }
+
     /** The top of the checkout, from wherever the tests were started. */
     public static Path root() {
         Path at = Path.of("").toAbsolutePath();
@@ -45,7 +61,7 @@ public final class PrivateDatabase implements AutoCloseable {
 
     /** Starts it again after {@link #down()}, on the same port with the same rows. */
     public void up() {
-        port = run("start").trim();
+        port = run("start", "--fast").trim();
     }
 
     /** Stops it as a fault would: whoever is connected notices. */
@@ -90,12 +106,10 @@ public final class PrivateDatabase implements AutoCloseable {
         run("remove");
     }
 
-    private String run(String act) {
+    private String run(String act, String... arguments) {
         try {
             List<String> command = new ArrayList<>(List.of(script.toString(), act, folder.toString()));
-            if (act.equals("start")) {
-                command.add("--fast");
-            }
+            command.addAll(List.of(arguments));
             Process process = new ProcessBuilder(command)
                     .redirectError(ProcessBuilder.Redirect.INHERIT)
                     .start();
