@@ -29,8 +29,13 @@ class FaultsTest {
 
     @AfterAll
     void stop() {
-        browsers.close();
-        potamos.close();
+        // Either may not have started.
+        if (browsers != null) {
+            browsers.close();
+        }
+        if (potamos != null) {
+            potamos.close();
+        }
     }
 
     @Test

@@ -58,7 +58,9 @@ class MemoryTest {
 
     @AfterAll
     void stop() {
-        potamos.close();
+        if (potamos != null) {
+            potamos.close();
+        }
     }
 
     private HttpResponse<byte[]> get(String path) {

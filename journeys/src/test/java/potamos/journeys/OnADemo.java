@@ -26,8 +26,13 @@ abstract class OnADemo {
 
     @AfterAll
     void stop() {
-        browsers.close();
-        potamos.close();
+        // Either may not have started.
+        if (browsers != null) {
+            browsers.close();
+        }
+        if (potamos != null) {
+            potamos.close();
+        }
     }
 
     /** Somebody at a tablet whose line never breaks. */

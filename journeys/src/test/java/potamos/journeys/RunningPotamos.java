@@ -46,20 +46,29 @@ final class RunningPotamos implements AutoCloseable {
         List<String> command = new ArrayList<>(Prepared.command());
         command.addAll(arguments);
         RunningPotamos running = new RunningPotamos(database, command);
-        running.up();
+        try {
+            running.up();
+        } catch (RuntimeException notReady) {
+            // What nobody stops takes the machine from all that follows.
+            running.close();
+            throw notReady;
+        }
         return running;
     }
 
     /**
-     * Runs the application until it has ended by itself or by being told to.
+     * Runs the application until it is ready, and ends it in order.
      *
-     * @param command   that runs it, with its arguments
-     * @param longest   until it is ready
+     * @param command that runs it, with its arguments
+     * @param longest until it is ready
      */
     static void once(PrivateDatabase database, List<String> command, Duration longest) {
         RunningPotamos running = new RunningPotamos(database, command);
-        running.up(longest);
-        running.end();
+        try {
+            running.up(longest);
+        } finally {
+            running.end();
+        }
     }
 
     /** Starts the application again after {@link #kill()}. */

@@ -42,7 +42,13 @@ final class WatchedPotamos implements AutoCloseable {
             command.addAll(Prepared.DEMO);
             Process watchdog = new ProcessBuilder(command).inheritIO().start();
             WatchedPotamos potamos = new WatchedPotamos(home, port, watchdog);
-            potamos.awaitStart();
+            try {
+                potamos.awaitStart();
+            } catch (RuntimeException notReady) {
+                // What nobody stops takes the machine from all that follows.
+                potamos.close();
+                throw notReady;
+            }
             return potamos;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -53,7 +59,7 @@ final class WatchedPotamos implements AutoCloseable {
         long end = System.nanoTime() + LONGEST_START.toNanos();
         while (!Files.exists(home.resolve("ready"))) {
             if (!watchdog.isAlive() || System.nanoTime() > end) {
-                throw new IllegalStateException("the kitchen did not start; see " + home);
+                throw new IllegalStateException("the kitchen did not start; see journeys/target/watched.log");
             }
             LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(200));
         }
@@ -95,20 +101,23 @@ final class WatchedPotamos implements AutoCloseable {
     @Override
     public void close() {
         watchdog.destroy();
-        watchdog.onExit().orTimeout(60, TimeUnit.SECONDS).join();
+        watchdog.onExit().orTimeout(2, TimeUnit.MINUTES).join();
+        keepLog();
         if (Files.exists(home.resolve("app.pid")) || Files.exists(home.resolve("db/mariadb.pid"))) {
             throw new IllegalStateException("the watchdog has left something running; see " + home);
         }
-        keepLog();
         PrivateDatabase.delete(home);
     }
 
     /** What the application said is worth keeping when a journey through it failed. */
     private void keepLog() {
+        Path said = home.resolve("console.log");
         Path kept = PrivateDatabase.root().resolve("journeys/target/watched.log");
         try {
-            Files.createDirectories(kept.getParent());
-            Files.copy(home.resolve("console.log"), kept, StandardCopyOption.REPLACE_EXISTING);
+            if (Files.exists(said)) {
+                Files.createDirectories(kept.getParent());
+                Files.copy(said, kept, StandardCopyOption.REPLACE_EXISTING);
+            }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
