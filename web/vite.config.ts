@@ -37,7 +37,7 @@ export default defineConfig({
     environment: 'jsdom',
     globals: false,
     setupFiles: ['src/testing/setup.ts'],
-    // A page's modules are loaded once for all tests: loading them for each file again took twice as long as the tests themselves.
+    // A page's modules are loaded once for all tests: loading them for each file again took more of the processor than the tests themselves.
     pool: 'threads',
     isolate: false,
     // By itself it leaves a core free, which on a machine with two is half of it.
