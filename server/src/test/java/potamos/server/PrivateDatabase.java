@@ -23,22 +23,25 @@ public final class PrivateDatabase implements AutoCloseable {
 
     /** Starts one under a folder of the checkout's {@code .potamos}, empty of what an earlier run left. */
     public static PrivateDatabase start(String name) {
-        Path root = root();
-        PrivateDatabase database =
-                new PrivateDatabase(root, root.resolve(".potamos").resolve(name));
-        database.run("remove");
+        PrivateDatabase database = removed(name);
         database.up();
         return database;
     }
 
     /** Starts one that is as another is which lies in a folder and does not run. */
     public static PrivateDatabase copyOf(Path other, String name) {
+        PrivateDatabase database = removed(name);
+        database.run("copy", other.toString());
+        database.up();
+        return database;
+    }
+
+    /** One of ours, with what an earlier run left of it stopped and thrown away. */
+    private static PrivateDatabase removed(String name) {
         Path root = root();
         PrivateDatabase database =
                 new PrivateDatabase(root, root.resolve(".potamos").resolve(name));
         database.run("remove");
-        database.run("copy", other.toString());
-        database.up();
         return database;
     }
 
