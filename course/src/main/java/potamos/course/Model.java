@@ -12,7 +12,9 @@ import com.google.ortools.sat.Literal;
 import com.google.ortools.util.Domain;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
@@ -20,8 +22,11 @@ import potamos.core.course.Puzzle;
 
 /**
  * A puzzle as a constraint model. Every batch has one start and a truth for each way of making it; things are intervals that are there where their way is.
- * Ice is not in it, nor are clean-downs and the heats of ovens until they matter ({@link #keepApart}): what the model allows is never less than what the
+ * Ice is not in it, nor are clean-downs until they matter ({@link #keepApart}): what the model allows is never less than what the
  * kitchen does, so that its bounds hold.
+ *
+ * <p>It may be of the first hours alone: what is wanted later is not asked for then, and a batch that would be for both is there with what is wanted sooner.
+ * That asks for less than the whole does, so that fewer litres cannot come late of the whole.
  */
 final class Model {
 
@@ -32,84 +37,98 @@ final class Model {
     private final CpModel model = new CpModel();
     private final List<IntVar> starts = new ArrayList<>();
     private final List<List<BoolVar>> made = new ArrayList<>();
-    private final List<BoolVar> left = new ArrayList<>();
+    private final List<Asking> asking = new ArrayList<>();
     private final LinearExprBuilder late = LinearExpr.newBuilder();
     private final LinearExprBuilder count = LinearExpr.newBuilder();
-    private final Set<Integer> vessels = new HashSet<>();
+    private final long until;
 
+    /** Of all of it. */
     Model(Puzzle puzzle) {
+        this(puzzle, Long.MAX_VALUE);
+    }
+
+    /** @param until in seconds from now: what is wanted later is not asked for */
+    Model(Puzzle puzzle, long until) {
         this.puzzle = puzzle;
-        List<List<Literal>> makers = new ArrayList<>();
-        for (Puzzle.Part part : puzzle.parts()) {
-            BoolVar leave = model.newBoolVar("");
-            left.add(leave);
-            makers.add(new ArrayList<>(List.of(leave)));
-            late.addTerm(leave, weight(part) * Puzzle.NEVER_S);
-        }
-        List<List<IntervalVar>> intervals = new ArrayList<>();
-        List<List<Long>> amounts = new ArrayList<>();
-        puzzle.resources().forEach(resource -> {
-            intervals.add(new ArrayList<>());
-            amounts.add(new ArrayList<>());
-        });
+        this.until = until;
+        puzzle.parts().forEach(part -> asking.add(new Asking(part)));
+        List<List<Taken>> taken = new ArrayList<>();
+        puzzle.resources().forEach(resource -> taken.add(new ArrayList<>()));
         for (Puzzle.Batch batch : puzzle.batches()) {
-            batch(batch, makers, intervals, amounts);
+            batch(batch, taken);
         }
-        makers.forEach(model::addExactlyOne);
+        asking.forEach(Asking::closed);
         for (int r = 0; r < puzzle.resources().size(); r++) {
-            resource(puzzle.resources().get(r), intervals.get(r), amounts.get(r));
+            resource(puzzle.resources().get(r), taken.get(r));
         }
+    }
+
+    /** A part: what makes it, and how late. */
+    private final class Asking {
+        private final BoolVar left = model.newBoolVar("");
+        private final IntVar lateness = model.newIntVar(0, Puzzle.NEVER_S, "");
+        private final List<Literal> makers = new ArrayList<>(List.of(left));
+        private final LinearExprBuilder atLeast = LinearExpr.newBuilder().addTerm(left, Puzzle.NEVER_S);
+        private final Puzzle.Part part;
+
+        private Asking(Puzzle.Part part) {
+            this.part = part;
+            late.addTerm(lateness, asked(part) ? weight(part) : 0);
+        }
+
+        private void madeBy(BoolVar way, Puzzle.Option option, IntVar start) {
+            makers.add(way);
+            long offset = option.takes() - part.by();
+            atLeast.addTerm(way, Math.max(0, option.starts().get(0).first() + offset));
+            model.addGreaterOrEqual(lateness, LinearExpr.affine(start, 1, offset))
+                    .onlyEnforceIf(way);
+        }
+
+        /** What not even the first start of a way brings in time is told with all ways together, so that a bound knows of it. */
+        private void closed() {
+            model.addExactlyOne(makers);
+            model.addGreaterOrEqual(lateness, atLeast);
+        }
+    }
+
+    private boolean asked(Puzzle.Part part) {
+        return part.by() <= until;
+    }
+
+    private List<Integer> asked(Puzzle.Batch batch) {
+        return batch.parts().stream()
+                .filter(part -> asked(puzzle.parts().get(part)))
+                .toList();
     }
 
     private static long weight(Puzzle.Part part) {
         return (long) Math.floor(part.weighted() * STEPS_PER_L + 0.5);
     }
 
-    private void batch(
-            Puzzle.Batch batch,
-            List<List<Literal>> makers,
-            List<List<IntervalVar>> intervals,
-            List<List<Long>> amounts) {
+    private void batch(Puzzle.Batch batch, List<List<Taken>> taken) {
+        List<Integer> parts = asked(batch);
+        if (parts.isEmpty()) {
+            starts.add(model.newConstant(0));
+            made.add(List.of());
+            return;
+        }
         IntVar start = model.newIntVarFromDomain(domain(batch.options().stream()), "");
         starts.add(start);
         List<BoolVar> ways = new ArrayList<>();
-        // Beyond what its way is late at least.
-        List<IntVar> lateness = batch.parts().stream()
-                .map(part -> model.newIntVar(0, Puzzle.NEVER_S, ""))
-                .toList();
+        Map<Puzzle.Thing, List<BoolVar>> waysWith = new LinkedHashMap<>();
         for (Puzzle.Option option : batch.options()) {
             BoolVar way = model.newBoolVar("");
             ways.add(way);
             count.addTerm(way, 1);
             model.addLinearExpressionInDomain(start, domain(Stream.of(option))).onlyEnforceIf(way);
-            for (int i = 0; i < batch.parts().size(); i++) {
-                Puzzle.Part part = puzzle.parts().get(batch.parts().get(i));
-                long offset = option.takes() - part.by();
-                // Told with the way, so that a bound knows of it: what not even its first start brings in time.
-                long atLeast = Math.max(0, option.starts().get(0).first() + offset);
-                late.addTerm(way, atLeast * weight(part));
-                model.addGreaterOrEqual(lateness.get(i), LinearExpr.affine(start, 1, offset - atLeast))
-                        .onlyEnforceIf(way);
-            }
-            vessels.add(option.vessel().resource());
-            for (Puzzle.Thing thing : option.things()) {
-                intervals
-                        .get(thing.resource())
-                        .add(model.newOptionalIntervalVar(
-                                LinearExpr.affine(start, 1, thing.from()),
-                                LinearExpr.constant(thing.to() - thing.from()),
-                                LinearExpr.affine(start, 1, thing.to()),
-                                way,
-                                ""));
-                amounts.get(thing.resource()).add((long) thing.amount());
-            }
-            batch.parts().forEach(part -> makers.get(part).add(way));
+            parts.forEach(part -> asking.get(part).madeBy(way, option, start));
+            option.things()
+                    .forEach(thing -> waysWith.computeIfAbsent(thing, same -> new ArrayList<>())
+                            .add(way));
         }
         made.add(ways);
-        for (int i = 0; i < batch.parts().size(); i++) {
-            late.addTerm(
-                    lateness.get(i), weight(puzzle.parts().get(batch.parts().get(i))));
-        }
+        waysWith.forEach((thing, its) ->
+                taken.get(thing.resource()).add(new Taken(thing, made.size() - 1, interval(start, thing, its))));
     }
 
     private static Domain domain(Stream<Puzzle.Option> options) {
@@ -118,17 +137,40 @@ final class Model {
                 .toArray());
     }
 
-    private void resource(Puzzle.Resource resource, List<IntervalVar> intervals, List<Long> amounts) {
+    /** A thing as a batch takes it, in whichever of its ways. */
+    private record Taken(Puzzle.Thing thing, int batch, IntervalVar interval) {}
+
+    /** Ways that take a thing for the same time of the batch take it together: most differ in one thing alone. */
+    private IntervalVar interval(IntVar start, Puzzle.Thing thing, List<BoolVar> ways) {
+        BoolVar any = ways.get(0);
+        if (ways.size() > 1) {
+            any = model.newBoolVar("");
+            model.addMaxEquality(any, ways);
+        }
+        return model.newOptionalIntervalVar(
+                LinearExpr.affine(start, 1, thing.from()),
+                LinearExpr.constant(thing.to() - thing.from()),
+                LinearExpr.affine(start, 1, thing.to()),
+                any,
+                "");
+    }
+
+    private void resource(Puzzle.Resource resource, List<Taken> all) {
         if (resource.there() == 1 && resource.taken().isEmpty()) {
-            model.addNoOverlap(intervals);
+            model.addNoOverlap(all.stream().map(Taken::interval).toList());
             return;
         }
         CumulativeConstraint together = model.addCumulative(resource.there());
-        for (int i = 0; i < intervals.size(); i++) {
-            together.addDemand(intervals.get(i), amounts.get(i));
-        }
+        all.forEach(one -> together.addDemand(one.interval(), one.thing().amount()));
         for (Puzzle.Thing taken : resource.taken()) {
             together.addDemand(model.newFixedInterval(taken.from(), taken.to() - taken.from(), ""), taken.amount());
+        }
+        for (int i = 0; i < all.size(); i++) {
+            for (Taken other : all.subList(i + 1, all.size())) {
+                if (all.get(i).batch() != other.batch() && all.get(i).thing().excludes(other.thing())) {
+                    model.addNoOverlap(List.of(all.get(i).interval(), other.interval()));
+                }
+            }
         }
     }
 
@@ -137,11 +179,31 @@ final class Model {
         model.minimize(late);
     }
 
-    /** From here on batches count, with no more litres late than were found. */
-    void forFewest(CpSolver found) {
-        model.addLessOrEqual(late, (long) found.objectiveValue());
+    /** From here on batches count, with no more litres late than so many. */
+    void forFewest(long mostLate) {
+        model.addLessOrEqual(late, mostLate);
         model.clearObjective();
         model.minimize(count);
+    }
+
+    /** Litres late of some choices, as the model counts them. */
+    long late(List<Puzzle.Choice> choices) {
+        long sum = 0;
+        Set<Integer> met = new HashSet<>();
+        for (Puzzle.Choice choice : choices) {
+            for (int part : asked(puzzle.batches().get(choice.batch()))) {
+                long after = choice.start()
+                        + option(choice).takes()
+                        - puzzle.parts().get(part).by();
+                sum += weight(puzzle.parts().get(part)) * Math.max(0, after);
+                met.add(part);
+            }
+        }
+        for (int part = 0; part < puzzle.parts().size(); part++) {
+            Puzzle.Part one = puzzle.parts().get(part);
+            sum += asked(one) && !met.contains(part) ? weight(one) * Puzzle.NEVER_S : 0;
+        }
+        return sum;
     }
 
     static double litres(double objective) {
@@ -151,7 +213,7 @@ final class Model {
     /** Where to look first. */
     void hint(List<Puzzle.Choice> choices) {
         model.clearHints();
-        boolean[] met = new boolean[left.size()];
+        boolean[] met = new boolean[asking.size()];
         for (int b = 0; b < made.size(); b++) {
             int batch = b;
             var choice = choices.stream().filter(c -> c.batch() == batch).findFirst();
@@ -161,13 +223,13 @@ final class Model {
                         made.get(b).get(o),
                         choice.filter(c -> c.option() == option).isPresent());
             }
-            choice.ifPresent(c -> {
+            choice.filter(c -> !made.get(batch).isEmpty()).ifPresent(c -> {
                 model.addHint(starts.get(batch), c.start());
                 puzzle.batches().get(batch).parts().forEach(part -> met[part] = true);
             });
         }
         for (int part = 0; part < met.length; part++) {
-            model.addHint(left.get(part), !met[part]);
+            model.addHint(asking.get(part).left, !met[part]);
         }
     }
 
@@ -183,13 +245,8 @@ final class Model {
         return choices;
     }
 
-    /** Two things that two batches may not have at once, or not without so much time between. */
-    private interface Clash {
-        boolean of(Puzzle.Thing one, Puzzle.Thing other);
-    }
-
     /**
-     * Keeps batches apart that follow each other in a vessel without having it cleaned down between, or that want one oven at two heats at once.
+     * Keeps batches apart that follow each other in a vessel without having it cleaned down between.
      *
      * @return whether there were any
      */
@@ -197,65 +254,46 @@ final class Model {
         boolean any = false;
         for (Puzzle.Choice before : choices) {
             for (Puzzle.Choice after : choices) {
-                if (before.start() > after.start() || before.batch() == after.batch()) {
-                    continue;
+                if (before.start() <= after.start() && before.batch() != after.batch() && unclean(before, after)) {
+                    keepApart(before.batch(), after.batch());
+                    any = true;
                 }
-                any |= keepApart(before, after, this::sameVessel, true);
-                any |= keepApart(before, after, Puzzle.Thing::excludes, false);
             }
         }
         return any;
     }
 
-    private boolean sameVessel(Puzzle.Thing one, Puzzle.Thing other) {
-        return one.resource() == other.resource() && vessels.contains(one.resource());
-    }
-
-    private boolean keepApart(Puzzle.Choice before, Puzzle.Choice after, Clash clash, boolean cleaned) {
-        long more = cleaned ? puzzle.cleaning(before.batch(), after.batch()) : 0;
-        boolean apart = option(before).things().stream()
-                .allMatch(one -> option(after).things().stream()
-                        .noneMatch(other -> clash.of(one, other)
-                                && before.start() + one.from() < after.start() + other.to()
-                                && after.start() + other.from() < before.start() + one.to() + more));
-        if (!apart) {
-            keepApart(before.batch(), after.batch(), clash, cleaned);
-        }
-        return !apart;
+    private boolean unclean(Puzzle.Choice before, Puzzle.Choice after) {
+        Puzzle.Thing one = option(before).vessel();
+        Puzzle.Thing other = option(after).vessel();
+        return one.resource() == other.resource()
+                && after.start() + other.from()
+                        < before.start() + one.to() + puzzle.cleaning(before.batch(), after.batch());
     }
 
     /** In whichever order they come, and in whichever way each is made. */
-    private void keepApart(int one, int other, Clash clash, boolean cleaned) {
+    private void keepApart(int one, int other) {
         BoolVar inThisOrder = model.newBoolVar("");
         List<Puzzle.Option> ones = puzzle.batches().get(one).options();
         List<Puzzle.Option> others = puzzle.batches().get(other).options();
         for (int i = 0; i < ones.size(); i++) {
             for (int j = 0; j < others.size(); j++) {
-                Literal[] both = {made.get(one).get(i), made.get(other).get(j)};
-                for (Puzzle.Thing first : ones.get(i).things()) {
-                    for (Puzzle.Thing second : others.get(j).things()) {
-                        if (clash.of(first, second)) {
-                            follows(one, first, other, second, cleaned, both, inThisOrder);
-                            follows(other, second, one, first, cleaned, both, inThisOrder.not());
-                        }
-                    }
+                Puzzle.Thing first = ones.get(i).vessel();
+                Puzzle.Thing second = others.get(j).vessel();
+                if (first.resource() == second.resource()) {
+                    Literal[] both = {made.get(one).get(i), made.get(other).get(j)};
+                    follows(one, first, other, second, both, inThisOrder);
+                    follows(other, second, one, first, both, inThisOrder.not());
                 }
             }
         }
     }
 
     private void follows(
-            int before,
-            Puzzle.Thing first,
-            int after,
-            Puzzle.Thing second,
-            boolean cleaned,
-            Literal[] both,
-            Literal order) {
-        long more = cleaned ? puzzle.cleaning(before, after) : 0;
+            int before, Puzzle.Thing first, int after, Puzzle.Thing second, Literal[] both, Literal order) {
         model.addGreaterOrEqual(
                         LinearExpr.affine(starts.get(after), 1, second.from()),
-                        LinearExpr.affine(starts.get(before), 1, first.to() + more))
+                        LinearExpr.affine(starts.get(before), 1, first.to() + puzzle.cleaning(before, after)))
                 .onlyEnforceIf(new Literal[] {both[0], both[1], order});
     }
 

@@ -3,10 +3,10 @@ package potamos.course;
 import com.google.ortools.sat.CpSolver;
 import com.google.ortools.sat.CpSolverStatus;
 import java.time.Duration;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -20,6 +20,9 @@ import potamos.core.course.Values;
  * gives has passed the core's own check, and is never worse than what the core lays by itself.
  */
 public final class Search {
+
+    /** The hours in which anything comes late come first, for there are few calls in them and what is late there is late of the whole. */
+    private static final double SHARE_FOR_KNOT = 0.4;
 
     /** Litres late come first; what is left of the time goes to the batches. */
     private static final double SHARE_FOR_LATE = 0.75;
@@ -110,36 +113,74 @@ public final class Search {
                     OptionalDouble.of(byItself.course().values().lateL()),
                     OptionalDouble.of(0));
         }
+        Untied untied = untied(puzzle, byItself, left);
         Model model = new Model(puzzle);
-        model.forLate();
-        model.hint(puzzle.choices(byItself.course()));
-        Optional<Round> late = best(model, left, SHARE_FOR_LATE);
+        Optional<Round> late = fewestLate(model, puzzle.choices(untied.laid().course()), untied.bound(), left);
+        double bound = Math.max(untied.bound(), late.map(Round::bound).orElse(0.0));
+        double lateBound = Model.litres(bound) + puzzle.lateAnyway();
         if (late.isEmpty()) {
-            return constructive(byItself);
+            return untied.looked()
+                    ? new Found(untied.laid(), How.WITHIN, OptionalDouble.of(lateBound), OptionalDouble.empty())
+                    : constructive(byItself);
         }
-        double lateBound = Model.litres(late.get().solver().bestObjectiveBound()) + puzzle.lateAnyway();
         Round round = late.get();
         OptionalDouble fewest = OptionalDouble.empty();
         if (left.seconds() > LEAST_S) {
-            model.forFewest(round.solver());
+            model.forFewest(round.reached());
             model.hint(round.choices());
             Optional<Round> few = best(model, left, 1);
             if (few.isPresent()) {
                 round = few.get();
-                fewest = OptionalDouble.of(
-                        begun.drafts().size() + Math.ceil(round.solver().bestObjectiveBound() - 1e-6));
+                fewest = OptionalDouble.of(begun.drafts().size() + Math.ceil(round.bound() - 1e-6));
             }
         }
-        Stream<Constructive.Laid> found =
-                Stream.of(late.get().choices(), round.choices()).distinct().map(puzzle::answer);
-        Constructive.Laid laid = Stream.concat(Stream.of(byItself), found)
-                .min(Comparator.comparing(one -> one.course().values()))
-                .orElseThrow();
+        Constructive.Laid laid = Stream.of(late.get().choices(), round.choices())
+                .distinct()
+                .map(puzzle::answer)
+                .reduce(untied.laid(), Search::better);
         boolean proven = late.get().proven()
                 && laid.course().values().lateL() <= lateBound + Values.A_DROP_L
                 && fewest.isPresent()
                 && thatCount(laid.course()) <= fewest.getAsDouble();
         return new Found(laid, proven ? How.PROVEN : How.WITHIN, OptionalDouble.of(lateBound), fewest);
+    }
+
+    /**
+     * The hours looked at in which anything comes late.
+     *
+     * @param laid    the better of the course that there was and what comes of them
+     * @param bound   for the model: no course has less late
+     * @param looked  whether the solver found anything in its time; there may have been nothing to look at
+     */
+    private record Untied(Constructive.Laid laid, double bound, boolean looked) {}
+
+    private Untied untied(Puzzle puzzle, Constructive.Laid byItself, Left left) {
+        OptionalLong lastLate = puzzle.lastLate(byItself.course());
+        Optional<Round> found = Optional.empty();
+        if (lastLate.isPresent()) {
+            Model knot = new Model(puzzle, lastLate.getAsLong());
+            knot.forLate();
+            knot.hint(puzzle.choices(byItself.course()));
+            found = best(knot, left, SHARE_FOR_KNOT);
+        }
+        return found.map(round -> new Untied(better(byItself, puzzle.answer(round.choices())), round.bound(), true))
+                .orElse(new Untied(byItself, 0, false));
+    }
+
+    /** Nothing is looked for where what there is reaches the bound. */
+    private Optional<Round> fewestLate(Model model, List<Puzzle.Choice> there, double bound, Left left) {
+        long reached = model.late(there);
+        if (reached <= bound) {
+            return Optional.of(new Round(there, reached, bound, true));
+        }
+        model.forLate();
+        model.hint(there);
+        return best(model, left, SHARE_FOR_LATE);
+    }
+
+    /** The first of them where neither is. */
+    private static Constructive.Laid better(Constructive.Laid one, Constructive.Laid other) {
+        return other.course().values().compareTo(one.course().values()) < 0 ? other : one;
     }
 
     /** Batches that bring a call anything before it is as late as never; those beyond cost no litres, whether they are made or not. */
@@ -161,12 +202,20 @@ public final class Search {
         double seconds();
     }
 
-    private record Round(CpSolver solver, List<Puzzle.Choice> choices, boolean proven) {}
+    /**
+     * What was chosen.
+     *
+     * @param reached of what the model looked for
+     * @param bound   of the same
+     * @param proven  whether nothing is better, and nothing has to be kept apart
+     */
+    private record Round(List<Puzzle.Choice> choices, long reached, double bound, boolean proven) {}
 
     /** Solved until nothing has to be kept apart any more, or the time is over. */
     private Optional<Round> best(Model model, Left left, double share) {
         double until = left.seconds() * (1 - share);
         Optional<Round> best = Optional.empty();
+        double bound = 0;
         for (int i = 0; i < MOST_ROUNDS && left.seconds() - until > LEAST_S; i++) {
             CpSolver solver = new CpSolver();
             // Trying out every truth beforehand takes longer here than all the rest.
@@ -182,7 +231,10 @@ public final class Search {
             }
             List<Puzzle.Choice> choices = model.choices(solver);
             boolean apart = !model.keepApart(choices);
-            best = Optional.of(new Round(solver, choices, apart && status == CpSolverStatus.OPTIMAL));
+            // What was sure before more had to be kept apart is sure still.
+            bound = Math.max(bound, solver.bestObjectiveBound());
+            best = Optional.of(new Round(
+                    choices, (long) solver.objectiveValue(), bound, apart && status == CpSolverStatus.OPTIMAL));
             if (apart) {
                 break;
             }

@@ -5,21 +5,21 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Volume;
 
 /**
  * Lays a course without looking for the best: from the shelf first, calls of one stock joined, each batch as late as it is surely ready, in the smallest
- * vessel that takes it; the best of a few orders. It always has an answer, and says what cannot be met and why.
+ * vessel that takes it; the best of a few orders, and of the best of them once more with those first that came late. It always has an answer, and says what
+ * cannot be met and why.
  */
 public final class Constructive {
 
@@ -67,10 +67,25 @@ public final class Constructive {
                 Comparator.comparing(Wanted::by),
                 Comparator.comparing(Wanted::weight).reversed().thenComparing(Wanted::by),
                 Comparator.comparing(Wanted::litres).reversed().thenComparing(Wanted::by));
-        return orders.stream()
-                .map(this::inOrder)
-                .min(Comparator.comparing(laid -> laid.course().values()))
+        Tried best = orders.stream()
+                .map(this::tried)
+                .min(Comparator.comparing(Tried::values))
                 .orElseThrow();
+        Set<String> late = best.laid.course().late();
+        if (late.isEmpty()) {
+            return best.laid;
+        }
+        Comparator<Wanted> lateFirst = Comparator.comparing((Wanted wanted) -> !wanted.isForAny(late));
+        Tried again = tried(lateFirst.thenComparing(best.order));
+        return again.values.compareTo(best.values) < 0 ? again.laid : best.laid;
+    }
+
+    /** What an order comes to, and how good that is. */
+    private record Tried(Comparator<Wanted> order, Laid laid, Values values) {}
+
+    private Tried tried(Comparator<Wanted> order) {
+        Laid laid = inOrder(order);
+        return new Tried(order, laid, laid.course().values());
     }
 
     private Laid inOrder(Comparator<Wanted> order) {
@@ -103,7 +118,7 @@ public final class Constructive {
 
     /** What is left of each call when the shelf has given what it may, the oldest first. */
     List<Wanted.Part> offTheShelf(List<Allocation> allocations, Map<String, String> why) {
-        Stock stock = new Stock(allocations);
+        Supply stock = new Supply(begun, allocations);
         return latePinned(stock.gives(why), stock, why);
     }
 
@@ -115,64 +130,12 @@ public final class Constructive {
     Laid around(List<Allocation> given) {
         List<Allocation> allocations = new ArrayList<>(given);
         Map<String, String> why = new LinkedHashMap<>();
-        List<Wanted.Part> open = new Stock(allocations).gives(why);
+        List<Wanted.Part> open = new Supply(begun, allocations).gives(why);
         return completed(open, new ArrayList<>(begun.drafts()), allocations, why);
     }
 
-    /** What lots and pinned batches have left, the oldest first, beyond what is given already; more is added to that. */
-    private final class Stock {
-        private final List<Lot> oldest =
-                begun.supply().stream().sorted(Comparator.comparing(Lot::useBy)).toList();
-        private final Map<String, Double> left = new HashMap<>();
-        private final Map<String, Double> got = new HashMap<>();
-        private final List<Allocation> allocations;
-
-        private Stock(List<Allocation> allocations) {
-            this.allocations = allocations;
-            oldest.forEach(lot -> left.put(lot.id(), lot.litres().litres()));
-            allocations.forEach(given -> {
-                left.merge(given.from(), -given.litres().litres(), Double::sum);
-                got.merge(given.call(), given.litres().litres(), Double::sum);
-            });
-        }
-
-        /** To each call in its order what is there in time; what is missing then and can be made. */
-        private List<Wanted.Part> gives(Map<String, String> why) {
-            List<Wanted.Part> open = new ArrayList<>();
-            for (Call call : begun.calls().stream()
-                    .sorted(Comparator.comparing(Call::by))
-                    .toList()) {
-                double missing = gives(
-                        call,
-                        call.litres().litres() - got.getOrDefault(call.id(), 0.0),
-                        lot -> !lot.from().isAfter(call.by()));
-                Optional<String> refused = call.needs().refused(call.formula());
-                if (missing > call.unmissedL() && refused.isPresent()) {
-                    why.put(call.id(), refused.get());
-                } else if (missing > call.unmissedL()) {
-                    open.add(new Wanted.Part(call, missing));
-                }
-            }
-            return open;
-        }
-
-        /** Gives a call what it may have of some lots; what is still missing then. */
-        private double gives(Call call, double litres, Predicate<Lot> which) {
-            double missing = litres;
-            for (Lot lot : oldest.stream().filter(which).toList()) {
-                double gives = lot.refusedFor(call).isEmpty() ? Math.min(missing, left.get(lot.id())) : 0;
-                if (gives > LEAST_L || gives > 0 && gives >= missing) {
-                    allocations.add(new Allocation(call.id(), lot.id(), Volume.ofLitres(gives)));
-                    left.merge(lot.id(), -gives, Double::sum);
-                    missing -= gives;
-                }
-            }
-            return missing;
-        }
-    }
-
     /** What somebody wants where it is comes late for a call rather than that the call is made a second time. */
-    private List<Wanted.Part> latePinned(List<Wanted.Part> open, Stock stock, Map<String, String> why) {
+    private List<Wanted.Part> latePinned(List<Wanted.Part> open, Supply stock, Map<String, String> why) {
         Set<String> pinned = begun.drafts().stream().map(Draft::id).collect(Collectors.toSet());
         List<Wanted.Part> still = new ArrayList<>();
         for (Wanted.Part part : open) {
@@ -254,8 +217,9 @@ public final class Constructive {
 
     /** One that neither a lot nor a batch that is pinned has already. */
     String idBeside(List<Draft> drafts) {
-        Set<String> taken =
-                begun.with(drafts, List.of()).supply().stream().map(Lot::id).collect(Collectors.toSet());
+        Set<String> taken = Stream.concat(
+                        begun.lots().stream().map(Lot::id), drafts.stream().map(Draft::id))
+                .collect(Collectors.toSet());
         return IntStream.iterate(drafts.size() + 1, n -> n + 1)
                 .mapToObj(n -> "batch-" + n)
                 .filter(id -> !taken.contains(id))

@@ -6,9 +6,11 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import potamos.core.batch.Stage;
@@ -138,6 +140,16 @@ public record Course(
                 .filter(a -> supply.containsKey(a.from()) && wanted.containsKey(a.call()))
                 .map(a -> new Served(wanted.get(a.call()), supply.get(a.from()), a.litres()))
                 .toList();
+    }
+
+    /** Calls of which anything comes late or never, by id. */
+    Set<String> late() {
+        Set<String> late = new HashSet<>();
+        unmet().forEach(unmet -> late.add(unmet.call().id()));
+        served().stream()
+                .filter(one -> one.spare().isNegative())
+                .forEach(one -> late.add(one.call().id()));
+        return late;
     }
 
     /** When the first of the calls is due that drafts, by id, serve together; nothing where they serve none. */

@@ -10,13 +10,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
-import java.util.stream.LongStream;
-import java.util.stream.Stream;
 import potamos.core.formula.Formula;
-import potamos.core.quantity.Temperature;
 import potamos.core.safety.Keeping;
 
 /**
@@ -31,23 +29,19 @@ public final class Puzzle {
     /** From so much lateness on, litres count as if they never came. */
     public static final long NEVER_S = Course.NEVER.toSeconds();
 
-    /** What an oven is set to, to a tenth of a degree. */
-    private static final int HEAT_STEPS = 10;
-
     /** More calls are not made in one batch: they would be days apart. */
     private static final int MOST_TOGETHER = 6;
 
     private final Course begun;
     private final Constructive constructive;
     private final BooleanSupplier enough;
-    private boolean whole = true;
+    private volatile boolean whole = true;
     private final Diary standing;
     private final List<Allocation> fromShelf = new ArrayList<>();
     private final Map<String, String> refused = new LinkedHashMap<>();
     private final List<Wanted.Part> open = new ArrayList<>();
     private final List<Candidate> candidates = new ArrayList<>();
-    private final Map<String, Integer> resourceOf = new LinkedHashMap<>();
-    private final List<Resource> resources = new ArrayList<>();
+    private final PuzzleThings counted;
 
     /**
      * Of a course whose drafts are pinned.
@@ -59,6 +53,7 @@ public final class Puzzle {
         this.enough = enough;
         this.constructive = new Constructive(begun);
         this.standing = new Diary(begun);
+        this.counted = new PuzzleThings(begun);
         Map<Formula, List<Integer>> byStock = new LinkedHashMap<>();
         for (Wanted.Part part : constructive.offTheShelf(fromShelf, refused)) {
             Formula formula = part.call().formula();
@@ -72,7 +67,13 @@ public final class Puzzle {
                 refused.put(part.call().id(), Constructive.NO_VESSEL);
             }
         }
-        byStock.forEach(this::batches);
+        List<Together> together = new ArrayList<>();
+        byStock.forEach((formula, parts) -> together.addAll(together(formula, parts)));
+        List<List<Ways.Way>> ways =
+                together.stream().map(this::waysUnlessEnough).toList();
+        for (int i = 0; whole && i < together.size(); i++) {
+            batch(together.get(i), ways.get(i));
+        }
     }
 
     /**
@@ -158,7 +159,7 @@ public final class Puzzle {
     }
 
     public List<Resource> resources() {
-        return List.copyOf(resources);
+        return counted.resources();
     }
 
     /** Seconds beyond the wash between two batches in one vessel. */
@@ -178,16 +179,29 @@ public final class Puzzle {
                 .sum();
     }
 
+    /** When the last of its parts is due that comes late in a course, in seconds from now; nothing where none does. */
+    public OptionalLong lastLate(Course course) {
+        Set<String> late = course.late();
+        return open.stream()
+                .map(Wanted.Part::call)
+                .filter(call -> late.contains(call.id()))
+                .mapToLong(call -> after(call.by()))
+                .max();
+    }
+
     /** As the core lays it by itself. */
     public Constructive.Laid byHand() {
         return constructive.lay();
     }
 
-    /** Calls of one stock that follow each other, as many as one vessel gives and as they keep. */
-    private void batches(Formula formula, List<Integer> parts) {
+    /** Parts, by their place among those that are open, that one batch may be made for. */
+    private record Together(Wanted wanted, List<Integer> parts) {}
+
+    /** Calls of one stock that follow each other, as many as one vessel gives. */
+    private List<Together> together(Formula formula, List<Integer> parts) {
         double most = constructive.ways.mostL(formula);
-        for (int first = 0; first < parts.size() && whole; first++) {
-            whole = !enough.getAsBoolean();
+        List<Together> all = new ArrayList<>();
+        for (int first = 0; first < parts.size(); first++) {
             List<Integer> together = new ArrayList<>();
             double litres = 0;
             for (int next : parts.subList(first, Math.min(parts.size(), first + MOST_TOGETHER))) {
@@ -196,17 +210,30 @@ public final class Puzzle {
                     break;
                 }
                 together.add(next);
-                batch(new Wanted(formula, together.stream().map(open::get).toList()), List.copyOf(together));
+                Wanted wanted =
+                        new Wanted(formula, together.stream().map(open::get).toList());
+                all.add(new Together(wanted, List.copyOf(together)));
             }
         }
+        return all;
     }
 
-    private void batch(Wanted batch, List<Integer> parts) {
+    /** Most of what a puzzle takes is solving them; nothing once there is no more time. */
+    private List<Ways.Way> waysUnlessEnough(Together together) {
+        if (enough.getAsBoolean()) {
+            whole = false;
+        }
+        Wanted wanted = together.wanted();
+        return whole ? constructive.ways.of(wanted.formula(), wanted.litres()).toList() : List.of();
+    }
+
+    private void batch(Together together, List<Ways.Way> ways) {
+        Wanted batch = together.wanted();
         long last = after(batch.by()) + NEVER_S;
         long keepsFrom = after(readyFrom(batch));
         List<Ways.Way> possible = new ArrayList<>();
         List<Option> options = new ArrayList<>();
-        constructive.ways.of(batch.formula(), batch.litres()).forEach(way -> {
+        ways.forEach(way -> {
             long takes = way.takes().endsAt();
             long now = begun.now().getEpochSecond();
             List<Starts> starts =
@@ -219,7 +246,7 @@ public final class Puzzle {
             }
         });
         if (!options.isEmpty()) {
-            candidates.add(new Candidate(batch, new Batch(parts, options), possible));
+            candidates.add(new Candidate(batch, new Batch(together.parts(), options), possible));
         }
     }
 
@@ -243,77 +270,14 @@ public final class Puzzle {
     private Option option(Footprint takes, List<Starts> starts) {
         List<Thing> things = takes.things().stream()
                 .filter(thing -> thing.amount() > 0 && !begun.equipment().neverShort(thing.kind()))
-                .map(this::thing)
+                .map(counted::of)
                 .toList();
         Thing vessel = takes.things().stream()
                 .filter(thing -> thing.kind() == Use.Kind.VESSEL)
-                .map(this::thing)
+                .map(counted::of)
                 .findFirst()
                 .orElseThrow();
         return new Option(takes.endsAt(), starts, things, vessel);
-    }
-
-    private Thing thing(Footprint.Thing thing) {
-        int resource = resource(thing);
-        return new Thing(
-                resource,
-                thing.from(),
-                thing.to(),
-                thing.kind()
-                        .taken(
-                                thing.amount(),
-                                thing.heat(),
-                                resources.get(resource).there()),
-                heat(thing.heat()));
-    }
-
-    private static long heat(Optional<Temperature> heat) {
-        return heat.map(set -> (long) Math.floor(set.celsius() * HEAT_STEPS + 0.5))
-                .orElse(0L);
-    }
-
-    private int resource(Footprint.Thing thing) {
-        return resourceOf.computeIfAbsent(thing.kind() + thing.names().toString(), key -> {
-            boolean many = thing.names().size() > 1 || thing.kind().counted();
-            int place = resources.size();
-            int there = thing.names().stream()
-                    .mapToInt(name -> begun.equipment().there(thing.kind(), name))
-                    .sum();
-            Stream<Use> standingUses = Stream.concat(
-                    begun.busy().uses().stream(), begun.drafts().stream().flatMap(draft -> draft.uses().stream()));
-            List<Thing> taken = standingUses
-                    .filter(use ->
-                            many && use.kind() == thing.kind() && thing.names().contains(use.name()))
-                    .map(use ->
-                            new Thing(place, after(use.from()), after(use.to()), use.taken(there), heat(use.heat())))
-                    .toList();
-            resources.add(new Resource(there, thatIsThere(place, there, taken)));
-            return place;
-        });
-    }
-
-    /** Others may have more of it together than there is, for a cook may hold them so; a solver that was told that would find nothing at all. */
-    private static List<Thing> thatIsThere(int place, int there, List<Thing> taken) {
-        List<Thing> steps = new ArrayList<>();
-        long[] moments = taken.stream()
-                .flatMapToLong(thing -> LongStream.of(thing.from(), thing.to()))
-                .sorted()
-                .distinct()
-                .toArray();
-        boolean more = false;
-        for (int i = 1; i < moments.length; i++) {
-            long from = moments[i - 1];
-            long to = moments[i];
-            int sum = taken.stream()
-                    .filter(thing -> thing.from() < to && thing.to() > from)
-                    .mapToInt(Thing::amount)
-                    .sum();
-            more |= sum > there;
-            if (sum > 0) {
-                steps.add(new Thing(place, from, to, Math.min(sum, there), 0));
-            }
-        }
-        return more ? steps : taken;
     }
 
     private long after(Instant moment) {

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 import potamos.core.formula.Formula;
 
 /** One batch to be made, and for which calls. */
@@ -50,6 +51,10 @@ record Wanted(Formula formula, List<Part> parts) {
     /** Whether it is still good when the last of its calls is due. */
     boolean keepsIn(Draft draft) {
         return !last().isAfter(draft.useBy());
+    }
+
+    boolean isForAny(Set<String> calls) {
+        return parts.stream().anyMatch(part -> calls.contains(part.call().id()));
     }
 
     double weight() {

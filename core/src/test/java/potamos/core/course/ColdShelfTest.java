@@ -73,17 +73,33 @@ class ColdShelfTest {
         assertThat(second).isBetween(after(28), after(37));
     }
 
-    /** Two stations want their litres at one hour, and the store takes those of one: the other waits until it is emptied. */
+    /** Two stations want their litres at one hour, and the store takes those of one: the other's are ready as it is emptied. */
     @Test
-    void wantedAtOneHourTheSecondIsLateRatherThanInNobodysWay() {
+    void wantedAtOneHourTheSecondIsReadyAsTheFirstIsFetched() {
         Formula veal = Book.of("brown-veal");
         Call jus = new Call("jus", "jus", veal, Volume.ofLitres(6), after(34), 1, Needs.NONE);
         Constructive.Laid laid = Constructive.lay(open(taking(10), Busy.NONE, call("soup", 8, 34), jus));
         assertThat(laid.course().check()).isEmpty();
+        assertThat(laid.course().late()).isEmpty();
         assertThat(laid.course().drafts())
-                .filteredOn(draft -> draft.ready().isAfter(after(34)))
+                .filteredOn(draft -> draft.ready().equals(after(34)))
                 .hasSize(1);
-        assertThat(laid.why()).hasSize(1);
+        assertThat(laid.why()).isEmpty();
+    }
+
+    /** Nobody is there from before the hour until the store has been emptied, so that it cannot come as it is fetched either. */
+    @Test
+    void whatFindsNoRoomInTimeIsLateRatherThanInNobodysWay() {
+        Busy promised = Busy.NONE.keeping(List.of(new Kept(NOW, after(36), Volume.ofLitres(10))));
+        Course nobody = open(taking(10), promised, call("soup", 8, 34))
+                .attendedBy(Weeks.longDays(1).with(List.of(new Rota.Away(after(33), after(35), 1))));
+        Constructive.Laid laid = Constructive.lay(nobody);
+        assertThat(laid.course().check()).isEmpty();
+        assertThat(laid.course().late()).containsExactly("soup");
+        assertThat(laid.course().drafts())
+                .singleElement()
+                .satisfies(draft -> assertThat(draft.ready()).isBetween(after(36), after(41)));
+        assertThat(laid.why()).containsOnlyKeys("soup");
     }
 
     /** Ten of its twelve litres wait for a station: what finds no room is made to be fetched as it comes. */

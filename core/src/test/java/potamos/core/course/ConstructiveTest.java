@@ -91,6 +91,34 @@ class ConstructiveTest {
         assertThat(laid.check()).isEmpty();
     }
 
+    /**
+     * One pot. By their hours, by weight or by litres the veal is laid to be ready shortly before its hour, and the chicken comes late behind it; the chicken
+     * laid first leaves the veal what comes before, and both are there in time.
+     */
+    @Test
+    void whatCameLateIsLaidFirstAndMayThenBeInTime() {
+        Equipment onePot = Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(1));
+        List<Call> calls = List.of(
+                call("veal", stock("brown-veal"), 4, Duration.ofHours(14)),
+                call("chicken", stock("white-chicken"), 3, Duration.ofHours(16)));
+        Course course = lay(onePot, calls).course();
+        assertThat(course.late()).isEmpty();
+        assertThat(course.values().lateL()).isZero();
+        assertThat(course.check()).isEmpty();
+        assertThat(course.allocations()).extracting(Allocation::call).containsExactlyInAnyOrder("veal", "chicken");
+    }
+
+    @Test
+    void whatComesLateIsKnownByItsCallAsIsWhatNeverComes() {
+        Equipment onePot = Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(1));
+        List<Call> calls = List.of(
+                call("at once", stock("brown-veal"), 4, Duration.ofHours(2)),
+                call("early enough", stock("fish-fumet"), 3, Duration.ofHours(40)));
+        assertThat(lay(onePot, calls).course().late()).containsExactly("at once");
+        Course without = Course.open(onePot, NOW, UNTIL, calls, List.of());
+        assertThat(without.late()).containsExactlyInAnyOrder("at once", "early enough");
+    }
+
     @Test
     void theShelfGivesFirstTheOldestFirst() {
         Formula chicken = Book.whiteChicken();
