@@ -72,6 +72,21 @@ public final class Weeks {
                         EnumSet.allOf(DayOfWeek.class), LocalTime.of(6, 0), LocalTime.of(23, 0), cooks)));
     }
 
+    /** As much as a call wants, made the day before. */
+    public static Lot lotFor(Call call) {
+        return lot("for " + call.id(), call.formula(), call.litres(), 2);
+    }
+
+    private static Lot lot(String id, Formula formula, Volume litres, int days) {
+        return new Lot(
+                id,
+                formula.slug(),
+                litres,
+                MONDAY.minus(Duration.ofDays(1)),
+                MONDAY.plus(Duration.ofDays(days)),
+                new Contents(formula.allergens(), Set.of(), 0, false));
+    }
+
     /** So many calls of the book's stocks over a week, and a little on the shelf. */
     public static Week of(long seed, int calls, int vessels) {
         Random random = new Random(seed);
@@ -95,13 +110,7 @@ public final class Weeks {
         List<Lot> lots = new ArrayList<>();
         for (int i = 0; i < 3; i++) {
             Formula formula = book.get(random.nextInt(book.size()));
-            lots.add(new Lot(
-                    "lot " + i,
-                    formula.slug(),
-                    Volume.ofLitres(1 + random.nextInt(6)),
-                    MONDAY.minus(Duration.ofDays(1)),
-                    MONDAY.plus(Duration.ofDays(1 + random.nextInt(4))),
-                    new Contents(formula.allergens(), Set.of(), 0, false)));
+            lots.add(lot("lot " + i, formula, Volume.ofLitres(1 + random.nextInt(6)), 1 + random.nextInt(4)));
         }
         Unattended policy = Unattended.values()[random.nextInt(3)];
         return new Week(equipment(vessels, policy, longDays(1 + random.nextInt(2))), wanted, lots);
