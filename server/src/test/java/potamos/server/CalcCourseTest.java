@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 
 /** The course of a kitchen told inline, as another program sees it. */
@@ -194,5 +197,33 @@ class CalcCourseTest {
                         .status())
                 .isEqualTo(400);
         assertThat(Visitor.program(null, "/api/calc/course", "{}").status()).isEqualTo(401);
+    }
+
+    /** Where it stands in what was sent, under the name that it has there. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"kw\": 9 | \"kw\": -3 | kitchen.burners[0].kw | outside",
+                "\"profile\": \"us-food-code\" | \"profile\": \"ours\" | kitchen.profile | one of",
+                "\"by\": \"2026-03-02T17:00:00Z\" | \"by\": \"2026-03-02\" | calls[0].by | a moment with its zone",
+                "\"litres\": 8.0 | \"litres\": \"much\" | calls[0].litres | not of the kind",
+            })
+    void aRefusalSaysWhereInItsOwnNames(String good, String bad, String field, String reason) {
+        String asked = """
+                {"now": "2026-03-02T06:00:00Z", "untilDays": 5, "seconds": 0, "kitchen": %s, "calls": [%s]}
+                """.formatted(KITCHEN, call("a", "white-chicken", 8, "2026-03-02T17:00:00Z"));
+        assertThat(asked).contains(good);
+        assertThat(Visitor.program(TOKEN, "/api/calc/course", asked.replaceFirst(Pattern.quote(good), bad))
+                        .reason(field))
+                .contains(reason);
+    }
+
+    @Test
+    void whatEndsTooSoonIsSaidToBeNoJson() {
+        Visitor.Answer cut =
+                Visitor.program(TOKEN, "/api/calc/course", "{\"now\": \"2026-03-02T06:00:00Z\", \"untilDays\": 5, ");
+        assertThat(cut.status()).isEqualTo(400);
+        assertThat(cut.body().toString()).contains("is no JSON from here on");
     }
 }

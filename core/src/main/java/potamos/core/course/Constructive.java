@@ -27,6 +27,10 @@ public final class Constructive {
     private static final Duration JOIN = Duration.ofHours(18);
 
     static final double LEAST_L = 0.25;
+
+    /** Less than any vessel is filled to. */
+    private static final double A_DROP_L = 1e-6;
+
     static final String NO_VESSEL = "no vessel here makes it";
 
     private final Course begun;
@@ -63,37 +67,70 @@ public final class Constructive {
     }
 
     Laid lay() {
+        return best().laid;
+    }
+
+    /** How a call is cut that no vessel gives at once. */
+    enum Cut {
+        /** As few batches as there can be: what the largest gives, again and again. */
+        LARGEST,
+        /** What each gives, the largest first: more batches, side by side. */
+        EACH
+    }
+
+    /** An order and a cut, what they come to, and how good that is. */
+    record Tried(Comparator<Wanted> order, Cut cut, Laid laid, Values values) {}
+
+    Tried best() {
         List<Comparator<Wanted>> orders = List.of(
                 Comparator.comparing(Wanted::by),
                 Comparator.comparing(Wanted::weight).reversed().thenComparing(Wanted::by),
                 Comparator.comparing(Wanted::litres).reversed().thenComparing(Wanted::by));
-        Tried best = orders.stream()
-                .map(this::tried)
-                .min(Comparator.comparing(Tried::values))
-                .orElseThrow();
+        Tried best = best(orders.stream().map(order -> tried(order, Cut.LARGEST)));
         Set<String> late = best.laid.course().late();
         if (late.isEmpty()) {
-            return best.laid;
+            return best;
         }
-        Comparator<Wanted> lateFirst = Comparator.comparing((Wanted wanted) -> !wanted.isForAny(late));
-        Tried again = tried(lateFirst.thenComparing(best.order));
-        return again.values.compareTo(best.values) < 0 ? again.laid : best.laid;
+        Comparator<Wanted> lateFirst =
+                Comparator.comparing((Wanted wanted) -> !wanted.isForAny(late)).thenComparing(best.order);
+        Stream<Cut> cuts = begun.calls().stream().anyMatch(this::noVesselGives)
+                ? Stream.of(Cut.LARGEST, Cut.EACH)
+                : Stream.of(Cut.LARGEST);
+        return best(Stream.concat(Stream.of(best), cuts.map(cut -> tried(lateFirst, cut))));
     }
 
-    /** What an order comes to, and how good that is. */
-    private record Tried(Comparator<Wanted> order, Laid laid, Values values) {}
-
-    private Tried tried(Comparator<Wanted> order) {
-        Laid laid = inOrder(order);
-        return new Tried(order, laid, laid.course().values());
+    /** The first of those that are as good as each other. */
+    private static Tried best(Stream<Tried> tried) {
+        return tried.min(Comparator.comparing(Tried::values)).orElseThrow();
     }
 
-    private Laid inOrder(Comparator<Wanted> order) {
+    private boolean noVesselGives(Call call) {
+        return call.litres().litres() > ways.mostL(call.formula());
+    }
+
+    private Tried tried(Comparator<Wanted> order, Cut cut) {
         Map<String, String> why = new LinkedHashMap<>();
         List<Allocation> allocations = new ArrayList<>();
-        List<Wanted> wanted = new ArrayList<>(joined(offTheShelf(allocations, why), why));
+        List<Wanted> wanted = new ArrayList<>(joined(offTheShelf(allocations, why), cut, why));
         wanted.sort(order);
-        return placed(wanted, new ArrayList<>(begun.drafts()), allocations, why);
+        Laid laid = placed(wanted, new ArrayList<>(begun.drafts()), allocations, why);
+        return new Tried(order, cut, laid, laid.course().values());
+    }
+
+    /** Litres in the order in which they are cut off; a single one where a vessel gives them at once. */
+    List<Double> pieces(Formula formula, double litres, Cut cut) {
+        List<Double> vessels = cut == Cut.EACH ? ways.mostOfEachL(formula) : List.of(ways.mostL(formula));
+        List<Double> pieces = new ArrayList<>();
+        double rest = litres;
+        if (litres > ways.mostL(formula)) {
+            for (int next = 0; rest > vessels.get(next % vessels.size()) + A_DROP_L; next++) {
+                double piece = vessels.get(next % vessels.size());
+                pieces.add(piece);
+                rest -= piece;
+            }
+        }
+        pieces.add(rest);
+        return pieces;
     }
 
     /**
@@ -104,7 +141,7 @@ public final class Constructive {
      * @param why         what is known of why calls are late or missing; more is added
      */
     Laid completed(List<Wanted.Part> open, List<Draft> drafts, List<Allocation> allocations, Map<String, String> why) {
-        return placed(joined(open, why), drafts, allocations, why);
+        return placed(joined(open, Cut.LARGEST, why), drafts, allocations, why);
     }
 
     private Laid placed(
@@ -155,7 +192,7 @@ public final class Constructive {
     }
 
     /** Parts of one stock that are wanted near to each other, as far as one vessel gives them; what no vessel gives at once is split. */
-    private List<Wanted> joined(List<Wanted.Part> open, Map<String, String> why) {
+    private List<Wanted> joined(List<Wanted.Part> open, Cut cut, Map<String, String> why) {
         Map<String, List<Wanted.Part>> byStock = new LinkedHashMap<>();
         open.forEach(part -> byStock.computeIfAbsent(part.call().formula().slug(), slug -> new ArrayList<>())
                 .add(part));
@@ -170,16 +207,17 @@ public final class Constructive {
             List<Wanted.Part> together = new ArrayList<>();
             double litres = 0;
             for (Wanted.Part part : parts) {
-                double rest = part.litres();
+                List<Double> pieces = pieces(formula, part.litres(), cut);
+                double rest = pieces.get(pieces.size() - 1);
                 boolean far = !together.isEmpty()
                         && part.call().by().isAfter(together.get(0).call().by().plus(JOIN));
-                if (!together.isEmpty() && (far || litres + rest > most)) {
+                if (!together.isEmpty() && (far || litres + part.litres() > most)) {
                     all.add(new Wanted(formula, List.copyOf(together)));
                     together.clear();
                     litres = 0;
                 }
-                for (; rest > most; rest -= most) {
-                    all.add(new Wanted(formula, List.of(new Wanted.Part(part.call(), most))));
+                for (double piece : pieces.subList(0, pieces.size() - 1)) {
+                    all.add(new Wanted(formula, List.of(new Wanted.Part(part.call(), piece))));
                 }
                 together.add(new Wanted.Part(part.call(), rest));
                 litres += rest;

@@ -34,6 +34,7 @@ public final class Puzzle {
 
     private final Course begun;
     private final Constructive constructive;
+    private final Constructive.Tried byItself;
     private final BooleanSupplier enough;
     private volatile boolean whole = true;
     private final Diary standing;
@@ -52,6 +53,7 @@ public final class Puzzle {
         this.begun = begun;
         this.enough = enough;
         this.constructive = new Constructive(begun);
+        this.byItself = constructive.best();
         this.standing = new Diary(begun);
         this.counted = new PuzzleThings(begun);
         Map<Formula, List<Integer>> byStock = new LinkedHashMap<>();
@@ -59,9 +61,9 @@ public final class Puzzle {
             Formula formula = part.call().formula();
             double most = constructive.ways.mostL(formula);
             if (most >= Constructive.LEAST_L) {
-                for (double rest = part.litres(); rest > 1e-6; rest -= most) {
+                for (double piece : constructive.pieces(formula, part.litres(), byItself.cut())) {
                     byStock.computeIfAbsent(formula, stock -> new ArrayList<>()).add(open.size());
-                    open.add(new Wanted.Part(part.call(), Math.min(rest, most)));
+                    open.add(new Wanted.Part(part.call(), piece));
                 }
             } else {
                 refused.put(part.call().id(), Constructive.NO_VESSEL);
@@ -191,7 +193,7 @@ public final class Puzzle {
 
     /** As the core lays it by itself. */
     public Constructive.Laid byHand() {
-        return constructive.lay();
+        return byItself.laid();
     }
 
     /** Parts, by their place among those that are open, that one batch may be made for. */

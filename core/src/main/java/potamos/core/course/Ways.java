@@ -96,6 +96,15 @@ final class Ways {
         return Math.min(full, equipment.mostCooledL());
     }
 
+    /** The most litres of a stock that each vessel gives, the largest first; those that can be cooled at once, of vessels that make it at all. */
+    List<Double> mostOfEachL(Formula formula) {
+        return equipment.vessels().stream()
+                .map(vessel -> Math.min(fullL(formula, vessel), equipment.mostCooledL()))
+                .filter(full -> full >= Constructive.LEAST_L)
+                .sorted(Comparator.reverseOrder())
+                .toList();
+    }
+
     private double fullL(Formula formula, Vessel vessel) {
         return full.computeIfAbsent(formula.slug() + "@" + vessel.name(), key -> {
             try {

@@ -85,6 +85,11 @@ public final class Refusal extends RuntimeException {
         return new Refusal(path + field, getMessage(), low, high, unit);
     }
 
+    /** The same of a field that whoever asked calls otherwise; of any other field just the same. */
+    public Refusal called(String ours, String theirs) {
+        return field.equals(ours) ? new Refusal(theirs, getMessage(), low, high, unit) : this;
+    }
+
     /** Whether {@link #low()} and {@link #high()} say anything. */
     public boolean hasRange() {
         return !Double.isNaN(low);

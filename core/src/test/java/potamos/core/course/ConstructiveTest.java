@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import potamos.core.Samples;
 import potamos.core.batch.Stage;
@@ -106,6 +107,26 @@ class ConstructiveTest {
         assertThat(course.values().lateL()).isZero();
         assertThat(course.check()).isEmpty();
         assertThat(course.allocations()).extracting(Allocation::call).containsExactlyInAnyOrder("veal", "chicken");
+    }
+
+    /** Nearly as much as its pots give together, and no time to fill the largest twice: all of them are put on. With time the largest makes it in fewer batches. */
+    @ParameterizedTest
+    @CsvSource({"10, 3", "60, 2"})
+    void whatNoVesselGivesIsCutForOneOrForAllOfThem(int hours, int batches) {
+        Formula chicken = Book.whiteChicken();
+        Equipment kitchen = Weeks.equipment(3, Unattended.ALLOWED, Weeks.longDays(2))
+                .withBurners(IntStream.range(0, 3)
+                        .mapToObj(n -> new Burner("burner " + n, Power.ofKilowatts(12), 0.5))
+                        .toList());
+        List<Double> each = new Ways(kitchen).mostOfEachL(chicken);
+        double most = each.get(0) + each.get(1) + 0.6 * each.get(2);
+        assertThat(most).isBetween(each.get(0) + each.get(1), 2 * each.get(0));
+        Course course = lay(kitchen, List.of(call("banquet", chicken, most, Duration.ofHours(hours))))
+                .course();
+        assertThat(course.late()).isEmpty();
+        assertThat(course.drafts()).hasSize(batches);
+        assertThat(course.drafts().stream().map(Draft::vessel).distinct()).hasSize(hours < 24 ? 3 : 1);
+        assertThat(course.check()).isEmpty();
     }
 
     @Test

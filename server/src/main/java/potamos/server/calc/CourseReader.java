@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -154,15 +155,27 @@ class CourseReader {
                 .filter(use -> until.isAfter(now));
     }
 
+    private static Burner burner(CourseJson.BurnerIn in, Defaults defaults) {
+        double efficiency = defaults.or("kitchen.burners.efficiency", in.efficiency(), Burner.BOOK_GAS);
+        try {
+            return new Burner(in.name(), Power.ofKilowatts(in.kw()), efficiency);
+        } catch (Refusal refused) {
+            throw refused.called("ratedKw", "kw");
+        }
+    }
+
+    /** What it shares with other questions is a field of the kitchen here. */
+    private static <T> T ofKitchen(Supplier<T> read) {
+        try {
+            return read.get();
+        } catch (Refusal refused) {
+            throw refused.in("kitchen.");
+        }
+    }
+
     private Equipment equipment(CourseJson.KitchenIn in, Defaults defaults) {
         List<Vessel> vessels = each("kitchen.vessels", in.vessels(), v -> vessel(v, defaults));
-        List<Burner> burners = each(
-                "kitchen.burners",
-                in.burners(),
-                b -> new Burner(
-                        b.name(),
-                        Power.ofKilowatts(b.kw()),
-                        defaults.or("kitchen.burners.efficiency", b.efficiency(), Burner.BOOK_GAS)));
+        List<Burner> burners = each("kitchen.burners", in.burners(), b -> burner(b, defaults));
         List<Oven> ovens = each("kitchen.ovens", in.ovens(), o -> {
             boolean fan = Boolean.TRUE.equals(o.fan());
             return new Oven(o.name(), o.trays(), fan, Oven.bookFactor(fan));
@@ -189,9 +202,9 @@ class CourseReader {
                         : (int) Refusal.unlessWithin(
                                 "kitchen.strainerSets", in.strainerSets(), 1, Equipment.MOST_STRAINER_SETS, ""),
                 chillers,
-                reader.air(in.altitudeM(), null, defaults),
+                ofKitchen(() -> reader.air(in.altitudeM(), null, defaults)),
                 Temperature.ofCelsius(Refusal.unlessWithin("kitchen.tapC", tap, 1, 35, "°C")),
-                reader.limits(in.profile(), defaults),
+                ofKitchen(() -> reader.limits(in.profile(), defaults)),
                 rota(in, defaults),
                 CalcReader.word(
                         Unattended.class,
