@@ -21,6 +21,9 @@ import potamos.core.course.Values;
  */
 public final class Search {
 
+    /** What is not there to choose from by then is left out, so that what there is can be looked at. */
+    private static final double SHARE_FOR_PUZZLE = 0.6;
+
     /** The hours in which anything comes late come first, for there are few calls in them and what is late there is late of the whole. */
     private static final double SHARE_FOR_KNOT = 0.4;
 
@@ -101,12 +104,10 @@ public final class Search {
         }
         long from = System.nanoTime();
         Left left = () -> stopped ? 0 : SHARE_FOR_CHOICES * seconds - (System.nanoTime() - from) / 1e9;
-        Puzzle puzzle = new Puzzle(begun, () -> left.seconds() < LEAST_S);
+        double forTheRest = (1 - SHARE_FOR_PUZZLE) * left.seconds();
+        Puzzle puzzle = new Puzzle(begun, () -> left.seconds() < Math.max(LEAST_S, forTheRest));
         Constructive.Laid byItself = puzzle.byHand();
-        if (!puzzle.whole()) {
-            return constructive(byItself);
-        }
-        if (puzzle.batches().isEmpty()) {
+        if (puzzle.whole() && puzzle.batches().isEmpty()) {
             return new Found(
                     byItself,
                     How.PROVEN,
@@ -114,14 +115,16 @@ public final class Search {
                     OptionalDouble.of(0));
         }
         Untied untied = untied(puzzle, byItself, left);
+        return puzzle.whole() ? whole(puzzle, untied, left) : untied.found(puzzle, untied.bound());
+    }
+
+    private Found whole(Puzzle puzzle, Untied untied, Left left) {
         Model model = new Model(puzzle);
         Optional<Round> late = fewestLate(model, puzzle.choices(untied.laid().course()), untied.bound(), left);
         double bound = Math.max(untied.bound(), late.map(Round::bound).orElse(0.0));
         double lateBound = Model.litres(bound) + puzzle.lateAnyway();
         if (late.isEmpty()) {
-            return untied.looked()
-                    ? new Found(untied.laid(), How.WITHIN, OptionalDouble.of(lateBound), OptionalDouble.empty())
-                    : constructive(byItself);
+            return untied.found(puzzle, bound);
         }
         Round round = late.get();
         OptionalDouble fewest = OptionalDouble.empty();
@@ -150,21 +153,29 @@ public final class Search {
      *
      * @param laid    the better of the course that there was and what comes of them
      * @param bound   for the model: no course has less late
-     * @param looked  whether the solver found anything in its time; there may have been nothing to look at
+     * @param known   whether that is known: nothing is late, or the solver came to something in its time
      */
-    private record Untied(Constructive.Laid laid, double bound, boolean looked) {}
+    private record Untied(Constructive.Laid laid, double bound, boolean known) {
+        /** Where nothing more was looked at. */
+        Found found(Puzzle puzzle, double bound) {
+            double lateBound = Model.litres(bound) + puzzle.lateAnyway();
+            return known
+                    ? new Found(laid, How.WITHIN, OptionalDouble.of(lateBound), OptionalDouble.empty())
+                    : constructive(laid);
+        }
+    }
 
     private Untied untied(Puzzle puzzle, Constructive.Laid byItself, Left left) {
         OptionalLong lastLate = puzzle.lastLate(byItself.course());
         Optional<Round> found = Optional.empty();
-        if (lastLate.isPresent()) {
+        if (lastLate.isPresent() && puzzle.reaches(lastLate.getAsLong())) {
             Model knot = new Model(puzzle, lastLate.getAsLong());
             knot.forLate();
             knot.hint(puzzle.choices(byItself.course()));
             found = best(knot, left, SHARE_FOR_KNOT);
         }
         return found.map(round -> new Untied(better(byItself, puzzle.answer(round.choices())), round.bound(), true))
-                .orElse(new Untied(byItself, 0, false));
+                .orElse(new Untied(byItself, 0, lastLate.isEmpty()));
     }
 
     /** Nothing is looked for where what there is reaches the bound. */

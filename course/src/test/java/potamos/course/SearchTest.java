@@ -204,14 +204,27 @@ class SearchTest {
 
     @Test
     void withoutTimeOrOnceStoppedTheCoresOwnCourseStands() {
-        Course begun = begun(Weeks.of(3, 12, 3));
+        Course begun = begun(Weeks.of(2, 12, 3));
+        Course own = Constructive.lay(begun).course();
+        assertThat(own.values().lateL()).isPositive();
         Search.Found none = new Search(begun).run(Duration.ZERO);
         assertThat(none.how()).isEqualTo(Search.How.CONSTRUCTIVE);
         assertThat(none.gap()).isEmpty();
-        assertThat(none.laid().course().values())
-                .isEqualByComparingTo(Constructive.lay(begun).course().values());
+        assertThat(none.laid().course().values()).isEqualByComparingTo(own.values());
         Search stopped = new Search(begun);
         stopped.stop();
         assertThat(stopped.run(LONG).how()).isEqualTo(Search.How.CONSTRUCTIVE);
+    }
+
+    /** Stopped before it could look at anything: that nothing is late needs no looking, and how few batches there could be stays unknown. */
+    @Test
+    void ofACourseWithNothingLateNothingIsLessLate() {
+        Course begun = kitchen(3, call("a", "fish-fumet", 4, 30, 1), call("b", "white-chicken", 6, 40, 1));
+        Search stopped = new Search(begun);
+        stopped.stop();
+        Search.Found found = stopped.run(LONG);
+        assertThat(found.how()).isEqualTo(Search.How.WITHIN);
+        assertThat(found.gap()).hasValue(0);
+        assertThat(found.leastBatches()).isEmpty();
     }
 }

@@ -35,8 +35,7 @@ public final class Puzzle {
     private final Course begun;
     private final Constructive constructive;
     private final Constructive.Tried byItself;
-    private final BooleanSupplier enough;
-    private volatile boolean whole = true;
+    private final long leftOutFrom;
     private final Diary standing;
     private final List<Allocation> fromShelf = new ArrayList<>();
     private final Map<String, String> refused = new LinkedHashMap<>();
@@ -47,11 +46,10 @@ public final class Puzzle {
     /**
      * Of a course whose drafts are pinned.
      *
-     * @param enough asked now and then: whether there is no time for more; what is left out then, {@link #whole} tells
+     * @param enough asked before each batch: whether there is no time for more; those that are wanted last are left out then, as {@link #reaches} tells
      */
     public Puzzle(Course begun, BooleanSupplier enough) {
         this.begun = begun;
-        this.enough = enough;
         this.constructive = new Constructive(begun);
         this.byItself = constructive.best();
         this.standing = new Diary(begun);
@@ -71,11 +69,13 @@ public final class Puzzle {
         }
         List<Together> together = new ArrayList<>();
         byStock.forEach((formula, parts) -> together.addAll(together(formula, parts)));
-        List<List<Ways.Way>> ways =
-                together.stream().map(this::waysUnlessEnough).toList();
-        for (int i = 0; whole && i < together.size(); i++) {
-            batch(together.get(i), ways.get(i));
+        together.sort(Comparator.comparing(one -> one.wanted().by()));
+        int next = 0;
+        while (next < together.size() && !enough.getAsBoolean()) {
+            batch(together.get(next++));
         }
+        this.leftOutFrom =
+                next < together.size() ? after(together.get(next).wanted().by()) : Long.MAX_VALUE;
     }
 
     /**
@@ -139,7 +139,12 @@ public final class Puzzle {
 
     /** Whether everything that may be made is in it. */
     public boolean whole() {
-        return whole;
+        return leftOutFrom == Long.MAX_VALUE;
+    }
+
+    /** Whether everything is in it that may be made for what is wanted until a moment, in seconds from now. */
+    public boolean reaches(long until) {
+        return until < leftOutFrom;
     }
 
     /**
@@ -220,22 +225,13 @@ public final class Puzzle {
         return all;
     }
 
-    /** Most of what a puzzle takes is solving them; nothing once there is no more time. */
-    private List<Ways.Way> waysUnlessEnough(Together together) {
-        if (enough.getAsBoolean()) {
-            whole = false;
-        }
-        Wanted wanted = together.wanted();
-        return whole ? constructive.ways.of(wanted.formula(), wanted.litres()).toList() : List.of();
-    }
-
-    private void batch(Together together, List<Ways.Way> ways) {
+    private void batch(Together together) {
         Wanted batch = together.wanted();
         long last = after(batch.by()) + NEVER_S;
         long keepsFrom = after(readyFrom(batch));
         List<Ways.Way> possible = new ArrayList<>();
         List<Option> options = new ArrayList<>();
-        ways.forEach(way -> {
+        constructive.ways.of(batch.formula(), batch.litres()).forEach(way -> {
             long takes = way.takes().endsAt();
             long now = begun.now().getEpochSecond();
             List<Starts> starts =

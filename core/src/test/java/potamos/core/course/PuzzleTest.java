@@ -119,4 +119,46 @@ class PuzzleTest {
         Puzzle cut = new Puzzle(Course.open(equipment, Weeks.MONDAY, UNTIL, List.of(much), List.of()), () -> true);
         assertThat(cut.whole()).isFalse();
     }
+
+    /** Time for eight batches: what is wanted until then is there as it is where there is time for all. */
+    @Test
+    void whatThereIsNoTimeForIsWhatIsWantedLast() {
+        Course begun = begun(3, 16, 4);
+        Puzzle whole = new Puzzle(begun, () -> false);
+        int[] asked = {0};
+        Puzzle some = new Puzzle(begun, () -> asked[0]++ == 8);
+        assertThat(whole.whole()).isTrue();
+        assertThat(some.whole()).isFalse();
+        List<List<Integer>> sooner = whole.batches().stream()
+                .filter(batch -> some.reaches(firstDue(whole, batch)))
+                .map(Puzzle.Batch::parts)
+                .toList();
+        assertThat(sooner).isNotEmpty().hasSizeLessThan(whole.batches().size());
+        assertThat(some.batches()).extracting(Puzzle.Batch::parts).containsAll(sooner);
+        assertThat(some.batches())
+                .allMatch(batch -> whole.batches().stream()
+                        .anyMatch(other -> other.parts().equals(batch.parts())
+                                && other.options().size() == batch.options().size()));
+    }
+
+    private static long firstDue(Puzzle puzzle, Puzzle.Batch batch) {
+        return batch.parts().stream()
+                .mapToLong(part -> puzzle.parts().get(part).by())
+                .min()
+                .orElseThrow();
+    }
+
+    @Test
+    void theLastThatIsLateIsKnownByItsHour() {
+        Puzzle puzzle = new Puzzle(begun(2, 12, 3), () -> false);
+        Course laid = puzzle.byHand().course();
+        long last = laid.calls().stream()
+                .filter(call -> laid.late().contains(call.id()))
+                .mapToLong(call -> Duration.between(Weeks.MONDAY, call.by()).toSeconds())
+                .max()
+                .orElseThrow();
+        assertThat(puzzle.lastLate(laid)).hasValue(last);
+        assertThat(new Puzzle(laid.with(List.of(), List.of()).asking(List.of()), () -> false).lastLate(laid))
+                .isEmpty();
+    }
 }
