@@ -22,7 +22,7 @@ import potamos.core.course.Values;
 public final class Search {
 
     /** What is not there to choose from by then is left out, so that what there is can be looked at. */
-    private static final double SHARE_FOR_PUZZLE = 0.6;
+    private static final double SHARE_FOR_PUZZLE = 0.75;
 
     /** The hours in which anything comes late come first, for there are few calls in them and what is late there is late of the whole. */
     private static final double SHARE_FOR_KNOT = 0.4;
