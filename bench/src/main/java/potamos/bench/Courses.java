@@ -62,6 +62,7 @@ public final class Courses {
         System.out.println("|---|---|---|---|---|---|---|---|---|---|");
         looked(LOOKED, 12, 6, 2);
         looked(LOOKED, 40, 6, 5);
+        looked(LOOKED / 4, 100, 12, 10);
         System.out.printf("%nThe process took %.0f MB at most, of which %.0f MB heap.%n", peakMb(), heapMb());
     }
 
