@@ -174,4 +174,12 @@ class SetAsideTest {
         assertThat(course.at("/aside/0/missing").asDouble()).isCloseTo(9, within(0.01));
         assertThat(course.at("/drafts")).isEmpty();
     }
+
+    @Test
+    void whatIsNotToldIsNamed() {
+        assertThat(chef.delete("/api/course/calls/any/aside?days=3").reason("version"))
+                .isEqualTo("is missing");
+        assertThat(chef.post("/api/course/calls/any/aside?days=3", "{}").reason("version"))
+                .isEqualTo("is missing");
+    }
 }

@@ -18,6 +18,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -112,6 +113,16 @@ public class Problems {
             fields.put(path.isEmpty() ? "body" : path, new FieldProblem(Unreadable.reason(json), null, null, null));
         }
         return problem(HttpStatus.BAD_REQUEST, "unreadable", "The request could not be read.", fields);
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> unsaid(MissingServletRequestParameterException unsaid) {
+        FieldProblem missing = new FieldProblem(Unreadable.MISSING, null, null, null);
+        return problem(
+                HttpStatus.BAD_REQUEST,
+                "invalid",
+                "Some fields cannot be used as they are.",
+                Map.of(unsaid.getParameterName(), missing));
     }
 
     @ExceptionHandler

@@ -10,6 +10,9 @@ import tools.jackson.databind.exc.MismatchedInputException;
 /** What cannot be read, in words for whoever sent it: where, and what is wrong there, without the names that our classes have. */
 public final class Unreadable {
 
+    /** Of what has to be told and is not. */
+    static final String MISSING = "is missing";
+
     private static final String A_MOMENT = "a moment between the years 2000 and 2200";
 
     private Unreadable() {}
@@ -43,6 +46,9 @@ public final class Unreadable {
         String said = json.getOriginalMessage();
         if (said.contains("Unrecognized property")) {
             return "nobody knows this field";
+        }
+        if (said.startsWith("Cannot map `null`")) {
+            return MISSING;
         }
         if (said.contains(A_MOMENT)) {
             return A_MOMENT;
