@@ -115,18 +115,17 @@ public final class Search {
                     OptionalDouble.of(0));
         }
         Untied untied = untied(puzzle, byItself, left);
-        return puzzle.whole() ? whole(puzzle, untied, left) : untied.found(puzzle, untied.bound());
+        return puzzle.whole() ? whole(puzzle, untied, left) : untied.found(puzzle);
     }
 
     private Found whole(Puzzle puzzle, Untied untied, Left left) {
         Model model = new Model(puzzle);
         Optional<Round> late = fewestLate(model, puzzle.choices(untied.laid().course()), untied.bound(), left);
-        double bound = Math.max(untied.bound(), late.map(Round::bound).orElse(0.0));
-        double lateBound = Model.litres(bound) + puzzle.lateAnyway();
         if (late.isEmpty()) {
-            return untied.found(puzzle, bound);
+            return untied.found(puzzle);
         }
         Round round = late.get();
+        double lateBound = Model.litres(Math.max(untied.bound(), round.bound())) + puzzle.lateAnyway();
         OptionalDouble fewest = OptionalDouble.empty();
         if (left.seconds() > LEAST_S) {
             model.forFewest(round.reached());
@@ -157,7 +156,7 @@ public final class Search {
      */
     private record Untied(Constructive.Laid laid, double bound, boolean known) {
         /** Where nothing more was looked at. */
-        Found found(Puzzle puzzle, double bound) {
+        Found found(Puzzle puzzle) {
             double lateBound = Model.litres(bound) + puzzle.lateAnyway();
             return known
                     ? new Found(laid, How.WITHIN, OptionalDouble.of(lateBound), OptionalDouble.empty())

@@ -28,9 +28,6 @@ public final class Constructive {
 
     static final double LEAST_L = 0.25;
 
-    /** Less than any vessel is filled to. */
-    private static final double A_DROP_L = 1e-6;
-
     static final String NO_VESSEL = "no vessel here makes it";
 
     private final Course begun;
@@ -119,15 +116,17 @@ public final class Constructive {
 
     /** Litres in the order in which they are cut off; a single one where a vessel gives them at once. */
     List<Double> pieces(Formula formula, double litres, Cut cut) {
-        List<Double> vessels = cut == Cut.EACH ? ways.mostOfEachL(formula) : List.of(ways.mostL(formula));
+        double most = ways.mostL(formula);
+        if (litres <= most) {
+            return List.of(litres);
+        }
+        List<Double> vessels = cut == Cut.EACH ? ways.mostOfEachL(formula) : List.of(most);
         List<Double> pieces = new ArrayList<>();
         double rest = litres;
-        if (litres > ways.mostL(formula)) {
-            for (int next = 0; rest > vessels.get(next % vessels.size()) + A_DROP_L; next++) {
-                double piece = vessels.get(next % vessels.size());
-                pieces.add(piece);
-                rest -= piece;
-            }
+        for (int next = 0; rest > vessels.get(next % vessels.size()) + Ways.ROUNDING_L; next++) {
+            double piece = vessels.get(next % vessels.size());
+            pieces.add(piece);
+            rest -= piece;
         }
         pieces.add(rest);
         return pieces;

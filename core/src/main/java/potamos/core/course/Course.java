@@ -142,6 +142,11 @@ public record Course(
                 .toList();
     }
 
+    /** A moment in seconds from now. */
+    long after(Instant moment) {
+        return moment.getEpochSecond() - now.getEpochSecond();
+    }
+
     /** Calls of which anything comes late or never, by id. */
     Set<String> late() {
         Set<String> late = new HashSet<>();

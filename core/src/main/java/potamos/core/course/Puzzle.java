@@ -75,7 +75,7 @@ public final class Puzzle {
             batch(together.get(next++));
         }
         this.leftOutFrom =
-                next < together.size() ? after(together.get(next).wanted().by()) : Long.MAX_VALUE;
+                next < together.size() ? begun.after(together.get(next).wanted().by()) : Long.MAX_VALUE;
     }
 
     /**
@@ -157,7 +157,8 @@ public final class Puzzle {
     public List<Part> parts() {
         return open.stream()
                 .map(part -> new Part(
-                        part.litres() * part.call().weight(), after(part.call().by())))
+                        part.litres() * part.call().weight(),
+                        begun.after(part.call().by())))
                 .toList();
     }
 
@@ -192,7 +193,7 @@ public final class Puzzle {
         return open.stream()
                 .map(Wanted.Part::call)
                 .filter(call -> late.contains(call.id()))
-                .mapToLong(call -> after(call.by()))
+                .mapToLong(call -> begun.after(call.by()))
                 .max();
     }
 
@@ -213,7 +214,7 @@ public final class Puzzle {
             double litres = 0;
             for (int next : parts.subList(first, Math.min(parts.size(), first + MOST_TOGETHER))) {
                 litres += open.get(next).litres();
-                if (litres > most + 1e-6) {
+                if (litres > most + Ways.ROUNDING_L) {
                     break;
                 }
                 together.add(next);
@@ -227,8 +228,8 @@ public final class Puzzle {
 
     private void batch(Together together) {
         Wanted batch = together.wanted();
-        long last = after(batch.by()) + NEVER_S;
-        long keepsFrom = after(readyFrom(batch));
+        long last = begun.after(batch.by()) + NEVER_S;
+        long keepsFrom = begun.after(readyFrom(batch));
         List<Ways.Way> possible = new ArrayList<>();
         List<Option> options = new ArrayList<>();
         constructive.ways.of(batch.formula(), batch.litres()).forEach(way -> {
@@ -278,10 +279,6 @@ public final class Puzzle {
         return new Option(takes.endsAt(), starts, things, vessel);
     }
 
-    private long after(Instant moment) {
-        return moment.getEpochSecond() - begun.now().getEpochSecond();
-    }
-
     /** A course told as choices, as far as its batches are among those that may be chosen. */
     public List<Choice> choices(Course course) {
         List<Choice> choices = new ArrayList<>();
@@ -307,7 +304,7 @@ public final class Puzzle {
             boolean told = others.stream().anyMatch(other -> other.batch() == batch);
             for (int o = 0; !told && its.equals(calls) && o < candidate.ways().size(); o++) {
                 if (candidate.ways().get(o).makes(draft)) {
-                    return Optional.of(new Choice(b, o, after(draft.start())));
+                    return Optional.of(new Choice(b, o, begun.after(draft.start())));
                 }
             }
         }

@@ -1,6 +1,5 @@
 package potamos.core.course;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -60,7 +59,7 @@ final class PuzzleThings {
                     .filter(use ->
                             many && use.kind() == thing.kind() && thing.names().contains(use.name()))
                     .map(use -> new Puzzle.Thing(
-                            place, after(use.from()), after(use.to()), use.taken(there), heat(use.heat())))
+                            place, begun.after(use.from()), begun.after(use.to()), use.taken(there), heat(use.heat())))
                     .toList();
             resources.add(new Puzzle.Resource(there, thatIsThere(place, there, taken)));
             return place;
@@ -89,9 +88,5 @@ final class PuzzleThings {
             }
         }
         return more ? steps : taken;
-    }
-
-    private long after(Instant moment) {
-        return moment.getEpochSecond() - begun.now().getEpochSecond();
     }
 }

@@ -11,6 +11,7 @@ import potamos.core.quantity.Volume;
 
 /** What lots and pinned batches have left, the oldest first, beyond what is given already; more is added to that. */
 final class Supply {
+
     private final Course begun;
     private final List<Lot> oldest;
     private final Map<String, Double> left = new HashMap<>();

@@ -41,6 +41,9 @@ final class Ways {
 
     private static final double FULL_SHARE = 0.98;
 
+    /** By so much litres that are added up and taken off again may be off. */
+    static final double ROUNDING_L = 1e-6;
+
     private final Equipment equipment;
     private final Map<String, Double> full = new HashMap<>();
     private final Map<String, List<Untried>> solved = new HashMap<>();
@@ -130,7 +133,7 @@ final class Ways {
     /** The ways of making them in one vessel, however large it is, on one burner; on whichever where none is named. */
     Stream<Way> in(Formula formula, double litres, String vessel, Optional<String> burner) {
         return equipment.vessels().stream()
-                .filter(one -> one.name().equals(vessel) && fullL(formula, one) >= litres - 1e-6)
+                .filter(one -> one.name().equals(vessel) && fullL(formula, one) >= litres - ROUNDING_L)
                 .flatMap(one -> untried(formula, litres, one))
                 .filter(untried -> untried.mayStandOn(burner))
                 .map(Untried::way)
@@ -200,7 +203,7 @@ final class Ways {
 
     private List<Untried> untried(Formula formula, double litres) {
         return equipment.vessels().stream()
-                .filter(vessel -> fullL(formula, vessel) >= litres - 1e-6)
+                .filter(vessel -> fullL(formula, vessel) >= litres - ROUNDING_L)
                 .sorted(Comparator.comparingDouble(vessel -> fullL(formula, vessel)))
                 .limit(MOST_VESSELS)
                 .flatMap(vessel -> untried(formula, litres, vessel))

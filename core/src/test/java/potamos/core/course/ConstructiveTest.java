@@ -48,6 +48,10 @@ class ConstructiveTest {
         return Constructive.lay(Course.open(equipment, NOW, UNTIL, calls, List.of(lots)));
     }
 
+    private static Equipment onePot() {
+        return Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(1));
+    }
+
     private static Equipment kitchen() {
         return Weeks.equipment(4, Unattended.ALLOWED, Weeks.longDays(1));
     }
@@ -98,11 +102,10 @@ class ConstructiveTest {
      */
     @Test
     void whatCameLateIsLaidFirstAndMayThenBeInTime() {
-        Equipment onePot = Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(1));
         List<Call> calls = List.of(
                 call("veal", stock("brown-veal"), 4, Duration.ofHours(14)),
                 call("chicken", stock("white-chicken"), 3, Duration.ofHours(16)));
-        Course course = lay(onePot, calls).course();
+        Course course = lay(onePot(), calls).course();
         assertThat(course.late()).isEmpty();
         assertThat(course.values().lateL()).isZero();
         assertThat(course.check()).isEmpty();
@@ -131,12 +134,11 @@ class ConstructiveTest {
 
     @Test
     void whatComesLateIsKnownByItsCallAsIsWhatNeverComes() {
-        Equipment onePot = Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(1));
         List<Call> calls = List.of(
                 call("at once", stock("brown-veal"), 4, Duration.ofHours(2)),
                 call("early enough", stock("fish-fumet"), 3, Duration.ofHours(40)));
-        assertThat(lay(onePot, calls).course().late()).containsExactly("at once");
-        Course without = Course.open(onePot, NOW, UNTIL, calls, List.of());
+        assertThat(lay(onePot(), calls).course().late()).containsExactly("at once");
+        Course without = Course.open(onePot(), NOW, UNTIL, calls, List.of());
         assertThat(without.late()).containsExactlyInAnyOrder("at once", "early enough");
     }
 
