@@ -42,7 +42,12 @@ public class Problems {
      * @param high   greatest accepted value
      * @param unit   of both
      */
-    public record FieldProblem(String reason, Double low, Double high, String unit) {}
+    public record FieldProblem(String reason, Double low, Double high, String unit) {
+
+        private static FieldProblem of(String reason) {
+            return new FieldProblem(reason, null, null, null);
+        }
+    }
 
     /**
      * A problem, as the contract tells of it.
@@ -89,7 +94,7 @@ public class Problems {
     private static FieldProblem problem(Refusal refusal) {
         return refusal.hasRange()
                 ? new FieldProblem(refusal.getMessage(), refusal.low(), refusal.high(), refusal.unit())
-                : new FieldProblem(refusal.getMessage(), null, null, null);
+                : FieldProblem.of(refusal.getMessage());
     }
 
     @ExceptionHandler
@@ -97,7 +102,11 @@ public class Problems {
         Map<String, FieldProblem> fields = new LinkedHashMap<>();
         invalid.getBindingResult()
                 .getFieldErrors()
-                .forEach(e -> fields.put(e.getField(), new FieldProblem(e.getDefaultMessage(), null, null, null)));
+                .forEach(e -> fields.put(e.getField(), FieldProblem.of(e.getDefaultMessage())));
+        return invalid(fields);
+    }
+
+    private static ResponseEntity<ProblemDetail> invalid(Map<String, FieldProblem> fields) {
         return problem(HttpStatus.BAD_REQUEST, "invalid", "Some fields cannot be used as they are.", fields);
     }
 
@@ -110,19 +119,14 @@ public class Problems {
                 return refusal(refusal);
             }
             String path = Unreadable.path(json);
-            fields.put(path.isEmpty() ? "body" : path, new FieldProblem(Unreadable.reason(json), null, null, null));
+            fields.put(path.isEmpty() ? "body" : path, FieldProblem.of(Unreadable.reason(json)));
         }
         return problem(HttpStatus.BAD_REQUEST, "unreadable", "The request could not be read.", fields);
     }
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> unsaid(MissingServletRequestParameterException unsaid) {
-        FieldProblem missing = new FieldProblem(Unreadable.MISSING, null, null, null);
-        return problem(
-                HttpStatus.BAD_REQUEST,
-                "invalid",
-                "Some fields cannot be used as they are.",
-                Map.of(unsaid.getParameterName(), missing));
+        return invalid(Map.of(unsaid.getParameterName(), FieldProblem.of(Unreadable.MISSING)));
     }
 
     @ExceptionHandler
@@ -154,7 +158,7 @@ public class Problems {
                 HttpStatus.CONFLICT,
                 "conflict",
                 conflict.getMessage(),
-                Map.of(conflict.field(), new FieldProblem(conflict.getMessage(), null, null, null)));
+                Map.of(conflict.field(), FieldProblem.of(conflict.getMessage())));
     }
 
     @ExceptionHandler
