@@ -154,7 +154,7 @@ class KitchenCourseTest {
         assertThat(chef.get("/api/course/drafts/nothing/why").status()).isEqualTo(404);
     }
 
-    /** The day's sheet tells its pots, its call and what to weigh; the tables have a row for each. */
+    /** The day's sheet tells what is done in which pot and when; the tables have a row for each. */
     @Test
     void theCourseGoesOnPaperAndIntoTables() throws IOException {
         house.call(6, Duration.ofHours(20));
@@ -173,8 +173,10 @@ class KitchenCourseTest {
                 .contains(
                         draft.path("vesselName").asString(),
                         draft.path("formulaName").asString(),
-                        "Weigh in")
-                .contains("To weigh", "Onion");
+                        ":%02d Weigh in"
+                                .formatted(Instant.parse(draft.path("start").asString())
+                                        .atZone(zone)
+                                        .getMinute()));
         String needs = text(chef.get("/api/course/needs.csv?days=3"));
         assertThat(needs).startsWith("day,item,kg,vessel,formula,start,in the larder kg,to thaw kg,thaw from,lacks kg");
         assertThat(needs).contains(day + ",Onion");

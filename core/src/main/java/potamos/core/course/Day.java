@@ -43,10 +43,10 @@ public record Day(List<Doing> doings, List<Leaves> leaves, List<Weigh> weighs, L
     }
 
     /** A stage that begins. */
-    public record Doing(Instant at, Stage stage, String vessel, String stock, Volume litres) {}
+    public record Doing(Instant at, Stage stage, Pot pot) {}
 
     /** Somebody looks in on a pot: its level, its heat, its lid. */
-    public record Look(Instant at, String vessel, String stock) {}
+    public record Look(Instant at, Pot pot) {}
 
     /** Litres that a station wants. */
     public record Leaves(Instant at, String station, String stock, Volume litres) {}
@@ -61,17 +61,17 @@ public record Day(List<Doing> doings, List<Leaves> leaves, List<Weigh> weighs, L
     public static Day of(List<Pot> pots, List<Call> calls, LocalDate day, Rota rota) {
         ZoneId zone = rota.zone();
         List<Doing> doings = new ArrayList<>();
-        Map<String, List<Share>> shares = new TreeMap<>();
+        Map<String, List<Share>> shares = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
         for (Pot pot : pots) {
             pot.timeline().steps().stream()
                     .filter(step -> on(step.from(), day, zone) && !step.length().isZero())
-                    .forEach(step ->
-                            doings.add(new Doing(step.from(), step.stage(), pot.vessel(), pot.stock(), pot.litres())));
+                    .forEach(step -> doings.add(new Doing(step.from(), step.stage(), pot)));
             if (on(pot.timeline().start(), day, zone)) {
                 pot.charge().ifPresent(charge -> weigh(charge, pot, shares));
             }
         }
-        doings.sort(Comparator.comparing(Doing::at).thenComparing(Doing::vessel));
+        doings.sort(Comparator.comparing(Doing::at)
+                .thenComparing(doing -> doing.pot().vessel()));
         return new Day(
                 List.copyOf(doings),
                 calls.stream()
@@ -101,7 +101,7 @@ public record Day(List<Doing> doings, List<Leaves> leaves, List<Weigh> weighs, L
                                 .anyMatch(step -> step.stage() == Stage.SIMMER
                                         && !step.from().isAfter(at)
                                         && at.isBefore(step.to())))
-                        .map(pot -> new Look(at, pot.vessel(), pot.stock())))
+                        .map(pot -> new Look(at, pot)))
                 .toList();
     }
 

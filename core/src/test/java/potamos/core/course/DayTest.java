@@ -106,7 +106,10 @@ class DayTest {
                                 .mapToDouble(Mass::kg)
                                 .sum(),
                         within(1e-9));
-        assertThat(monday.weighs()).extracting(Day.Weigh::item).doesNotHaveDuplicates();
+        assertThat(monday.weighs())
+                .extracting(Day.Weigh::item)
+                .doesNotHaveDuplicates()
+                .isSortedAccordingTo(String.CASE_INSENSITIVE_ORDER);
     }
 
     /** What has begun was weighed: its stages are there, and nothing is weighed for it again. */
@@ -126,9 +129,9 @@ class DayTest {
     void whatSimmersWhileNobodyIsThereIsLookedInOn() {
         LocalDate day = LocalDate.of(2026, 3, 3);
         Rota rota = Weeks.longDays(1).checkedAt(List.of(LocalTime.of(1, 0), LocalTime.of(12, 0)));
-        Day its = Day.of(List.of(simmering("K80", 22, 7), simmering("Pot 12", 18, 22)), List.of(), day, rota);
-        assertThat(its.looks())
-                .containsExactly(new Day.Look(Instant.parse("2026-03-03T01:00:00Z"), "K80", "white chicken"));
+        Day.Pot overnight = simmering("K80", 22, 7);
+        Day its = Day.of(List.of(overnight, simmering("Pot 12", 18, 22)), List.of(), day, rota);
+        assertThat(its.looks()).containsExactly(new Day.Look(Instant.parse("2026-03-03T01:00:00Z"), overnight));
     }
 
     /** From an hour of the second of March until an hour of that or the next day. */

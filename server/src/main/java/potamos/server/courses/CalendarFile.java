@@ -57,9 +57,10 @@ final class CalendarFile {
 
     /** Somebody looks in on a pot while nobody is there. */
     void look(Day.Look look) {
-        String id = "look-" + look.at().getEpochSecond() + "-" + look.vessel().replaceAll("\\W", "");
-        event(id, look.at(), look.at().plus(A_CALL), "Look in on " + look.vessel() + ", " + look.stock(), true)
-                .add(new Location(look.vessel()));
+        Day.Pot pot = look.pot();
+        String id = "look-" + look.at().getEpochSecond() + "-" + pot.vessel().replaceAll("\\W", "");
+        event(id, look.at(), look.at().plus(A_CALL), "Look in on " + pot.vessel() + ", " + pot.stock(), true)
+                .add(new Location(pot.vessel()));
     }
 
     /** @param comes what its station was told of how it comes, where that is otherwise than asked */

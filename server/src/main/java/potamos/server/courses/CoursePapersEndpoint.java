@@ -46,7 +46,7 @@ class CoursePapersEndpoint {
         this.clock = clock;
     }
 
-    @Operation(summary = "A day of the course on paper: hour by hour, and everything to weigh")
+    @Operation(summary = "A day of the course on paper, by hour and by pot")
     @GetMapping(path = "/api/course/day-sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> daySheet(
             @AuthenticationPrincipal Person person, @RequestParam(required = false) LocalDate day) {
@@ -57,7 +57,7 @@ class CoursePapersEndpoint {
     @GetMapping(path = "/api/course/weigh-out.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> weighOut(
             @AuthenticationPrincipal Person person, @RequestParam(required = false) LocalDate day) {
-        return sheet(person, day, "-weigh-out", DaySheet::weighOut);
+        return sheet(person, day, "-weigh-out", WeighOutSheet::of);
     }
 
     /** How a day goes on paper. */

@@ -4,6 +4,8 @@ import java.io.ByteArrayOutputStream;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -18,6 +20,9 @@ public final class Ink implements Closeable {
 
     /** Points in a millimetre. */
     public static final float MM = 72 / 25.4f;
+
+    /** As wide as a square to mark what is done. */
+    public static final float SQUARE = 11;
 
     public static final float A4_WIDTH = 210 * MM;
     public static final float A4_HEIGHT = 297 * MM;
@@ -103,6 +108,15 @@ public final class Ink implements Closeable {
         }
     }
 
+    /** A square to mark what is done, from its lower left corner. */
+    public void square(float x, float y) {
+        box(x, y, SQUARE, SQUARE, 1);
+        line(x, y, x + SQUARE, y, 0.8f);
+        line(x, y + SQUARE, x + SQUARE, y + SQUARE, 0.8f);
+        line(x, y, x, y + SQUARE, 0.8f);
+        line(x + SQUARE, y, x + SQUARE, y + SQUARE, 0.8f);
+    }
+
     /** A line through points, x and y in turn; {@code gap} is the length of its dashes, 0 for none. */
     public void curve(float[] points, float thick, float gap) {
         if (points.length < 4) {
@@ -157,6 +171,20 @@ public final class Ink implements Closeable {
             fitting = fitting.substring(0, fitting.length() - 1);
         }
         return fitting;
+    }
+
+    /** Words in lines that fit into a width; a word that does not is cut. */
+    public List<String> wrapped(float size, String words, float width) {
+        List<String> lines = new ArrayList<>();
+        for (String word : words.split(" ")) {
+            String longer = lines.isEmpty() ? word : lines.get(lines.size() - 1) + " " + word;
+            if (!lines.isEmpty() && width(size, longer) <= width) {
+                lines.set(lines.size() - 1, longer);
+            } else {
+                lines.add(fitted(size, word, width));
+            }
+        }
+        return lines;
     }
 
     public float width(float size, String words) {

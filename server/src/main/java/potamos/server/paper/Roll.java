@@ -71,10 +71,31 @@ public final class Roll implements Closeable {
         ink.line(MARGIN, y, RIGHT, y, 0.3f);
     }
 
+    /** What is left of the page. */
+    public float left() {
+        return y - MARGIN;
+    }
+
+    /**
+     * A strip across the page for what is no row; it has to fit.
+     *
+     * @return its upper edge
+     */
+    public float strip(float high) {
+        float top = y;
+        y -= high;
+        return top;
+    }
+
+    /** Goes on overleaf. */
+    public void turn() {
+        ink.turn();
+        y = Ink.A4_HEIGHT - MARGIN;
+    }
+
     private void room(int rows) {
-        if (y - rows * ROW < MARGIN) {
-            ink.turn();
-            y = Ink.A4_HEIGHT - MARGIN;
+        if (left() < rows * ROW) {
+            turn();
         }
     }
 
