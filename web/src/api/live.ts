@@ -9,6 +9,7 @@ type Page = Schemas['Page']
 const TOUCHES: Record<string, string[]> = {
   batches: [
     'the-course',
+    'why-here',
     'range',
     'batch',
     'course',
@@ -19,14 +20,15 @@ const TOUCHES: Record<string, string[]> = {
     'calls',
     'trace',
   ],
-  calls: ['calls', 'the-course', 'standing'],
+  calls: ['calls', 'the-course', 'why-here', 'standing'],
+  // Why a batch is where it is asks anew with each version; of a batch that has just moved there is nothing to tell under its old name.
   course: ['the-course', 'provisions'],
-  kitchen: ['kitchen', 'stations', 'menu', 'outages', 'hob', 'range', 'charge', 'the-course'],
+  kitchen: ['kitchen', 'stations', 'menu', 'outages', 'hob', 'range', 'charge', 'the-course', 'why-here'],
   formulas: ['formulas', 'menu', 'charge'],
   larder: ['larder', 'provisions', 'charge', 'trace'],
   photos: ['photos'],
   'hand-overs': ['hand-overs'],
-  clock: ['session', 'range', 'batch', 'calls', 'charge', 'the-course'],
+  clock: ['session', 'range', 'batch', 'calls', 'charge', 'the-course', 'why-here'],
 }
 
 /** Those of them that are about one thing: only what shows that very thing is asked for again. */

@@ -1,9 +1,10 @@
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { liquorColour } from './liquor'
 import { Taken } from './Taken'
-import { Cabinets, Ice, Mouth, Ovens, Shelf, Tide } from './RiverBanks'
+import { Cabinets, Ice, Ovens, Shelf, Tide } from './RiverBanks'
+import { Mouth, MouthWords } from './RiverMouths'
 import { Words } from './RiverWords'
-import { afloat, berths, ends, ms, TEN_MINUTES } from './river'
+import { abreast, afloat, berths, ends, ms, TEN_MINUTES } from './river'
 import {
   AXIS,
   DONE,
@@ -107,6 +108,9 @@ export function River({
   )
   const rows = Math.max(1, ...[...mouths.values()].map((row) => row + 1))
   const height = bank + MOUTH + rows * SAID
+  const mouthWide = (call: { litres: number }) => Math.max(6, thick(call.litres) * 0.6)
+  const lefts = abreast(wanted.map((call) => ({ id: call.id, at: x(ms(call.by)), wide: mouthWide(call) })))
+  const mouthEnd = (call: { id: string }) => bank + MOUTH + (mouths.get(call.id) ?? 0) * SAID
   const vesselAcross = (vesselId: string, across: number) => {
     const steps = Math.round(across / VESSEL)
     const at = vessels.findIndex((vessel) => vessel.id === vesselId)
@@ -211,9 +215,18 @@ export function River({
           key={call.id}
           call={call}
           at={x(ms(call.by))}
+          left={lefts.get(call.id) ?? 0}
+          wide={mouthWide(call)}
           bank={bank}
-          end={bank + MOUTH + (mouths.get(call.id) ?? 0) * SAID}
-          wide={Math.max(6, thick(call.litres) * 0.6)}
+          end={mouthEnd(call)}
+        />
+      ))}
+      {wanted.map((call) => (
+        <MouthWords
+          key={call.id}
+          call={call}
+          at={x(ms(call.by))}
+          end={mouthEnd(call)}
           says={`${call.station} ${litres(call.litres)}`}
           clock={clock}
         />

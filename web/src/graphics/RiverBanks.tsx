@@ -253,45 +253,6 @@ export function Shelf({
   )
 }
 
-/** Litres that leave at the hour of a call; what is missing is an empty bed. */
-export function Mouth({
-  call,
-  at,
-  bank,
-  end,
-  wide,
-  says,
-  clock,
-}: {
-  call: Course['calls'][number]
-  at: number
-  bank: number
-  end: number
-  wide: number
-  says: string
-  clock: (at: number) => string
-}) {
-  const wrong = call.missing > 0 || call.lateMin > 0
-  const said = Math.min(at, WIDTH - 120)
-  return (
-    <g>
-      <path
-        d={`M${at - wide / 2} ${bank}C${at - wide / 2} ${bank + 18} ${at} ${bank + 22} ${at} ${end}H${at + 3}C${at + 3} ${bank + 22} ${at + wide / 2} ${bank + 18} ${at + wide / 2} ${bank}Z`}
-        fill={call.missing > 0 ? 'none' : liquorColour(call.family, DONE)}
-        stroke={wrong ? 'var(--ember)' : 'none'}
-        strokeWidth={2}
-        strokeDasharray={call.missing > 0 ? '4 3' : undefined}
-      />
-      <text x={said} y={end + 17} fontSize={15} fontWeight={600} fill={wrong ? 'var(--ember)' : 'var(--ink)'}>
-        {says}
-      </text>
-      <text x={said} y={end + 33} fontSize={14} fill="var(--quiet)">
-        {clock(ms(call.by))}
-      </text>
-    </g>
-  )
-}
-
 /** How high the store takes it, where that is in the picture; what stands higher has no place there. */
 function Brim({
   stocks,

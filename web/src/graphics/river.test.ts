@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { afloat, berths, brim, ends, landing } from './river'
+import { abreast, afloat, berths, brim, ends, landing } from './river'
 
 const at = (hour: number) => new Date(Date.UTC(2026, 2, 2, hour)).toISOString()
 const ms = (hour: number) => Date.UTC(2026, 2, 2, hour)
@@ -99,6 +99,17 @@ describe('berths', () => {
     const all = [0, 1, 2].map((n) => ({ id: String(n), from: n, to: 10 + n }))
     expect(berths(all, 2).get('2')).toBe(0)
   })
+})
+
+it('mouths of one hour stand beside one another, and others where their hour is', () => {
+  const lefts = abreast([
+    { id: 'later', at: 300, wide: 10 },
+    { id: 'wide', at: 100, wide: 30 },
+    { id: 'same hour', at: 100, wide: 8 },
+  ])
+  expect(lefts.get('wide')).toBe(85)
+  expect(lefts.get('same hour')).toBe(115)
+  expect(lefts.get('later')).toBe(295)
 })
 
 it('ends of stages are the first from and the last to', () => {

@@ -112,6 +112,18 @@ export function berths(
   return lanes
 }
 
+/** Where the left edge of each mouth is, so that those of one hour stand beside one another: one behind another is not seen. */
+export function abreast(mouths: { id: string; at: number; wide: number }[]): Map<string, number> {
+  const lefts = new Map<string, number>()
+  let right = Number.NEGATIVE_INFINITY
+  for (const { id, at, wide } of [...mouths].sort((a, b) => a.at - b.at)) {
+    const left = Math.max(right, at - wide / 2)
+    lefts.set(id, left)
+    right = left + wide
+  }
+  return lefts
+}
+
 export const ms = (at: string) => new Date(at).getTime()
 
 /** From the first of some stages to the end of the last. */

@@ -202,16 +202,7 @@ function WhyHere({ course, days, draft }: { course: Course; days: number; draft:
   const units = useUnits()
   const { day } = useTimes()
   const why = useQuery({
-    queryKey: [
-      'the-course',
-      'why',
-      days,
-      draft.id,
-      draft.start,
-      draft.vesselId,
-      draft.litres,
-      course.held.version,
-    ],
+    queryKey: ['why-here', days, draft.id, draft.start, draft.vesselId, draft.litres, course.held.version],
     queryFn: () =>
       data(api.GET('/api/course/drafts/{id}/why', { params: { path: { id: draft.id }, query: { days } } })),
     staleTime: 60_000,
