@@ -40,3 +40,6 @@ export function setWatch(night: boolean) {
   document.documentElement.dataset.watch = watch
   localStorage.setItem('watch', watch)
 }
+
+/** As a `ref`: brings what has just come to the screen to where it is looked at, once. */
+export const intoSight = (come: Element | null) => come?.scrollIntoView({ block: 'start' })

@@ -78,8 +78,11 @@ describe('judging the end', () => {
       'POST /api/course/ways-out': ways,
       'POST /api/course/ways-out/taken': new Response(null, { status: 204 }),
     })
+    const brought = vi.spyOn(Element.prototype, 'scrollIntoView')
     fireEvent.click(await screen.findByRole('button', { name: /^\+30 min/ }))
     const way = await screen.findByRole('region', { name: wayOutName[ways.ways[0]!.how] })
+    // They come below what was tapped, where a small screen does not reach.
+    expect((brought.mock.contexts[0] as Element).contains(way)).toBe(true)
     expect(said(way)).toContain(ways.ways[0]!.told[0]!.station)
     expect(sent.some((s) => s.path.endsWith('/acts'))).toBe(false)
     fireEvent.click(within(way).getByRole('button', { name: 'Judge and take this' }))

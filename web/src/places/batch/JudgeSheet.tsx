@@ -5,6 +5,7 @@ import { act } from '../../api/outbox'
 import { useJudging, useWaysOut, type Page } from '../../api/queries'
 import { Button } from '../../kit/Button'
 import { Note } from '../../kit/Note'
+import { intoSight } from '../../kit/screen'
 import { useMay, useTimes, useUnits } from '../../kit/session'
 import { Sheet } from '../../kit/Sheet'
 import { bodyName, tasteWords } from '../../words/en'
@@ -139,7 +140,7 @@ function Longer({
       </div>
     )
   return (
-    <div className="grid gap-3">
+    <div ref={intoSight} className="grid gap-3">
       <p className="text-18 m-0">{minutes} minutes more, and not everything fits as it is planned:</p>
       <WaysOut
         looked={looked.data}
