@@ -40,7 +40,7 @@ final class AtWork {
             }
             double minutes = minutes(next);
             if (minutes > 0) {
-                await(cook, id, minutes, SOON_PASSED.contains((String) next.get("kind")));
+                await(cook, next, SOON_PASSED.contains((String) next.get("kind")));
                 stale = true;
                 continue;
             }
@@ -80,14 +80,20 @@ final class AtWork {
     }
 
     /** Lets the clock run on until it is time, in whole minutes; the rest of one is waited for where it matters. */
-    private static void await(Journey cook, String id, double minutes, boolean toTheSecond) {
+    private static void await(Journey cook, Map<String, Object> next, boolean toTheSecond) {
+        double minutes = minutes(next);
         if (!toTheSecond || minutes >= 1) {
             cook.moveOn((int) (toTheSecond ? minutes : Math.ceil(minutes)));
             return;
         }
-        cook.page()
-                .waitForCondition(
-                        () -> minutes(next(cook, id)) <= 0, new Page.WaitForConditionOptions().setTimeout(90_000));
+        // Asked once a second: whoever asks without a pause is soon answered no more.
+        cook.page().evaluate("""
+                due => new Promise((done, broken) => {
+                  const ask = () => fetch('/api/session').then(a => a.json())
+                    .then(({ now }) => new Date(now) < new Date(due) ? setTimeout(ask, 1000) : done(), broken)
+                  ask()
+                })
+                """, next.get("at"));
     }
 
     private static double minutes(Map<String, Object> next) {
@@ -134,6 +140,7 @@ final class AtWork {
                       cleanDown: !!page.cleanDown,
                       kind: due ? due.kind : null,
                       plain: !!due && !due.asks && due.becomes.length > 0,
+                      at: due ? due.due : null,
                       minutes: due ? (new Date(due.due) - new Date(session.now)) / 60000 : 0,
                     };
                   })
