@@ -40,16 +40,17 @@ final class DaySheet {
             if (entries.isEmpty()) {
                 roll.ink().text(false, BODY, Roll.MARGIN, roll.row(), "Nothing is planned for this day.");
                 roll.rule();
-            } else if (pots.isEmpty()) {
-                new DayGrid(roll, zone, pots, leaving, entries).draw();
+                return roll.pdf();
             }
-            for (int from = 0; from < pots.size(); from += POTS_ON_A_PAGE) {
+            int from = 0;
+            do {
                 if (from > 0) {
                     roll.turn();
                 }
                 List<String> across = pots.subList(from, Math.min(pots.size(), from + POTS_ON_A_PAGE));
                 new DayGrid(roll, zone, across, from == 0 ? leaving : Optional.empty(), entries).draw();
-            }
+                from += POTS_ON_A_PAGE;
+            } while (from < pots.size());
             return roll.pdf();
         }
     }

@@ -15,7 +15,7 @@ import potamos.server.paper.PaperUnits;
 import potamos.server.paper.PaperWords;
 import potamos.server.paper.Roll;
 
-/** Everything to weigh for what begins on a day, on A4: pot by pot with room for what the scale says and the lot, and what it is altogether. */
+/** Everything to weigh for what begins on a day, on A4: pot by pot with room for what the scale says and the lot, and what several pots need altogether. */
 final class WeighOutSheet {
 
     private static final float BODY = 13;

@@ -106,6 +106,12 @@ class DaySheetTest {
     }
 
     @Test
+    void aDayOfCallsAloneTellsThem() throws IOException {
+        String words = words(new Day(List.of(), busy(2).leaves(), List.of(), List.of()), 1);
+        assertThat(times(words, "Sauce 20.0 L")).isEqualTo(2);
+    }
+
+    @Test
     void anEmptyDaySaysSo() throws IOException {
         assertThat(words(day(List.of()), 1)).contains("Nothing is planned");
     }
