@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { QueryClient } from '@tanstack/react-query'
+import { QueryClient, QueryObserver } from '@tanstack/react-query'
 import { answer } from '../testing/kitchen'
 import type { Schemas } from './client'
-import { answered, madeStale, readNow } from './live'
+import { answered, askAnew, madeStale, readNow } from './live'
 
 describe('a change that is told', () => {
   it('makes stale the very batch that it is about, and what shows many', () => {
@@ -15,7 +15,8 @@ describe('a change that is told', () => {
 
   it('makes everything of its kind stale where it names nothing', () => {
     expect(madeStale({ topic: 'batches', ref: '', act: '' })).toContainEqual(['batch'])
-    expect(madeStale({ topic: 'clock', ref: 'b1', act: '' })).toContainEqual(['batch'])
+    expect(madeStale({ topic: 'clock', ref: '', act: '' })).toContainEqual(['batch'])
+    expect(madeStale({ topic: 'clock', ref: '', act: '' })).toContainEqual(['course'])
   })
 
   it('of a topic that nobody knows makes nothing stale', () => {
@@ -29,6 +30,42 @@ describe('a change that is told', () => {
     expect(madeStale(told)).toContainEqual(['lots'])
     expect(madeStale(told).map(([key]) => key)).not.toEqual(expect.arrayContaining(['batch']))
     expect(madeStale({ ...told, act: 'somebody else’s' })).toContainEqual(['batch', 'b1'])
+  })
+})
+
+describe('what is asked for while a change is told', () => {
+  const shown = (client: QueryClient) => {
+    const answers: ((level: number) => void)[] = []
+    const query = new QueryObserver<number>(client, {
+      queryKey: ['batch', 'b1'],
+      queryFn: () => new Promise((answer) => answers.push(answer)),
+    })
+    const seen: (number | undefined)[] = []
+    query.subscribe(({ data }) => seen.push(data))
+    const answer = (level: number) => answers.shift()!(level)
+    return { answer, answers, seen }
+  }
+
+  it('the first time is asked for once more, for it may be answered as it was before', async () => {
+    const client = new QueryClient()
+    const { answer, answers, seen } = shown(client)
+    askAnew(client, ['batch'])
+    answer(12)
+    await expect.poll(() => answers.length).toBe(1)
+    answer(13)
+    await expect.poll(() => seen.at(-1)).toBe(13)
+  })
+
+  it('once it is known is asked for once', async () => {
+    const client = new QueryClient()
+    const { answer, answers, seen } = shown(client)
+    answer(12)
+    await expect.poll(() => seen.at(-1)).toBe(12)
+    askAnew(client, ['batch'])
+    expect(answers).toHaveLength(1)
+    answer(13)
+    await expect.poll(() => seen.at(-1)).toBe(13)
+    expect(answers).toHaveLength(0)
   })
 })
 

@@ -28,7 +28,7 @@ const TOUCHES: Record<string, string[]> = {
   larder: ['larder', 'provisions', 'charge', 'trace'],
   photos: ['photos'],
   'hand-overs': ['hand-overs'],
-  clock: ['session', 'range', 'batch', 'calls', 'charge', 'the-course', 'why-here'],
+  clock: ['session', 'range', 'batch', 'course', 'calls', 'charge', 'the-course', 'why-here'],
 }
 
 /** Those of them that are about one thing: only what shows that very thing is asked for again. */
@@ -61,6 +61,17 @@ export function madeStale({ topic, ref, act }: Told): string[][] {
   return (TOUCHES[topic] ?? [])
     .filter((key) => !(answers.has(act) && OF_THE_ANSWER.includes(key)))
     .map((key) => (OF_ONE[topic]?.includes(key) && ref ? [key, ref] : [key]))
+}
+
+/** Asks anew for what a change has made stale, where it is shown. */
+export function askAnew(client: QueryClient, queryKey: string[]) {
+  // What is asked for the first time is not asked for beside that, and may be answered as it was before the change.
+  const first = client
+    .getQueryCache()
+    .findAll({ queryKey, type: 'active' })
+    .some((query) => query.state.data === undefined && query.state.fetchStatus === 'fetching')
+  const asked = client.invalidateQueries({ queryKey })
+  if (first) void asked.then(() => client.invalidateQueries({ queryKey }))
 }
 
 type Device = Schemas['DeviceView']
@@ -111,8 +122,7 @@ export function useLive(signedIn: boolean): boolean {
         void client.invalidateQueries()
       })
       source.addEventListener('change', (event: MessageEvent<string>) => {
-        for (const queryKey of madeStale(JSON.parse(event.data) as Told))
-          void client.invalidateQueries({ queryKey })
+        for (const queryKey of madeStale(JSON.parse(event.data) as Told)) askAnew(client, queryKey)
       })
       source.addEventListener('probes', (event: MessageEvent<string>) =>
         readNow(client, JSON.parse(event.data) as Device[]),
