@@ -9,6 +9,8 @@ import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
@@ -84,7 +86,9 @@ class CoursePapersTest {
     void everythingToWeighStandsPotByPot() throws Exception {
         house.call(6, Duration.ofHours(20));
         JsonNode draft = chef.get("/api/course?days=3").at("/drafts/0");
-        String day = draft.path("start").asString().substring(0, 10);
+        LocalDate day = Instant.parse(draft.path("start").asString())
+                .atZone(ZoneId.of("Europe/London"))
+                .toLocalDate();
         byte[] sheet = chef.get("/api/course/weigh-out.pdf?day=" + day).raw().body();
         try (PDDocument pdf = Loader.loadPDF(sheet)) {
             assertThat(new PDFTextStripper().getText(pdf))

@@ -2,6 +2,7 @@ package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static potamos.server.TestBatch.today;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -29,10 +30,6 @@ class LarderTest {
 
     private static String newId() {
         return UUID.randomUUID().toString();
-    }
-
-    private static LocalDate today() {
-        return TestBatch.now().atZone(ZoneId.of("Europe/Zurich")).toLocalDate();
     }
 
     private static String carcass(String id, double kg, String more) {

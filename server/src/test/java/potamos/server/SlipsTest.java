@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -151,7 +152,7 @@ class SlipsTest {
         String slip = id();
         deliver(batch, slip, 3.25, "");
         takeOver(sauce, slip, id());
-        String day = cook.get("/api/session").at("/now").asString().substring(0, 10);
+        LocalDate day = TestBatch.today();
         String table = new String(
                 cook.get("/api/deliveries/slips.csv?day=" + day).raw().body());
         List<String> ours = table.lines().filter(line -> line.contains("3.250")).toList();

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
@@ -238,6 +240,11 @@ final class TestBatch {
 
     static void wait(int minutes) {
         TestKitchen.bean(KitchenClock.class).advance(Duration.ofMinutes(minutes));
+    }
+
+    /** The kitchen's day, which begins before the day of the universal clock does. */
+    static LocalDate today() {
+        return now().atZone(ZoneId.of("Europe/Zurich")).toLocalDate();
     }
 
     static Instant now() {

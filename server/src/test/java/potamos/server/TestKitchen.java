@@ -24,8 +24,6 @@ import potamos.server.kitchen.Kitchens;
 /** The application with its demo kitchen on a real database, started once for the whole run and tested from outside. */
 public final class TestKitchen implements BeforeAllCallback {
 
-    private static final String NAMESPACE = TestKitchen.class.getName();
-
     private static final int MOST_POTS = 40;
 
     /** Where people reach the kitchen, which is not what a request says. */
@@ -33,26 +31,26 @@ public final class TestKitchen implements BeforeAllCallback {
 
     private static Running running;
 
-    private record Running(ConfigurableApplicationContext context, PrivateDatabase database, int port)
-            implements ExtensionContext.Store.CloseableResource {
-        @Override
-        public void close() {
+    private record Running(ConfigurableApplicationContext context, PrivateDatabase database, int port) {
+        void close() {
             context.close();
             database.close();
         }
     }
 
+    /** As long as its process: where several run side by side, what the framework keeps for a run ends with each class. */
     @Override
-    public void beforeAll(ExtensionContext extension) {
-        running = extension
-                .getRoot()
-                .getStore(ExtensionContext.Namespace.create(NAMESPACE))
-                .getOrComputeIfAbsent(NAMESPACE, key -> start(), Running.class);
+    public synchronized void beforeAll(ExtensionContext extension) {
+        if (running == null) {
+            running = start();
+            Runtime.getRuntime().addShutdownHook(new Thread(running::close));
+        }
     }
 
     private static Running start() {
-        PrivateDatabase database = PrivateDatabase.start("server-tests");
+        PrivateDatabase database = PrivateDatabase.start(System.getProperty("database", "server-tests"));
         SpringApplication application = new SpringApplication(Potamos.class);
+        application.setRegisterShutdownHook(false);
         ConfigurableApplicationContext context = application.run(
                 "--server.port=0",
                 "--potamos.demo=true",

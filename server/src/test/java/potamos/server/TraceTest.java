@@ -2,7 +2,6 @@ package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -24,8 +23,7 @@ class TraceTest {
         Visitor.Answer in = cook.post("/api/larder/boxes", """
                 {"id": "%s", "goods": "chicken-carcass", "kg": %s, "useBy": "%s", "doorC": 2, "supplier": "Hill Farm",
                  "supplierLot": "%s"}
-                """.formatted(
-                        id, kg, TestBatch.now().toString().substring(0, 10), supplierLot));
+                """.formatted(id, kg, TestBatch.today(), supplierLot));
         assertThat(in.status()).as("%s", in.body()).isEqualTo(201);
         return id;
     }
@@ -181,7 +179,7 @@ class TraceTest {
         TestKitchen.keeper()
                 .update(
                         "UPDATE lot SET use_by = ? WHERE id = ?",
-                        TestBatch.now().atZone(ZoneOffset.UTC).toLocalDate().minusDays(2),
+                        TestBatch.today().minusDays(2),
                         lot);
         Visitor.Answer handed = deliver(batch, lot);
         assertThat(handed.status()).isEqualTo(409);
