@@ -7,30 +7,36 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 
-/** A cook who does what a batch's page says is next. */
+/** A cook who does what a batch's page says is next, batch after batch. */
 final class AtWork {
 
     private static final int MOST_ACTS = 140;
-    /** What a pot on full heat passes in a minute or two: its moment is waited for to the second. */
+    /** What a pot on full heat passes in a minute or two. */
     private static final Set<String> SOON_PASSED = Set.of("HOLD", "KELP_OUT");
+
+    /** What comes sooner is waited for. */
+    private static final double SOON_MIN = 0.5;
 
     private static final String[] COOLING = {"80", "20", "4.5"};
 
-    private AtWork() {}
+    /** What was tapped already, of this batch or of one before it. */
+    private final Set<String> tapped = new HashSet<>();
 
     /** What was done, in order, and where it ended. */
     record Worked(List<String> kinds, String stage) {}
 
     /** Does what the page says is next, the clock moved on in between, until the batch has come to a stage or nothing is left to do. */
-    static Worked on(Journey cook, String id, String until) {
+    Worked on(Journey cook, String id, String until) {
         List<String> kinds = new ArrayList<>();
         int readings = 0;
-        // A page that was moved on under its cook is loaded anew before the next touch, once.
+        // A page that was moved on under its cook is loaded anew before the next touch, once: what it is told of, it
+        // would take in bit by bit.
         boolean stale = false;
         for (int i = 0; i < MOST_ACTS; i++) {
             Map<String, Object> next = next(cook, id);
@@ -40,17 +46,18 @@ final class AtWork {
             }
             double minutes = minutes(next);
             if (minutes > 0) {
-                await(cook, next, SOON_PASSED.contains((String) next.get("kind")));
                 stale = true;
+                await(cook, next, SOON_PASSED.contains((String) next.get("kind")));
                 continue;
             }
             String kind = (boolean) next.get("cleanDown") ? "CLEAN_DOWN" : (String) next.get("kind");
-            if (!kind.equals("CLEAN_DOWN") && kinds.contains(kind) && (boolean) next.get("plain")) {
+            boolean first = tapped.add(kind + " " + next.get("phase"));
+            if (!first && !kind.equals("CLEAN_DOWN") && (boolean) next.get("plain")) {
                 // The tenth skimming is tapped like the first: what has been tapped once, and asks nothing, is logged
                 // as it is proposed.
+                stale = true;
                 log(cook, id);
                 kinds.add(kind);
-                stale = true;
                 continue;
             }
             if (stale) {
@@ -79,14 +86,19 @@ final class AtWork {
         cook.page().locator("section[aria-label=Acts]").waitFor();
     }
 
-    /** Lets the clock run on until it is time, in whole minutes; the rest of one is waited for where it matters. */
-    private static void await(Journey cook, Map<String, Object> next, boolean toTheSecond) {
+    /** Lets the clock run on until it is time: in whole minutes, and where it matters act by act of the whole kitchen. */
+    private static void await(Journey cook, Map<String, Object> next, boolean soonPassed) {
         double minutes = minutes(next);
-        if (!toTheSecond || minutes >= 1) {
-            cook.moveOn((int) (toTheSecond ? minutes : Math.ceil(minutes)));
+        if (!soonPassed) {
+            cook.moveOn((int) Math.ceil(minutes));
             return;
         }
-        // Asked once a second: whoever asks without a pause is soon answered no more.
+        if (minutes > SOON_MIN) {
+            cook.moveToTheNextAct();
+            return;
+        }
+        // Moved on now, the clock might be past this act already, and go on to the one after it. Asked once a second:
+        // whoever asks without a pause is soon answered no more.
         cook.page().evaluate("""
                 due => new Promise((done, broken) => {
                   const ask = () => fetch('/api/session').then(a => a.json())
@@ -139,6 +151,7 @@ final class AtWork {
                       stage: page.card.stage,
                       cleanDown: !!page.cleanDown,
                       kind: due ? due.kind : null,
+                      phase: due ? due.phase ?? null : null,
                       plain: !!due && !due.asks && due.becomes.length > 0,
                       at: due ? due.due : null,
                       minutes: due ? (new Date(due.due) - new Date(session.now)) / 60000 : 0,

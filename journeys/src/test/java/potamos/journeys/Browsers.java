@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -14,12 +15,17 @@ import java.util.Map;
 /** Debian's Chromium under Playwright. */
 final class Browsers implements AutoCloseable {
 
+    /** The same without windows of its own, which would be drawn as well. */
+    private static final Path WITHOUT_WINDOWS = Path.of("/usr/bin/chromium-headless-shell");
+
+    private static final Path WHOLE = Path.of("/usr/bin/chromium");
+
     private final Playwright playwright =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
     private final Browser browser = playwright
             .chromium()
             .launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setExecutablePath(Files.exists(WITHOUT_WINDOWS) ? WITHOUT_WINDOWS : WHOLE)
                     .setArgs(List.of(
                             "--no-sandbox",
                             "--disable-gpu",

@@ -15,6 +15,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** A stock of each family from the charge to the shelf, by doing what the page says is next, the kitchen's clock moved on in between. */
 class FamiliesTest extends OnADemo {
 
+    private final AtWork work = new AtWork();
+
     FamiliesTest() {
         super("families");
     }
@@ -76,7 +78,7 @@ class FamiliesTest extends OnADemo {
             cook.see("in Pot 24").tap("Accept this plan");
             cook.page().waitForURL(Pattern.compile("/batches/"));
             String id = cook.page().url().substring(cook.page().url().lastIndexOf('/') + 1);
-            AtWork.Worked worked = AtWork.on(cook, id, "ON_SHELF");
+            AtWork.Worked worked = work.on(cook, id, "ON_SHELF");
             assertThat(worked.stage()).isEqualTo("ON_SHELF");
             assertThat(worked.kinds()).containsSubsequence(acts);
             cook.see("put away.").tap("All");

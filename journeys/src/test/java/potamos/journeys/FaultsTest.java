@@ -40,12 +40,12 @@ class FaultsTest {
 
     @Test
     void nothingAcknowledgedIsLostOrDoubledThroughTwentyKills() throws IOException {
-        Kills.Outcome outcome = Kills.of(potamos, 8, 12, 24, 7);
+        Kills.Outcome outcome = Kills.of(potamos, 4, 16, 24, 7);
         assertThat(outcome.acknowledged()).isGreaterThan(200);
         assertThat(outcome.lost()).isZero();
         assertThat(outcome.doubled()).isZero();
-        assertThat(outcome.applicationS()).hasSize(8);
-        assertThat(outcome.databaseS()).hasSize(12);
+        assertThat(outcome.applicationS()).hasSize(4);
+        assertThat(outcome.databaseS()).hasSize(16);
         assertThat(Files.readString(potamos.home().resolve("watchdog.log")))
                 .contains("the application ended with 137; starting it again")
                 .contains("the database is gone; starting it again");

@@ -10,8 +10,9 @@ import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
-import java.util.LinkedHashSet;
-import java.util.Set;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -22,13 +23,31 @@ final class Journey {
     private static final Pattern ONCE_MORE = Pattern.compile("^Log [0-9]|^It stands");
     private static final Pattern LOG_LITRES = Pattern.compile("^Log [0-9]");
 
+    /** What a page asks of the kitchen; the line on which it is told of changes is never answered to its end. */
+    private static final Pattern ASKED = Pattern.compile("^GET .*/api/(?!live)");
+
+    private static final Pattern KEEPS_UP = Pattern.compile("/api/batches/[^/]+/course$");
+
     private final Page page;
-    private final Set<String> unanswered = new LinkedHashSet<>();
+    private final List<String> unanswered = new ArrayList<>();
     private int taken;
+    private int keptUp;
+    private boolean leaves;
 
     Journey(Page page) {
         this.page = page;
-        page.onRequest(request -> unanswered.add(request.method() + " " + request.url()));
+        page.onRequest(request -> {
+            leaves |= request.isNavigationRequest();
+            unanswered.add(request.method() + " " + request.url());
+            keptUp += KEEPS_UP.matcher(request.url()).find() ? 1 : 0;
+        });
+        page.onFrameNavigated(frame -> {
+            // What the page that was left had asked for nobody answers; a place within the same page leaves nothing.
+            if (leaves) {
+                unanswered.clear();
+                leaves = false;
+            }
+        });
         page.onRequestFinished(request -> unanswered.remove(request.method() + " " + request.url()));
         page.onResponse(answer -> taken += answer.ok() && answer.url().endsWith("/acts") ? 1 : 0);
         page.onRequestFailed(request -> unanswered.remove(request.method() + " " + request.url()));
@@ -131,24 +150,55 @@ final class Journey {
         return (boolean) page.evaluate("() => !/(?:^|; )potamos\\.waiting=[1-9]/.test(document.cookie)");
     }
 
+    /**
+     * Waits until the page of a batch has all that it asked for, so that what it asks for next is for something that it was told.
+     *
+     * @return how often it has asked how the batch goes: once for each change that it was told of, and nobody else asks that
+     */
+    int knowsAll() {
+        attempt(() -> page.waitForCondition(this::isAnswered));
+        return keptUp;
+    }
+
+    private boolean isAnswered() {
+        return unanswered.stream().noneMatch(it -> ASKED.matcher(it).find());
+    }
+
     /** Lets the kitchen's clock run on, as the demo allows, and the page with it. */
     Journey wait(int minutes) {
+        int before = knowsAll();
         moveOn(minutes);
-        return reload().stands();
+        return keepsUp(before);
+    }
+
+    /** Waits until the page has taken in what the kitchen told since it knew all, by itself: nobody loads a page anew at the stove. */
+    Journey keepsUp(int before) {
+        attempt(() -> page.waitForCondition(() -> keptUp > before && isAnswered()));
+        page.evaluate("() => new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(() => drawn())))");
+        return this;
     }
 
     /** Lets the clock run on under the page. */
     void moveOn(int minutes) {
+        move(Map.of("minutes", minutes));
+    }
+
+    /** The same until something is due in the kitchen, to the second. */
+    void moveToTheNextAct() {
+        move(Map.of("toTheNextAct", true));
+    }
+
+    private void move(Map<String, Object> by) {
         Object status = page.evaluate("""
-                minutes => fetch('/api/demo/clock', {
+                by => fetch('/api/demo/clock', {
                   method: 'POST',
                   headers: {
                     'Content-Type': 'application/json',
                     'X-XSRF-TOKEN': document.cookie.split('; ').find(c => c.startsWith('XSRF-TOKEN=')).slice(11),
                   },
-                  body: JSON.stringify({ minutes }),
+                  body: JSON.stringify(by),
                 }).then(answer => answer.status)
-                """, minutes);
+                """, by);
         assertThat(status).isEqualTo(200);
     }
 

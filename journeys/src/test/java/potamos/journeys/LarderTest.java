@@ -10,6 +10,8 @@ import org.junit.jupiter.api.Test;
 /** What comes in at the door is weighed out of its box, followed to its pot, and stopped when the butcher calls. */
 class LarderTest extends OnADemo {
 
+    private final AtWork work = new AtWork();
+
     LarderTest() {
         super("larder");
     }
@@ -117,7 +119,7 @@ class LarderTest extends OnADemo {
             Journey cook = as(kitchen, "ilse");
             cook.open("/batches").follow("Brown veal stock").see("in Broad 40");
             String veal = idOf(cook);
-            AtWork.on(cook, veal, "COOL");
+            work.on(cook, veal, "COOL");
             Locator left = cook.page()
                     .locator("section")
                     .filter(new Locator.FilterOptions().setHas(cook.page().getByText("What is left")))
@@ -140,7 +142,7 @@ class LarderTest extends OnADemo {
                     .click();
             cook.tap("Accept this plan").seeLike("in Broad 40, batch \\d+");
             String half = idOf(cook);
-            AtWork.on(cook, half, "STORE");
+            work.on(cook, half, "STORE");
             cook.tapFirst("section[aria-label=Acts] button");
             cook.page()
                     .getByRole(AriaRole.DIALOG)
