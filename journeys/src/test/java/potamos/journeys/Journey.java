@@ -31,7 +31,9 @@ final class Journey {
     private final Page page;
     private final List<String> unanswered = new ArrayList<>();
     private int taken;
+    /** How often the page of a batch has asked how it goes: once for each change that it was told of, and nobody else asks that. */
     private int keptUp;
+
     private boolean leaves;
 
     Journey(Page page) {
@@ -150,32 +152,19 @@ final class Journey {
         return (boolean) page.evaluate("() => !/(?:^|; )potamos\\.waiting=[1-9]/.test(document.cookie)");
     }
 
-    /**
-     * Waits until the page of a batch has all that it asked for, so that what it asks for next is for something that it was told.
-     *
-     * @return how often it has asked how the batch goes: once for each change that it was told of, and nobody else asks that
-     */
-    int knowsAll() {
+    /** Lets the kitchen's clock run on, as the demo allows, and waits until the page of a batch has followed, by itself: nobody loads it anew at the stove. */
+    Journey wait(int minutes) {
+        // What it asks for next is for something that it was told.
         attempt(() -> page.waitForCondition(this::isAnswered));
-        return keptUp;
+        int before = keptUp;
+        moveOn(minutes);
+        attempt(() -> page.waitForCondition(() -> keptUp > before && isAnswered()));
+        page.evaluate("() => new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(() => drawn())))");
+        return this;
     }
 
     private boolean isAnswered() {
         return unanswered.stream().noneMatch(it -> ASKED.matcher(it).find());
-    }
-
-    /** Lets the kitchen's clock run on, as the demo allows, and the page with it. */
-    Journey wait(int minutes) {
-        int before = knowsAll();
-        moveOn(minutes);
-        return keepsUp(before);
-    }
-
-    /** Waits until the page has taken in what the kitchen told since it knew all, by itself: nobody loads a page anew at the stove. */
-    Journey keepsUp(int before) {
-        attempt(() -> page.waitForCondition(() -> keptUp > before && isAnswered()));
-        page.evaluate("() => new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(() => drawn())))");
-        return this;
     }
 
     /** Lets the clock run on under the page. */

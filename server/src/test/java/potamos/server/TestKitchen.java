@@ -40,7 +40,7 @@ public final class TestKitchen implements BeforeAllCallback {
 
     /** As long as its process: where several run side by side, what the framework keeps for a run ends with each class. */
     @Override
-    public synchronized void beforeAll(ExtensionContext extension) {
+    public void beforeAll(ExtensionContext extension) {
         if (running == null) {
             running = start();
             Runtime.getRuntime().addShutdownHook(new Thread(running::close));
