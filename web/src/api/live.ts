@@ -66,12 +66,13 @@ export function madeStale({ topic, ref, act }: Told): string[][] {
 /** Asks anew for what a change has made stale, where it is shown. */
 export function askAnew(client: QueryClient, queryKey: string[]) {
   // What is asked for the first time is not asked for beside that, and may be answered as it was before the change.
-  const first = client
-    .getQueryCache()
-    .findAll({ queryKey, type: 'active' })
-    .some((query) => query.state.data === undefined && query.state.fetchStatus === 'fetching')
+  const first = client.getQueryCache().findAll({
+    queryKey,
+    type: 'active',
+    predicate: ({ state }) => state.data === undefined && state.fetchStatus === 'fetching',
+  })
   const asked = client.invalidateQueries({ queryKey })
-  if (first) void asked.then(() => client.invalidateQueries({ queryKey }))
+  void asked.then(() => client.invalidateQueries({ predicate: (query) => first.includes(query) }))
 }
 
 type Device = Schemas['DeviceView']

@@ -191,7 +191,7 @@ class AuthorisationTest {
     private static String text(JsonNode schema, String name) {
         return switch (schema.path("format").asString("")) {
             case "date-time" -> TestBatch.now().plus(Duration.ofHours(20)).toString();
-            case "date" -> TestBatch.now().toString().substring(0, 10);
+            case "date" -> TestBatch.today().toString();
             default ->
                 schema.has("pattern") || name.equals("id") ? UUID.randomUUID().toString() : "a word";
         };

@@ -21,7 +21,7 @@ import potamos.server.accounts.Role;
 import potamos.server.formulas.Formulas;
 import potamos.server.kitchen.Kitchens;
 
-/** The application with its demo kitchen on a real database, started once for the whole run and tested from outside. */
+/** The application with its demo kitchen on a real database, started once for each process that runs tests and tested from outside. */
 public final class TestKitchen implements BeforeAllCallback {
 
     private static final int MOST_POTS = 40;
@@ -38,7 +38,7 @@ public final class TestKitchen implements BeforeAllCallback {
         }
     }
 
-    /** As long as its process: where several run side by side, what the framework keeps for a run ends with each class. */
+    /** It lasts as long as its process: what the framework keeps for a run ends with each class where several run side by side. */
     @Override
     public void beforeAll(ExtensionContext extension) {
         if (running == null) {
