@@ -34,14 +34,11 @@ public final class Evaporation {
     /**
      * How the outflow of steam lifts the correlation as a liquor nears its boiling point (Stefan flow): {@code −ln(1 − x)/x}.
      *
-     * @param x saturation pressure over the pressure of the air, 0 to 1
+     * @param x saturation pressure over the pressure of the air, above 0, up to 1: no water is without any
      * @return 1 for a cold liquor, about 2 in a lazy simmer, rising without end towards the boil
      * @see <a href="https://www.wiley.com/en-us/9780470115398">Bird, Stewart and Lightfoot, Transport Phenomena, 2nd ed., section 18.2</a>
      */
     static double stefan(double x) {
-        if (x < 1e-6) {
-            return 1 + x / 2;
-        }
         double near = Math.min(x, NEAREST);
         return -Math.log(1 - near) / near;
     }

@@ -3,10 +3,13 @@ package potamos.core.figure;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
+import java.math.BigDecimal;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -79,6 +82,67 @@ class FigureTest {
         sent.put("passes", 3);
         assertThat(Figures.said(sent)).containsExactly(Map.entry("passes", 3));
         assertThat(Figures.said(null)).isEmpty();
+    }
+
+    @Test
+    void figuresAreTakenByNameAndWhatIsNotKnownIsRefused() {
+        Figure<Volume> litres = Figure.litres(0, 10);
+        Figure<Integer> passes = Figure.count("passes", 1, 6, "passes");
+        Figures said = Figures.NONE.with(litres, Volume.ofLitres(4)).with(new Figures(Map.of("passes", 2)));
+        assertThat(said.get(litres)).isEqualTo(Volume.ofLitres(4));
+        assertThat(said.has(passes)).isTrue();
+        assertThat(said.or(passes, 5)).isEqualTo(2);
+        assertThat(said.only(List.of(litres, passes), "unknown")).isEqualTo(said);
+        assertThat(Figures.NONE.has(passes)).isFalse();
+        assertThat(Figures.NONE.or(passes, 5)).isEqualTo(5);
+        assertThat(Figures.NONE.isEmpty()).isTrue();
+        assertThat(said.isEmpty()).isFalse();
+        assertThat(said.with(new Figures(Map.of("passes", 3))).get(passes)).isEqualTo(3);
+        assertThatExceptionOfType(Refusal.class)
+                .isThrownBy(() -> said.only(List.of(litres), "unknown"))
+                .satisfies(refusal -> assertThat(refusal.field()).isEqualTo("passes"));
+        assertThatExceptionOfType(Refusal.class)
+                .isThrownBy(() -> new Figures(Map.of("part", " ")).get(Figure.part()))
+                .withMessage("is needed here");
+    }
+
+    @Test
+    void aRecordTellsWhatItSaysAndNothingOfWhatItDoesNot() {
+        Telling<Map<String, String>> telling = new Telling<>();
+        telling.add(Figure.words("why"), record -> record.get("why"));
+        telling.add(Figure.part(), record -> record.get("part"));
+        assertThat(telling.figures()).extracting(Figure::name).containsExactly("why", "part");
+        assertThat(telling.of(Map.of("why", "", "part", "onion")).byName()).containsExactly(Map.entry("part", "onion"));
+        assertThat(telling.of(Map.of("why", "smelled")).byName()).containsExactly(Map.entry("why", "smelled"));
+    }
+
+    @Test
+    void severalWordsCrossInOneLineAndOneThatIsNoneIsRefused() {
+        Figure<Set<Cover>> covers = Figure.choices("covers", Cover.class);
+        assertThat(covers.wire(Set.of(Cover.LID_ON, Cover.OPEN))).isEqualTo("open lid-on");
+        assertThat(covers.value("lid-on  open")).containsExactlyInAnyOrder(Cover.OPEN, Cover.LID_ON);
+        assertThat(covers.value("")).isEmpty();
+        assertThatExceptionOfType(Refusal.class)
+                .isThrownBy(() -> covers.value("open cloth"))
+                .withMessage("one of open, paper-lid, lid-ajar, lid-on");
+    }
+
+    @Test
+    void aDayIsADayOfTheCalendar() {
+        Figure<LocalDate> day = Figure.day("packed");
+        assertThat(day.value("2028-02-29")).isEqualTo(LocalDate.of(2028, 2, 29));
+        assertThatExceptionOfType(Refusal.class)
+                .isThrownBy(() -> day.value("2027-02-29"))
+                .satisfies(refusal -> assertThat(refusal.field()).isEqualTo("packed"));
+    }
+
+    /** As a scale, a jug and a ruler read it. */
+    @Test
+    void aNumberIsSaidNoFinerThanItIsMeasured() {
+        assertThat(Figure.Quantity.LITRES.measured(2.50049)).isEqualTo(new BigDecimal("2.5"));
+        assertThat(Figure.Quantity.LITRES.measured(-0.0001)).isEqualTo(BigDecimal.ZERO);
+        assertThat(Figure.Quantity.CELSIUS.measured(84.96)).isEqualTo(new BigDecimal("85"));
+        assertThat(Figure.Quantity.COUNT.measured(120)).isEqualTo(new BigDecimal("120"));
     }
 
     @Test

@@ -7,11 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import potamos.core.Samples;
-import potamos.core.quantity.Power;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
-import potamos.core.quantity.Volume;
 
 class BrowningTest {
 
@@ -40,32 +37,5 @@ class BrowningTest {
         assertThatThrownBy(() -> Browning.minutesTo(9, AT_200, 1, 1)).isInstanceOf(Refusal.class);
         assertThatThrownBy(() -> Browning.minutesTo(5, Temperature.ofCelsius(400), 1, 1))
                 .isInstanceOf(Refusal.class);
-    }
-
-    @Test
-    void aReductionTakesAsLongAsItsSteamNeedsHeat() {
-        // 10 L of water at h_fg 2257 kJ/kg are 22.6 MJ; 4.5 kW less the walls' few hundred watts bring it in well under
-        // two hours.
-        BoilDown down = BoilDown.to(0.5, Volume.ofLitres(20), Samples.cylinder(36, 40), Samples.GAS, Samples.VALLEY, 1);
-        assertThat(down.steam().litres()).isCloseTo(10, within(1e-9));
-        assertThat(down.minutes()).isBetween(22_570 / 4.5 / 60, 22_570 / 4.0 / 60);
-    }
-
-    @Test
-    void twiceTheHeatIsMoreThanTwiceAsQuickForTheWallsTakeTheSame() {
-        BoilDown half =
-                BoilDown.to(0.5, Volume.ofLitres(20), Samples.cylinder(36, 40), Samples.GAS, Samples.VALLEY, 0.5);
-        BoilDown whole =
-                BoilDown.to(0.5, Volume.ofLitres(20), Samples.cylinder(36, 40), Samples.GAS, Samples.VALLEY, 1);
-        assertThat(half.minutes()).isGreaterThan(2 * whole.minutes());
-    }
-
-    @Test
-    void aBurnerTooWeakForTheBoilIsRefused() {
-        Burner candle = new Burner("candle", Power.ofKilowatts(0.2), 0.5);
-        assertThatThrownBy(() ->
-                        BoilDown.to(0.5, Volume.ofLitres(20), Samples.cylinder(36, 40), candle, Samples.VALLEY, 1))
-                .isInstanceOfSatisfying(
-                        Refusal.class, r -> assertThat(r.field()).isEqualTo("heatKw"));
     }
 }

@@ -7,6 +7,8 @@ import org.hipparchus.ode.ODEState;
 import org.hipparchus.ode.OrdinaryDifferentialEquation;
 import org.hipparchus.ode.nonstiff.DormandPrince853Integrator;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import potamos.core.Samples;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Power;
@@ -105,6 +107,50 @@ class PotHeatTest {
         double wallsKw = 12 * (Math.PI * 0.04 + 0.3 / 10) * 74 / 1000;
         assertThat(anHour).isCloseTo((4.5 - wallsKw) * 3600 / 2256.5, within(0.7));
         assertThat(anHour).isGreaterThan(3 * heat.steamLPerH(Temperature.ofCelsius(93), Length.ofCm(24)));
+    }
+
+    /** What comes to the boil within a step has steamed what many short ones say. */
+    @Test
+    void aStepOverTheBoilIsItsSecondsAddedUp() {
+        PotHeat heat = heat(Cover.LID_AJAR);
+        Power strong = Power.ofKilowatts(20);
+        PotHeat.Step whole = heat.step(Temperature.ofCelsius(BOILS - 6), FULL, strong, 120);
+        double celsius = BOILS - 6;
+        double steam = 0;
+        for (int second = 0; second < 120; second++) {
+            PotHeat.Step step = heat.step(Temperature.ofCelsius(celsius), FULL, strong, 1);
+            celsius = step.temperature().celsius();
+            steam += step.steam().litres();
+        }
+        assertThat(whole.temperature().celsius())
+                .isCloseTo(celsius, within(1e-6))
+                .isCloseTo(BOILS, within(1e-6));
+        assertThat(whole.steam().litres()).isCloseTo(steam, within(0.02 * steam));
+    }
+
+    /** A burner turned low, one turned off, and one that is more than the pot can steam below the boil. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0, 0.4, 1.2, 6})
+    void aPotLeftToItsHeatRestsWhereAStepMovesItNoMore(double kw) {
+        PotHeat heat = heat(Cover.OPEN);
+        Temperature rests = heat.settlesAt(FULL, Power.ofKilowatts(kw));
+        assertThat(heat.step(rests, FULL, Power.ofKilowatts(kw), 120)
+                        .temperature()
+                        .celsius())
+                .isCloseTo(rests.celsius(), within(1e-3));
+        assertThat(rests.celsius())
+                .isBetween(Samples.VALLEY.temperature().celsius(), BOILS)
+                .isLessThanOrEqualTo(heat.withCover(Cover.LID_ON)
+                        .settlesAt(FULL, Power.ofKilowatts(kw))
+                        .celsius());
+        assertThat(rests.celsius() == BOILS).isEqualTo(kw == 6);
+    }
+
+    @Test
+    void inAnOvenThePotTakesHeatInThroughItsWalls() {
+        PotHeat inside = heat(Cover.LID_ON).in(Surroundings.oven(Temperature.ofCelsius(120)));
+        assertThat(inside.wallLossW(Temperature.ofCelsius(90), Length.ofCm(20))).isNegative();
+        assertThat(inside.settlesAt(FULL, Power.ofKilowatts(0)).celsius()).isBetween(85.0, BOILS);
     }
 
     /** The outflow of steam lifts the correlation: nothing at the usual simmer, half as much again in a lively one, with no jump on the way to the boil. */

@@ -212,11 +212,36 @@ class LarderTest {
     }
 
     @Test
+    void whatIsLeftOverLiesInTheLarderAndNobodyDeliversIt() {
+        for (String left : List.of("spent-bones", "picked-meat", "rendered-fat")) {
+            assertThat(Goods.leftOver(left)).as(left).isTrue();
+            assertThat(Goods.any(left)).as(left).isPresent();
+            assertThat(Goods.find(left)).as(left).isEmpty();
+        }
+        assertThat(Goods.leftOver("onion")).isFalse();
+        assertThat(Goods.find("roasted-vegetables")).as("made in the kitchen").isEmpty();
+        assertThat(Goods.any("onion")).isEqualTo(Goods.find("onion"));
+        assertThat(Goods.any("saffron-of-the-moon")).isEmpty();
+        assertThat(Goods.nameOf("spent-bones")).isEqualTo("Spent bones");
+        assertThat(Goods.nameOf("saffron-of-the-moon")).isEqualTo("saffron-of-the-moon");
+    }
+
+    @Test
+    void theFatOfTheKitchensOwnStocksServesForOilAndForNothingElse() {
+        Goods fat = Goods.any("rendered-fat").orElseThrow();
+        Goods onion = Goods.any("onion").orElseThrow();
+        assertThat(fat.serves("oil")).isTrue();
+        assertThat(fat.serves("rendered-fat")).isTrue();
+        assertThat(fat.serves("onion")).isFalse();
+        assertThat(onion.serves("onion")).isTrue();
+        assertThat(onion.serves("oil")).isFalse();
+    }
+
+    @Test
     void bonesAndShellsAreRawAndVegetablesAreNot() {
         assertThat(Goods.find("crustacean-shells").orElseThrow().raw()).isTrue();
         assertThat(Goods.find("kelp").orElseThrow().raw()).isFalse();
         assertThat(Goods.find("onion").orElseThrow().raw()).isFalse();
-        assertThat(Goods.find("spent-bones")).isEmpty();
         assertThat(Goods.all()).extracting(Goods::id).doesNotHaveDuplicates();
     }
 }

@@ -63,6 +63,30 @@ class DiffusionTest {
         return fourier * mm * mm * 1e-6 / Diffusion.coefficient(AT_95) / 60;
     }
 
+    /** Thin it is a slice and thick a cube; between them it loses something between the two, and more the thicker. */
+    @Test
+    void whatAKnifeCutsIsASliceThatGrowsIntoACube() {
+        assertThat(spent(Diffusion.Cut.AS_CUT, 3)).isEqualTo(spent(Diffusion.Cut.SLICE, 3));
+        assertThat(spent(Diffusion.Cut.AS_CUT, 12)).isEqualTo(spent(Diffusion.Cut.CUBE, 12));
+        assertThat(spent(Diffusion.Cut.AS_CUT, 40)).isEqualTo(spent(Diffusion.Cut.CUBE, 40));
+        // Half-way between the two a slice's share, taken twice.
+        assertThat(1 - spent(Diffusion.Cut.AS_CUT, 7.5))
+                .isCloseTo(Math.pow(1 - spent(Diffusion.Cut.SLICE, 7.5), 2), within(1e-12));
+    }
+
+    private static double spent(Diffusion.Cut cut, double mm) {
+        return Diffusion.spent(cut, mm, AT_95, 10);
+    }
+
+    @Test
+    void aCutThatNothingIsTooSmallOrTooLargeForStopsAtWhatAKnifeCuts() {
+        CutAdviser aMinuteInTheCold = CutAdviser.of(Diffusion.Cut.CUBE, Temperature.ofCelsius(1), 1);
+        assertThat(aMinuteInTheCold.smallestMm()).isEqualTo(0.5);
+        assertThat(aMinuteInTheCold.largestMm()).isEqualTo(0.5);
+        assertThat(aMinuteInTheCold.fitOf(0.5)).isEqualTo(CutAdviser.Fit.FITS);
+        assertThat(CutAdviser.of(Diffusion.Cut.CUBE, AT_95, 2880).largestMm()).isLessThan(300);
+    }
+
     @Test
     void hotterIsQuickerAndLargerIsSlower() {
         double at85 = Diffusion.spent(Diffusion.Cut.CUBE, 15, Temperature.ofCelsius(85), 60);

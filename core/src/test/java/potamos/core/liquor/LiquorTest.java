@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 
@@ -36,6 +39,59 @@ class LiquorTest {
         Clarity boiled = Clarity.of(handling(1.2, 60, 0, false, 2));
         assertThat(boiled.index()).isBetween(25.0, 36.0);
         assertThat(Clarity.of(handling(1.2, 60, 0, false, 3)).index()).isGreaterThan(boiled.index());
+    }
+
+    /** Each cause alone: it takes something, twice as much of it takes more, and one strainer more gives some back of what can be strained out. */
+    @ParameterizedTest
+    @EnumSource(
+            value = Clarity.Cause.class,
+            names = {"SCUM", "BOILED", "STIRRED", "MUSH", "POURED", "PRESSED", "THICKENED"})
+    void eachCauseTakesItsShare(Clarity.Cause cause) {
+        Clarity once = Clarity.of(alone(cause, 1, 2));
+        assertThat(once.shares())
+                .singleElement()
+                .satisfies(share -> assertThat(share.cause()).isEqualTo(cause))
+                .satisfies(share -> assertThat(share.points()).isCloseTo(100 - once.index(), within(1e-9)));
+        double passed = Clarity.of(alone(cause, 1, 3)).index();
+        double load = -Math.log(once.index() / 100);
+        if (cause == Clarity.Cause.THICKENED) {
+            assertThat(passed).as("what is in it on purpose passes").isEqualTo(once.index());
+        } else {
+            assertThat(-Math.log(passed / 100) / load).isCloseTo(0.8, within(1e-9));
+        }
+        if (cause != Clarity.Cause.POURED && cause != Clarity.Cause.PRESSED) {
+            assertThat(-Math.log(Clarity.of(alone(cause, 2, 2)).index() / 100)).isCloseTo(2 * load, within(1e-9));
+            assertThat(Clarity.of(alone(cause, -1, 2)).shares())
+                    .as("less than none is none")
+                    .isEmpty();
+        }
+    }
+
+    private static Clarity.Handling alone(Clarity.Cause cause, int much, int passes) {
+        return new Clarity.Handling(
+                cause == Clarity.Cause.SCUM ? much : 0,
+                cause == Clarity.Cause.BOILED ? much : 0,
+                cause == Clarity.Cause.STIRRED ? much : 0,
+                cause == Clarity.Cause.MUSH ? much : 0,
+                cause == Clarity.Cause.POURED,
+                passes,
+                cause == Clarity.Cause.PRESSED,
+                cause == Clarity.Cause.THICKENED ? much : 0);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "5.9, POURS, false",
+        "6, COATS, false",
+        "12, TREMBLES, true",
+        "21.9, TREMBLES, true",
+        "22, SETS, true",
+        "35, SETS, true",
+        "35.1, CUTS, true"
+    })
+    void theWordOfABodySaysWhetherItSets(double gPerL, Body word, boolean sets) {
+        assertThat(Body.of(gPerL)).isEqualTo(word);
+        assertThat(word.sets()).isEqualTo(sets);
     }
 
     @Test

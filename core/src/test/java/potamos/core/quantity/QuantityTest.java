@@ -39,11 +39,28 @@ class QuantityTest {
         assertThat(Rounding.to(-0.25, 0.5)).isEqualTo(-0.5);
     }
 
+    @ParameterizedTest
+    @CsvSource({"2, true", "5, true", "1.999, false", "5.001, false", "NaN, false", "Infinity, false"})
+    void bothEndsOfARangeMakeSense(double value, boolean passes) {
+        if (passes) {
+            assertThat(Refusal.unlessWithin("kg", value, 2, 5, "kg")).isEqualTo(value);
+            assertThat(Refusal.unlessFinite("kg", value, "kg")).isEqualTo(value);
+            return;
+        }
+        assertThatThrownBy(() -> Refusal.unlessWithin("kg", value, 2, 5, "kg"))
+                .isInstanceOfSatisfying(Refusal.class, refusal -> {
+                    assertThat(refusal.hasRange()).isTrue();
+                    assertThat(refusal.low()).isEqualTo(2);
+                    assertThat(refusal.high()).isEqualTo(5);
+                });
+    }
+
     @Test
     void aBandSpansEightyPercentOfANormalEstimate() {
         Band band = Estimate.book(10, 0.1).band();
         assertThat(band.sd()).isCloseTo(1, within(1e-12));
         assertThat(band.high() - band.mid()).isCloseTo(1.2815515655446004, within(1e-12));
+        assertThat(band.mid() - band.low()).isCloseTo(1.2815515655446004, within(1e-12));
         assertThatThrownBy(() -> new Band(2, 1, 3)).isInstanceOf(Refusal.class);
     }
 }

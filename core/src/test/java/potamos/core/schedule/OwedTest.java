@@ -45,10 +45,17 @@ class OwedTest {
         assertThat(owed(asked, delivered, 0).nearlyMet()).isEqualTo(nearly);
     }
 
+    @ParameterizedTest
+    @CsvSource({"20, 8, 12", "12, 12, 0", "12, 13.5, 0"})
+    void whatIsDueIsStillToBeHandedOver(double asked, double delivered, double due) {
+        assertThat(owed(asked, delivered, 0).due().litres()).isCloseTo(due, within(1e-9));
+    }
+
     @Test
     void aToleranceThatWouldHideAShortCallIsRefused() {
         assertThatExceptionOfType(Refusal.class)
                 .isThrownBy(() -> Owed.checked(0.25))
                 .satisfies(refusal -> assertThat(refusal.field()).isEqualTo("callTolerance"));
+        assertThat(Owed.checked(0.2)).isEqualTo(0.2);
     }
 }
