@@ -7,18 +7,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import potamos.core.batch.BatchEvent.Stamp;
-import potamos.core.flow.Ledger;
 import potamos.core.flow.Luck;
-import potamos.core.flow.Why;
 import potamos.core.formula.Draw;
 import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Formula;
 import potamos.core.formula.PotPhase;
 import potamos.core.formula.PrepPhase;
 import potamos.core.heat.Cover;
-import potamos.core.quantity.Band;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Volume;
 
@@ -413,8 +409,8 @@ final class Replay {
                 enter(Stage.STRAIN, rested);
             }
         }
-        Ledger ledger = account(pot);
-        PotModel on = stage.hot() && strained == null ? onToTheStrainer(pot.another()) : pot;
+        YieldAhead yield = new YieldAhead(
+                plan, pot, filled(), addedMass, Optional.ofNullable(strained), Optional.ofNullable(reduced));
         return new BatchState(
                 stage,
                 since,
@@ -435,8 +431,8 @@ final class Replay {
                         .map(step -> new BatchState.Chore(
                                 step, Optional.ofNullable(began.get(step)), Optional.ofNullable(finished.get(step))))
                         .toList()),
-                ledger,
-                expected(ledger, on),
+                yield.ledger(),
+                expected(yield),
                 Optional.ofNullable(strained).map(FinishEvent.Strained::out),
                 new BatchState.Finish(
                         passed,
@@ -459,89 +455,10 @@ final class Replay {
                 last);
     }
 
-    private Ledger account(PotModel of) {
-        if (!filled()) {
-            return plan.charge().forecast().ledger();
-        }
-        return new Account(
-                        plan.charge().run(), of, addedMass, Optional.ofNullable(strained), Optional.ofNullable(reduced))
-                .ledger();
-    }
-
-    /**
-     * What comes out if the pot goes on from here as planned, with what may still turn out otherwise: how much it steams from here, by its own readings, what
-     * is skimmed off, and what solids and strainers keep. Never more than could come of what is in the pot.
-     */
-    private Expected expected(Ledger ledger, PotModel on) {
-        if (on == pot) {
-            Function<Ledger.Cause, Why.Basis> basis = cause -> filled() ? basis(cause, on) : planned(cause);
-            return new Expected(
-                    Band.exactly(ledger.yield().orNone().litres()),
-                    expectedGelatin(on),
-                    Why.of(ledger, Map.of(), basis));
-        }
-        Ledger then = account(on);
-        double mid = then.yield().orNone().litres();
-        double kept = stillKept();
-        double steam =
-                account(onToTheStrainer(pot.anotherThatSteamsMore())).yield().litres()
-                        - then.yield().litres();
-        double skims = Luck.SKIM_SD * (on.stepper().taken() - pot.stepper().taken()) * kept;
-        double held = Luck.UPTAKE_SD * then.of(Ledger.Cause.UPTAKE).litres() * kept;
-        double strainers = Luck.STRAINER_SD * then.of(Ledger.Cause.STRAINERS).litres() * kept;
-        double most = kept
-                * (Math.max(0, pot.stepper().liquor())
-                        + on.stepper().added()
-                        - pot.stepper().added()
-                        + then.of(Ledger.Cause.GIVEN_BY_SOLIDS).litres());
-        Band litres = Band.ofVariance(mid, steam * steam + skims * skims + held * held + strainers * strainers)
-                .within(0, Math.max(mid, most));
-        List<Why> why = Why.of(
-                then,
-                Map.of(
-                        Ledger.Cause.EVAPORATED, steam,
-                        Ledger.Cause.SKIMMED, skims,
-                        Ledger.Cause.UPTAKE, held,
-                        Ledger.Cause.STRAINERS, strainers),
-                cause -> basis(cause, on));
-        return new Expected(litres, expectedGelatin(on), why);
-    }
-
-    /** What a term of the expectation rests on, once there is water in the pot. */
-    private Why.Basis basis(Ledger.Cause cause, PotModel on) {
-        return switch (cause) {
-            case WATER, STOCK, READ_HIGHER, READ_LOWER, SPILT -> Why.Basis.MEASURED;
-            case EVAPORATED ->
-                pot.showsItsSteam()
-                        ? Why.Basis.MEASURED
-                        : Why.Basis.of(plan.charge().run().vessel().kappa());
-            case TOP_UP -> logged(on.stepper().added() - pot.stepper().added());
-            case SKIMMED -> logged(on.stepper().taken() - pot.stepper().taken());
-            case REDUCED -> reduced == null ? Why.Basis.PLANNED : Why.Basis.MEASURED;
-            case UPTAKE, STRAINERS, GIVEN_BY_SOLIDS, FAT_LIFTED -> Why.Basis.BOOK;
-            case WINE -> Why.Basis.PLANNED;
-        };
-    }
-
-    private static Why.Basis logged(double stillAhead) {
-        return stillAhead > 0 ? Why.Basis.PLANNED : Why.Basis.MEASURED;
-    }
-
-    private Why.Basis planned(Ledger.Cause cause) {
-        return cause == Ledger.Cause.EVAPORATED
-                ? Why.Basis.of(plan.charge().run().vessel().kappa())
-                : Why.Basis.PLANNED;
-    }
-
-    private double expectedGelatin(PotModel on) {
-        return filled()
-                ? on.stepper().gelatinGPerL() / stillKept()
-                : plan.charge().forecast().gelatinGPerL();
-    }
-
-    /** The part of the litres that is left by what is still to be boiled away. */
-    private double stillKept() {
-        return reduced == null ? plan.charge().run().reduction().toFraction() : 1;
+    private Expected expected(YieldAhead yield) {
+        return stage.hot() && strained == null
+                ? yield.of(onToTheStrainer(pot.another()), onToTheStrainer(pot.anotherThatSteamsMore()))
+                : yield.now();
     }
 
     /** Another pot than the one that is replayed, run on as planned. */

@@ -5,8 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.DoubleUnaryOperator;
-import org.hipparchus.analysis.solvers.AllowedSolution;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import potamos.core.flow.Forecast;
 import potamos.core.flow.Forecaster;
@@ -45,10 +43,8 @@ public final class ChargeSolver {
 
     private static final Duration AS_IT_BEGINS = Duration.ofSeconds(1);
     private static final double REDUCING_HEAT = 0.5;
-    private static final double LEAST_KG = 0.05;
-    private static final double MOST_KG = 600;
     private static final double MOST_L_PER_KG = 5;
-    private static final double ACCURACY_KG = 1e-9;
+    private static final double ACCURACY_L = 1e-9;
 
     private final Formula formula;
     private final Pot pot;
@@ -117,7 +113,7 @@ public final class ChargeSolver {
     private double bedFor(Goal goal) {
         if (goal instanceof Goal.Litres litres) {
             double wanted = litres.out().litres();
-            return root(kg -> Forecaster.litresOut(run(kg)) - wanted, leastFor(wanted), "litres");
+            return LeastBed.where(kg -> Forecaster.litresOut(run(kg)) - wanted, leastFor(wanted), "litres");
         }
         if (goal instanceof Goal.BedInHand inHand) {
             if (noBed) {
@@ -127,73 +123,36 @@ public final class ChargeSolver {
         }
         if (goal instanceof Goal.WaterDrawn drawn) {
             double wanted = drawn.water().litres();
-            return root(kg -> water(kg).litres() - wanted, LEAST_KG, "waterL");
+            return LeastBed.where(kg -> water(kg).litres() - wanted, LeastBed.LEAST_KG, "waterL");
         }
         if (goal instanceof Goal.Line line && !(formula.water() instanceof WaterRule.ToTheLine)) {
             double wanted = pot.vessel().shape().volumeAt(line.level()).litres();
-            return root(kg -> run(kg).filling().litres() - wanted, leastToFill(wanted), "levelCm");
+            return LeastBed.where(kg -> run(kg).filling().litres() - wanted, leastToFill(wanted), "levelCm");
         }
         if (formula.water() instanceof WaterRule.ToTheLine) {
             throw Refusal.of("goal", "water to the line fills the vessel with any bed; give litres or bones instead");
         }
         double working = pot.vessel().workingVolume().litres();
-        return root(kg -> run(kg).everythingIn().litres() - working, leastToFill(working), "vessel");
+        return LeastBed.where(kg -> run(kg).everythingIn().litres() - working, leastToFill(working), "vessel");
     }
 
     /** A bed that certainly gives less than the litres wanted, where its ratio is fixed: no more comes out than half as much again as is drawn. */
     private double leastFor(double litres) {
-        double ratio = ratio();
-        return ratio <= 0 ? LEAST_KG : Math.max(LEAST_KG, litres / (1.5 * ratio));
+        return least(litres, 1.5 * ratio());
     }
 
     /** A bed that certainly fills less of a vessel: beside its water a kilogram takes no more than that. */
     private double leastToFill(double litres) {
-        double ratio = ratio();
-        return ratio <= 0 ? LEAST_KG : Math.max(LEAST_KG, litres / (ratio + MOST_L_PER_KG));
+        return least(litres, ratio() + MOST_L_PER_KG);
+    }
+
+    private double least(double litres, double mostLPerKg) {
+        return ratio() <= 0 ? LeastBed.LEAST_KG : Math.max(LeastBed.LEAST_KG, litres / mostLPerKg);
     }
 
     /** Litres drawn for a kilogram of bed; 0 where that depends on the vessel. */
     private double ratio() {
         return noBed ? 1 : formula.water() instanceof WaterRule.PerKgBed rule ? rule.litresPerKg() : 0;
-    }
-
-    /** Widens the bracket from a small bed up until the sign turns, so that the root found is the least one; the last bracket ends where beds do. */
-    private static double root(DoubleUnaryOperator f, double from, String field) {
-        double low = Math.min(from, MOST_KG);
-        double atLow = f.applyAsDouble(low);
-        if (atLow > 0 && from > LEAST_KG) {
-            low = LEAST_KG;
-            atLow = f.applyAsDouble(low);
-        }
-        while (low < MOST_KG) {
-            double high = Math.min(2 * low, MOST_KG);
-            double atHigh = f.applyAsDouble(high);
-            if (atLow * atHigh <= 0) {
-                return between(f, low, atLow, high, atHigh);
-            }
-            low = high;
-            atLow = atHigh;
-        }
-        throw Refusal.of(
-                field,
-                "nothing between 50 g and 600 kg of bed, or as many litres of stock, meets this in this vessel; change"
-                        + " the goal or the vessel");
-    }
-
-    /** From where a line between two ends would have it: litres are nearly in proportion to the bed. What the ends give is known and costs no further run. */
-    private static double between(DoubleUnaryOperator f, double low, double atLow, double high, double atHigh) {
-        double start = atLow == 0 ? low : low - atLow * (high - low) / (atHigh - atLow);
-        if (start <= low || start >= high) {
-            return start <= low ? low : high;
-        }
-        return new BracketingNthOrderBrentSolver(1e-12, ACCURACY_KG, 1e-10, 5)
-                .solve(
-                        200,
-                        kg -> kg == low ? atLow : kg == high ? atHigh : f.applyAsDouble(kg),
-                        low,
-                        high,
-                        start,
-                        AllowedSolution.ANY_SIDE);
     }
 
     private Charge charge(double kg) {
@@ -380,7 +339,7 @@ public final class ChargeSolver {
             return room.orNone().times(1 / Water.room(dry.simmerAt()));
         }
         double wanted = ((WaterRule.ForTheYield) rule).litresOutPerKg() * kg;
-        double water = new BracketingNthOrderBrentSolver(1e-12, ACCURACY_KG, 1e-10, 5)
+        double water = new BracketingNthOrderBrentSolver(1e-12, ACCURACY_L, 1e-10, 5)
                 .solve(
                         200,
                         litres -> Forecaster.litresOut(runWith(kg, Volume.ofLitres(litres))) - wanted,
