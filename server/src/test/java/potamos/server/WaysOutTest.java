@@ -162,6 +162,27 @@ class WaysOutTest {
                 .orElseThrow();
     }
 
+    /** Another batch goes on into what was accepted after it, and nobody has asked what that does: whoever looks is told, until a way out is taken. */
+    @Test
+    void whatRunsOnIntoAnAcceptedBatchIsToldToWhoeverLooks() {
+        String now = "{\"kind\": \"NOW\"}";
+        String pot = chef.get("/api/kitchen").at("/vessels/0/id").asString();
+        TestBatch running = TestBatch.acceptedIn(chef, pot, 6).simmering();
+        // Most of it comes of what is on the fire already.
+        String call = house.call(18, Duration.ofHours(14));
+        String batch = accepted(course().at("/drafts/0"));
+        assertThat(look(now).at("/ways")).as("as accepted").isEmpty();
+        running.log("judged-not-yet", "\"longerMin\": 600");
+        JsonNode looked = look(now).body();
+        JsonNode way = looked.at("/ways/0");
+        assertThat(way.at("/told/0/callId").asString()).as("%s", looked).isEqualTo(call);
+        assertThat(way.at("/taking/moves/0/batchId").asString()).isEqualTo(batch);
+        assertThat(take(now, looked, 0).status()).isEqualTo(204);
+        assertThat(chef.get("/api/batches/" + batch).at("/card/stage").asString())
+                .isEqualTo("ABANDONED");
+        assertThat(look(now).at("/ways")).as("once it is taken").isEmpty();
+    }
+
     /** A call grows while it is planned already: what is more is made beside it or the batch is made anew, and what is asked is seen only once it is taken. */
     @Test
     void aCallThatGrowsIsSeenFirstAndThenTaken() {

@@ -2,9 +2,9 @@ package potamos.core.course;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -22,19 +22,27 @@ public final class Replanning {
 
     private static final int MOST_WAYS = 3;
 
+    /**
+     * What a plan that was good breaks by what happens after it. Nobody is let plan so; what else may be broken somebody has planned knowingly, as a batch by
+     * night or one with little ice.
+     */
+    private static final Set<Broken.Rule> COMES_BY_ITSELF = Set.of(Broken.Rule.TAKEN_TWICE, Broken.Rule.BED_THERE);
+
     /** Shares of a batch that are tried when the whole of it is not ready in time, the largest first. */
     private static final double[] SHARES = {0.8, 0.6, 0.4, 0.25};
 
     private final Course before;
     private final Course after;
     private final Set<String> held;
+    private final Set<Broken> known;
     private final Ways ways;
     private final Values was;
 
-    private Replanning(Course before, Course after, Set<String> held) {
+    private Replanning(Course before, Course after, Set<String> held, Collection<Broken> known) {
         this.before = before;
         this.after = after;
         this.held = held;
+        this.known = Set.copyOf(known);
         this.ways = new Ways(after.equipment());
         this.was = before.values();
     }
@@ -123,7 +131,21 @@ public final class Replanning {
      * @return none where nothing is hit
      */
     public static List<WayOut> of(Course before, Course after, Set<String> held) {
-        return new Replanning(before, after, held).ways();
+        return new Replanning(before, after, held, before.check()).ways();
+    }
+
+    /**
+     * The same where it has happened already, and nobody was asked: what is under way goes on into what was planned after it.
+     *
+     * @param course as it is laid, with what happened in it
+     * @param held   drafts that people hold where they are, by id
+     * @return none where everything that is planned still has its things to itself
+     */
+    public static List<WayOut> now(Course course, Set<String> held) {
+        List<Broken> known = course.check().stream()
+                .filter(broken -> !COMES_BY_ITSELF.contains(broken.rule()))
+                .toList();
+        return new Replanning(course, course, held, known).ways();
     }
 
     private List<WayOut> ways() {
@@ -171,11 +193,10 @@ public final class Replanning {
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
-    /** Drafts that break a rule which they kept before. */
+    /** Drafts that break a rule, but for what is known to be broken. */
     private Set<String> hit(Course standing) {
-        Set<Broken> already = new HashSet<>(before.check());
         return standing.check().stream()
-                .filter(broken -> !already.contains(broken))
+                .filter(broken -> !known.contains(broken))
                 .flatMap(broken -> broken.drafts().stream())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
@@ -116,6 +117,39 @@ class ReplanningTest {
                         new Replanning.Comes(told.call().by(), told.call().litres()));
         assertThat(told.is()).extracting(Replanning.Comes::at).containsExactly(later.ready());
         assertThat(told.missing().litres()).isCloseTo(0, within(1e-9));
+    }
+
+    /** What is under way has gone on into a batch that was planned after it: both are in the same course, and there is nothing to compare it with. */
+    @Test
+    void whatHasHappenedAlreadyHitsWhatWasPlannedAfterIt() {
+        Course course = laid(call("sauce", 6, Duration.ofHours(10)));
+        Draft draft = course.drafts().get(0);
+        assertThat(Replanning.now(course, Set.of())).isEmpty();
+        Course happened = taken(course, out(draft, Duration.ofHours(1), Duration.ofHours(4)))
+                .with(course.drafts(), course.allocations());
+        assertThat(Replanning.now(happened, Set.of())).isNotEmpty().allSatisfy(way -> {
+            assertThat(way.course().check()).isEmpty();
+            assertThat(way.moved()).extracting(Replanning.Moved::from).containsExactly(Optional.of(draft));
+        });
+        Replanning.WayOut wait = only(Replanning.now(happened, Set.of(draft.id())), Replanning.How.WAIT);
+        assertThat(wait.told().get(0).is()).allMatch(comes -> comes.at().isAfter(draft.ready()));
+    }
+
+    /** A batch by night is somebody's own will, and one that is begun a little late is told of by its own next act. */
+    @Test
+    void whatWasPlannedKnowinglyIsNoTrouble() {
+        Course course = laid(call("sauce", 6, Duration.ofHours(10)));
+        Draft draft = course.drafts().get(0);
+        Rota nobody = kitchen.rota().with(List.of(new Rota.Away(NOW, UNTIL, 2)));
+        Course byNight = with(
+                        course,
+                        kitchen.withRota(nobody),
+                        course.calls(),
+                        course.lots(),
+                        course.busy().uses())
+                .with(course.drafts(), course.allocations());
+        assertThat(byNight.check()).isNotEmpty();
+        assertThat(Replanning.now(byNight, Set.of(draft.id()))).isEmpty();
     }
 
     /** Nothing that is large enough is free in time: a smaller one gives a part of it then. */

@@ -115,7 +115,9 @@ class WaysOut {
                 before,
                 batches,
                 ownCalls(person, begun.running(), longer),
-                Replanning.of(before, after, begun.held().ids()));
+                trouble.kind() == Trouble.Kind.NOW
+                        ? Replanning.now(before, begun.held().ids())
+                        : Replanning.of(before, after, begun.held().ids()));
     }
 
     /** The batches that are supposed to simmer longer, as they would stand; by id. */
