@@ -129,7 +129,8 @@ describe('what is hit by what has happened', () => {
     looked.ways[0]!.moved = [moved]
     network({ 'POST /api/course/ways-out': looked })
     visit(<HitNow notBegun />)
-    expect(await screen.findByText(/no room any more for batch 14/)).toBeTruthy()
+    const told = await screen.findByText(/no room any more for/)
+    expect(said(told)).toContain(`${moved.formulaName}, batch 14, in ${moved.from!.vesselName} from `)
     fireEvent.click(screen.getByRole('button', { name: 'See the ways out' }))
     expect(await screen.findByRole('region', { name: wayOutName[looked.ways[0]!.how] })).toBeTruthy()
   })

@@ -3,9 +3,11 @@ package potamos.core.course;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
+import potamos.core.charge.Roasting;
 import potamos.core.cooling.ContainerSplit;
 import potamos.core.cooling.IceBin;
 import potamos.core.formula.Formula;
@@ -46,16 +48,65 @@ public record Draft(
             Optional<String> burner,
             Instant start,
             String id) {
-        Equipment equipment = beside.equipment();
         Diary diary = new Diary(beside);
+        return made(
+                beside,
+                formula,
+                litres,
+                vessel,
+                burner,
+                start,
+                id,
+                way -> diary.taken(way.takes(), start).isEmpty());
+    }
+
+    /**
+     * A batch that is accepted, where it was accepted: what it has already it keeps, whoever else wants it by now.
+     *
+     * @param oven    that it is to be roasted in; nothing where nothing is roasted
+     * @param chiller that it is to be cooled in; nothing for a bath
+     * @throws Refusal on {@code vessel} when it could not be made so today
+     */
+    public static Draft accepted(
+            Course beside,
+            Formula formula,
+            Volume litres,
+            String vessel,
+            Optional<String> burner,
+            Instant start,
+            String id,
+            Optional<String> oven,
+            Optional<String> chiller) {
+        return made(
+                beside,
+                formula,
+                litres,
+                vessel,
+                burner,
+                start,
+                id,
+                way -> way.charge().roasting().map(Roasting::oven).equals(oven)
+                        && way.cooling().chiller().equals(chiller));
+    }
+
+    private static Draft made(
+            Course beside,
+            Formula formula,
+            Volume litres,
+            String vessel,
+            Optional<String> burner,
+            Instant start,
+            String id,
+            Predicate<Ways.Way> rather) {
+        Equipment equipment = beside.equipment();
         Ways ways = new Ways(equipment);
         return ways.in(formula, litres.litres(), vessel, burner)
-                .filter(way -> diary.taken(way.takes(), start).isEmpty())
+                .filter(rather)
                 .findFirst()
                 .or(() -> ways.in(formula, litres.litres(), vessel, burner).findFirst())
                 .map(way -> burner.isPresent()
                         ? way.startingAt(start, id, equipment, burner)
-                        : diary.placed(way, start, id))
+                        : new Diary(beside).placed(way, start, id))
                 .orElseThrow(() -> Refusal.of("vessel", "no vessel of this name gives as much, on such a burner"));
     }
 

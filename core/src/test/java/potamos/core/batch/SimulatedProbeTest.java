@@ -45,6 +45,29 @@ class SimulatedProbeTest {
         assertThat(read(worker)).isLessThan(hot - 10);
     }
 
+    /** As bubbles against its tip: a third of a kelvin about what the pot is, and never far from the second before. */
+    @Test
+    void isRestlessAboutWhatThePotIs() {
+        Worker worker = new Worker(Book.whiteChicken(), 8).until(Stage.SIMMER);
+        worker.pass(Duration.ofMinutes(15));
+        double highest = 0;
+        double lowest = 0;
+        double before = Double.NaN;
+        for (int second = 0; second < 120; second++) {
+            worker.pass(Duration.ofSeconds(1));
+            double off = read(worker) - worker.state().pot().temperature().celsius();
+            assertThat(off).isBetween(-0.36, 0.36);
+            if (second > 0) {
+                assertThat(off - before).isBetween(-0.09, 0.09);
+            }
+            before = off;
+            highest = Math.max(highest, off);
+            lowest = Math.min(lowest, off);
+        }
+        assertThat(highest).isGreaterThan(0.25);
+        assertThat(lowest).isLessThan(-0.25);
+    }
+
     @Test
     void twoProbesInOnePotDoNotAgreeToTheLastDigit() {
         Worker worker = new Worker(Book.whiteChicken(), 8).until(Stage.SIMMER);

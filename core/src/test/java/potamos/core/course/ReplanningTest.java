@@ -16,6 +16,7 @@ import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import potamos.core.charge.Needs;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
@@ -27,6 +28,7 @@ class ReplanningTest {
     private static final Instant NOW = Weeks.MONDAY;
     private static final Instant UNTIL = NOW.plus(Duration.ofDays(7));
     private static final Formula CHICKEN = Book.whiteChicken();
+    private static final Formula BROWN = Book.of("brown-veal");
 
     private final Equipment kitchen = Weeks.equipment(4, Unattended.ALLOWED, Weeks.longDays(2));
 
@@ -133,6 +135,33 @@ class ReplanningTest {
         });
         Replanning.WayOut wait = only(Replanning.now(happened, Set.of(draft.id())), Replanning.How.WAIT);
         assertThat(wait.told().get(0).is()).allMatch(comes -> comes.at().isAfter(draft.ready()));
+    }
+
+    /** Somebody else has its oven by now: that is what has to be seen, and it is not roasted in another one before anybody has said so. */
+    @ParameterizedTest
+    @ValueSource(strings = {"east", "west"})
+    void whatIsAcceptedKeepsItsOven(String oven) {
+        Use taken = new Use(Use.Kind.OVEN, oven, NOW, UNTIL, 1);
+        Course open = taken(Course.open(kitchen, NOW, UNTIL, List.of(), List.of()), taken);
+        String pot = kitchen.vessels().get(3).name();
+        Instant start = NOW.plus(Duration.ofHours(12));
+        Draft accepted = Draft.accepted(
+                open,
+                BROWN,
+                Volume.ofLitres(8),
+                pot,
+                Optional.empty(),
+                start,
+                "batch",
+                Optional.of(oven),
+                Optional.empty());
+        assertThat(accepted.charge().roasting().orElseThrow().oven()).isEqualTo(oven);
+        assertThat(open.with(List.of(accepted), List.of()).check())
+                .filteredOn(broken -> broken.rule() == Broken.Rule.TAKEN_TWICE)
+                .extracting(Broken::thing)
+                .containsExactly(oven);
+        Draft chosen = Draft.pinned(open, BROWN, Volume.ofLitres(8), pot, Optional.empty(), start, "wish");
+        assertThat(chosen.charge().roasting().orElseThrow().oven()).isNotEqualTo(oven);
     }
 
     /** A batch by night is somebody's own will, and one that is begun a little late is told of by its own next act. */

@@ -93,6 +93,12 @@ class ThinningTest {
     }
 
     @Test
+    void theLastTwoHoursAreKeptWhole() {
+        Instant now = Instant.parse("2026-03-03T12:00:00Z");
+        assertThat(Thinning.wholeSince(now)).isEqualTo("2026-03-03T10:00:00Z");
+    }
+
+    @Test
     void aStretchOfNothingIsRefused() {
         assertThatThrownBy(() -> Thinning.keep(List.of(), Duration.ZERO)).isInstanceOf(Refusal.class);
     }

@@ -61,6 +61,28 @@ class ShapeTest {
         assertThat(kettle.brimful().litres()).isCloseTo(80, within(1.0));
     }
 
+    /** Walls and bottom under the level: a disc and a band, a rectangle and four strips, the cap of a sphere and a band. */
+    @Test
+    void whatIsWettedIsBottomAndWalls() {
+        Length level = Length.ofCm(20);
+        assertThat(new Shape.Cylinder(Length.ofCm(40), Length.ofCm(40)).wettedDm2(level))
+                .isCloseTo(Math.PI * 4 + Math.PI * 8, within(1e-9));
+        Shape pan = new Shape.Pan(Length.ofCm(50), Length.ofCm(30), Length.ofCm(25));
+        assertThat(pan.wettedDm2(level)).isCloseTo(15 + 20 + 12, within(1e-9));
+        assertThat(pan.width().cm()).isEqualTo(50);
+        // Half a sphere of 20 cm, and 8 cm of wall above it.
+        Shape kettle = new Shape.Kettle(Length.ofCm(40), Length.ofCm(40), Length.ofCm(20));
+        assertThat(kettle.wettedDm2(Length.ofCm(28))).isCloseTo(2 * Math.PI * 4 + Math.PI * 3.2, within(1e-9));
+        assertThat(kettle.wettedDm2(Length.ofCm(10))).isCloseTo(Math.PI * 4, within(1e-9));
+    }
+
+    @Test
+    void aLevelAndItsDistanceFromTheRimAreTheSame() {
+        Vessel pot = vessel(40);
+        assertThat(pot.belowRim(Length.ofCm(33)).cm()).isCloseTo(7, within(1e-12));
+        assertThat(pot.levelBelowRim(Length.ofCm(7)).cm()).isCloseTo(33, within(1e-12));
+    }
+
     @ParameterizedTest
     @ValueSource(doubles = {0, -4, 1e6, Double.NaN, Double.POSITIVE_INFINITY})
     void impossibleDiametersAreRefused(double diameter) {

@@ -19,6 +19,7 @@ import potamos.core.batch.Plan;
 import potamos.core.batch.Stage;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
+import potamos.core.charge.Roasting;
 import potamos.core.cooling.IceBin;
 import potamos.core.course.Attendance;
 import potamos.core.course.Busy;
@@ -172,6 +173,7 @@ class RunningBatches implements Running, UnderWay {
                 ? Optional.of(new Running.Place(
                         row.vesselId(),
                         Optional.ofNullable(row.burnerId()),
+                        plan.charge().roasting().map(Roasting::oven),
                         open.outlook().timeline().start(),
                         plan.readyBy()))
                 : Optional.empty();

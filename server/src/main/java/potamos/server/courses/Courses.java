@@ -304,18 +304,20 @@ class Courses {
         }
     }
 
-    /** An accepted batch as a draft of the same formula in the same place. */
-    Draft planned(Begun begun, Formula formula, double litres, Running.Place place, String id) {
+    /** A batch that is accepted and not begun, as a draft in the same place. */
+    Draft planned(Begun begun, Running.Standing one, Running.Place place) {
         String vessel = named(begun.vessels(), place.vesselId())
                 .orElseThrow(() -> Refusal.of("vesselId", "its vessel is retired"));
-        return Draft.pinned(
+        return Draft.accepted(
                 begun.course(),
-                formula,
-                Volume.ofLitres(litres),
+                one.formula(),
+                Volume.ofLitres(one.litres()),
                 vessel,
                 place.burnerId().flatMap(burner -> named(begun.burners(), burner)),
                 place.start(),
-                id);
+                one.id(),
+                place.oven(),
+                one.chiller());
     }
 
     private static Optional<String> named(Map<String, String> ids, String id) {

@@ -39,7 +39,7 @@ class Movable {
         for (Running.Standing one : begun.running()) {
             one.place().ifPresent(place -> {
                 try {
-                    loose.put(one.id(), courses.planned(begun, one.formula(), one.litres(), place, one.id()));
+                    loose.put(one.id(), courses.planned(begun, one, place));
                 } catch (Refusal stays) {
                     loose.remove(one.id());
                 }

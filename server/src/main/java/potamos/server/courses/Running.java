@@ -49,8 +49,9 @@ public interface Running {
      * Where a batch is planned.
      *
      * @param burnerId under its vessel; nothing where it stands on none
+     * @param oven     that it is to be roasted in, by its name; nothing where nothing is roasted
      */
-    record Place(String vesselId, Optional<String> burnerId, Instant start, Instant readyBy) {}
+    record Place(String vesselId, Optional<String> burnerId, Optional<String> oven, Instant start, Instant readyBy) {}
 
     List<Standing> of(String kitchenId, Supposing supposing);
 }
