@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import potamos.core.batch.BatchEvent.Stamp;
+import potamos.core.flow.Ledger;
 import potamos.core.flow.Luck;
 import potamos.core.formula.Draw;
 import potamos.core.formula.FinishPhase;
@@ -411,6 +412,7 @@ final class Replay {
         }
         YieldAhead yield = new YieldAhead(
                 plan, pot, filled(), addedMass, Optional.ofNullable(strained), Optional.ofNullable(reduced));
+        Ledger ledger = yield.ledger();
         return new BatchState(
                 stage,
                 since,
@@ -431,8 +433,8 @@ final class Replay {
                         .map(step -> new BatchState.Chore(
                                 step, Optional.ofNullable(began.get(step)), Optional.ofNullable(finished.get(step))))
                         .toList()),
-                yield.ledger(),
-                expected(yield),
+                ledger,
+                expected(yield, ledger),
                 Optional.ofNullable(strained).map(FinishEvent.Strained::out),
                 new BatchState.Finish(
                         passed,
@@ -455,10 +457,10 @@ final class Replay {
                 last);
     }
 
-    private Expected expected(YieldAhead yield) {
+    private Expected expected(YieldAhead yield, Ledger ledger) {
         return stage.hot() && strained == null
                 ? yield.of(onToTheStrainer(pot.another()), onToTheStrainer(pot.anotherThatSteamsMore()))
-                : yield.now();
+                : yield.now(ledger);
     }
 
     /** Another pot than the one that is replayed, run on as planned. */

@@ -41,9 +41,12 @@ record YieldAhead(
                 : plan.charge().forecast().ledger();
     }
 
-    /** Of a pot that nothing happens to any more before its litres are counted. */
-    Expected now() {
-        Ledger ledger = ledger();
+    /**
+     * Of a pot that nothing happens to any more before its litres are counted.
+     *
+     * @param ledger as it stands
+     */
+    Expected now(Ledger ledger) {
         Function<Ledger.Cause, Why.Basis> basis = cause -> filled ? basis(cause, pot) : planned(cause);
         return new Expected(
                 Band.exactly(ledger.yield().orNone().litres()), gelatinGPerL(pot), Why.of(ledger, Map.of(), basis));
@@ -53,7 +56,7 @@ record YieldAhead(
      * Of a pot on the fire, with what may still turn out otherwise: how much it steams from here, by its own readings, what is skimmed off, and what solids
      * and strainers keep. Never more than could come of what is in the pot.
      *
-     * @param on        the same pot run on to the strainer
+     * @param on         the same pot run on to the strainer
      * @param steamsMore the same, where it steams one standard deviation more
      */
     Expected of(PotModel on, PotModel steamsMore) {

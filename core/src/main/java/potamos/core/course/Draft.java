@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import potamos.core.batch.Timeline;
 import potamos.core.charge.Charge;
@@ -33,31 +34,29 @@ public record Draft(
         Instant useBy) {
 
     /**
+     * Where a batch is made, and from when.
+     *
+     * @param vessel by its name
+     * @param burner by its name; nothing takes the strongest that is free
+     */
+    public record Spot(String vessel, Optional<String> burner, Instant start) {}
+
+    /**
      * A batch where a cook wants it. What nobody has named, as its oven, is what has room beside the others then.
      *
      * @param beside what stands already
-     * @param vessel by its name
-     * @param burner by its name; nothing takes the strongest that is free
      * @throws Refusal on {@code vessel} when it is not there, does not give as much, or stands on no such burner
      */
-    public static Draft pinned(
-            Course beside,
-            Formula formula,
-            Volume litres,
-            String vessel,
-            Optional<String> burner,
-            Instant start,
-            String id) {
+    public static Draft pinned(Course beside, Formula formula, Volume litres, Spot spot, String id) {
         Diary diary = new Diary(beside);
         return made(
-                beside,
+                beside.equipment(),
+                diary,
                 formula,
                 litres,
-                vessel,
-                burner,
-                start,
+                spot,
                 id,
-                way -> diary.taken(way.takes(), start).isEmpty());
+                way -> diary.taken(way.takes(), spot.start()).isEmpty());
     }
 
     /**
@@ -71,42 +70,38 @@ public record Draft(
             Course beside,
             Formula formula,
             Volume litres,
-            String vessel,
-            Optional<String> burner,
-            Instant start,
+            Spot spot,
             String id,
             Optional<String> oven,
             Optional<String> chiller) {
         return made(
-                beside,
+                beside.equipment(),
+                new Diary(beside),
                 formula,
                 litres,
-                vessel,
-                burner,
-                start,
+                spot,
                 id,
                 way -> way.charge().roasting().map(Roasting::oven).equals(oven)
                         && way.cooling().chiller().equals(chiller));
     }
 
     private static Draft made(
-            Course beside,
+            Equipment equipment,
+            Diary diary,
             Formula formula,
             Volume litres,
-            String vessel,
-            Optional<String> burner,
-            Instant start,
+            Spot spot,
             String id,
             Predicate<Ways.Way> rather) {
-        Equipment equipment = beside.equipment();
         Ways ways = new Ways(equipment);
-        return ways.in(formula, litres.litres(), vessel, burner)
+        Supplier<Stream<Ways.Way>> all = () -> ways.in(formula, litres.litres(), spot.vessel(), spot.burner());
+        return all.get()
                 .filter(rather)
                 .findFirst()
-                .or(() -> ways.in(formula, litres.litres(), vessel, burner).findFirst())
-                .map(way -> burner.isPresent()
-                        ? way.startingAt(start, id, equipment, burner)
-                        : new Diary(beside).placed(way, start, id))
+                .or(() -> all.get().findFirst())
+                .map(way -> spot.burner().isPresent()
+                        ? way.startingAt(spot.start(), id, equipment, spot.burner())
+                        : diary.placed(way, spot.start(), id))
                 .orElseThrow(() -> Refusal.of("vessel", "no vessel of this name gives as much, on such a burner"));
     }
 

@@ -366,9 +366,7 @@ class ConstructiveTest {
                 Course.open(kitchen(), NOW, UNTIL, List.of(), List.of()),
                 draft.charge().formula(),
                 Volume.ofLitres(6),
-                draft.charge().run().vessel().name(),
-                draft.burner(),
-                start,
+                new Draft.Spot(draft.vessel(), draft.burner(), start),
                 "held");
     }
 
@@ -392,9 +390,7 @@ class ConstructiveTest {
                 both.with(List.of(first), List.of()),
                 Book.whiteChicken(),
                 Volume.ofLitres(6),
-                first.charge().run().vessel().name(),
-                first.burner(),
-                vesselFree(first),
+                new Draft.Spot(first.vessel(), first.burner(), vesselFree(first)),
                 "after");
         Course close = both.with(List.of(first, after), both.allocations());
         Because behind = Because.of(close, "after");

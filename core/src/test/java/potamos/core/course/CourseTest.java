@@ -183,9 +183,7 @@ class CourseTest {
                     course(six, List.of(), List.of(), List.of(veal)),
                     stock(slug),
                     Volume.ofLitres(4),
-                    "pot 2",
-                    Optional.empty(),
-                    veal.start(),
+                    new Draft.Spot("pot 2", Optional.empty(), veal.start()),
                     "held");
             assertThat(held.charge().roasting().orElseThrow().oven())
                     .isEqualTo(slug.equals("brown-beef") ? "east" : "west");

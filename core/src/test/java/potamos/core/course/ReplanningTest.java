@@ -143,24 +143,16 @@ class ReplanningTest {
     void whatIsAcceptedKeepsItsOven(String oven) {
         Use taken = new Use(Use.Kind.OVEN, oven, NOW, UNTIL, 1);
         Course open = taken(Course.open(kitchen, NOW, UNTIL, List.of(), List.of()), taken);
-        String pot = kitchen.vessels().get(3).name();
-        Instant start = NOW.plus(Duration.ofHours(12));
-        Draft accepted = Draft.accepted(
-                open,
-                BROWN,
-                Volume.ofLitres(8),
-                pot,
-                Optional.empty(),
-                start,
-                "batch",
-                Optional.of(oven),
-                Optional.empty());
+        Draft.Spot spot =
+                new Draft.Spot(kitchen.vessels().get(3).name(), Optional.empty(), NOW.plus(Duration.ofHours(12)));
+        Draft accepted =
+                Draft.accepted(open, BROWN, Volume.ofLitres(8), spot, "batch", Optional.of(oven), Optional.empty());
         assertThat(accepted.charge().roasting().orElseThrow().oven()).isEqualTo(oven);
         assertThat(open.with(List.of(accepted), List.of()).check())
                 .filteredOn(broken -> broken.rule() == Broken.Rule.TAKEN_TWICE)
                 .extracting(Broken::thing)
                 .containsExactly(oven);
-        Draft chosen = Draft.pinned(open, BROWN, Volume.ofLitres(8), pot, Optional.empty(), start, "wish");
+        Draft chosen = Draft.pinned(open, BROWN, Volume.ofLitres(8), spot, "wish");
         assertThat(chosen.charge().roasting().orElseThrow().oven()).isNotEqualTo(oven);
     }
 

@@ -83,9 +83,7 @@ class CourseReader {
                         open.with(pinned, List.of()),
                         reader.formula(p.formula()),
                         litres(p.litres()),
-                        p.vessel(),
-                        Optional.ofNullable(p.burner()),
-                        p.start(),
+                        new Draft.Spot(p.vessel(), Optional.ofNullable(p.burner()), p.start()),
                         p.id())));
         unlessTwice(
                 "id", Stream.concat(lots.stream().map(Lot::id), pinned.stream().map(Draft::id)));

@@ -295,9 +295,7 @@ class Courses {
                     beside,
                     formula,
                     Volume.ofLitres(held.litres()),
-                    vessel,
-                    named(burners, held.burnerId()),
-                    held.start(),
+                    new Draft.Spot(vessel, named(burners, held.burnerId()), held.start()),
                     held.id());
         } catch (Refusal none) {
             throw Refusal.of("vesselId", none.getMessage());
@@ -312,9 +310,8 @@ class Courses {
                 begun.course(),
                 one.formula(),
                 Volume.ofLitres(one.litres()),
-                vessel,
-                place.burnerId().flatMap(burner -> named(begun.burners(), burner)),
-                place.start(),
+                new Draft.Spot(
+                        vessel, place.burnerId().flatMap(burner -> named(begun.burners(), burner)), place.start()),
                 one.id(),
                 place.oven(),
                 one.chiller());
