@@ -77,7 +77,7 @@ class FamiliesTest extends OnADemo {
                     .click();
             cook.see("in Pot 24").tap("Accept this plan");
             cook.page().waitForURL(Pattern.compile("/batches/"));
-            String id = cook.page().url().substring(cook.page().url().lastIndexOf('/') + 1);
+            String id = cook.id();
             AtWork.Worked worked = work.on(cook, id, "ON_SHELF");
             assertThat(worked.stage()).isEqualTo("ON_SHELF");
             assertThat(worked.kinds()).containsSubsequence(acts);

@@ -346,11 +346,10 @@ class FirstPotTest extends OnADemo {
     }
 
     private static int skims(Journey who) {
-        String url = who.page().url();
         return ((Number) who.page()
                         .evaluate(
                                 "id => fetch(`/api/batches/${id}`).then(r => r.json()).then(b => b.card.simmer.skims)",
-                                url.substring(url.lastIndexOf('/') + 1)))
+                                who.id()))
                 .intValue();
     }
 }

@@ -72,6 +72,11 @@ final class Journey {
         return page;
     }
 
+    /** The id of what the page is about, as its address has it. */
+    String id() {
+        return page.url().substring(page.url().lastIndexOf('/') + 1);
+    }
+
     Journey open(String path) {
         page.navigate(path);
         page.locator("h1").first().waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.ATTACHED));

@@ -87,7 +87,7 @@ class LarderTest extends OnADemo {
         try (BrowserContext kitchen = visitor()) {
             Journey cook = as(kitchen, "ilse").open("/cold").follow("White chicken stock, batch 2");
             cook.see("Read the cooling");
-            String stock = idOf(cook);
+            String stock = cook.id();
             cook.tap("Into another pot").stumblesNobody().follow("Half reduction");
             cook.see("Drawn with").seeLike("4\\.5\\sL of stock").stumblesNobody();
             cook.tap("Pot 24")
@@ -105,10 +105,6 @@ class LarderTest extends OnADemo {
         }
     }
 
-    private static String idOf(Journey cook) {
-        return cook.page().url().substring(cook.page().url().lastIndexOf('/') + 1);
-    }
-
     /**
      * The bones of the butcher's veal go on as a second wetting that knows whose they are, half of its stock as a reduction, the reduction as cubes to Sauce;
      * and the butcher's number finds all of it.
@@ -118,7 +114,7 @@ class LarderTest extends OnADemo {
         try (BrowserContext kitchen = visitor()) {
             Journey cook = as(kitchen, "ilse");
             cook.open("/batches").follow("Brown veal stock").see("in Broad 40");
-            String veal = idOf(cook);
+            String veal = cook.id();
             work.on(cook, veal, "COOL");
             Locator left = cook.page()
                     .locator("section")
@@ -141,7 +137,7 @@ class LarderTest extends OnADemo {
                     .getByText("Start now")
                     .click();
             cook.tap("Accept this plan").seeLike("in Broad 40, batch \\d+");
-            String half = idOf(cook);
+            String half = cook.id();
             work.on(cook, half, "STORE");
             cook.tapFirst("section[aria-label=Acts] button");
             cook.page()
