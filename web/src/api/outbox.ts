@@ -145,12 +145,14 @@ const isTheLastWord = (problem: Problem) =>
   problem.own && !problem.passing && problem.status !== 401 && problem.status !== 403
 
 async function sendOne(item: Waiting): Promise<boolean> {
+  // An answer is for the page that asked: by the time it comes another may have been started.
+  const asking = around
   try {
     const page = await data(
       api.POST('/api/batches/{id}/acts', { params: { path: { id: item.batchId } }, body: asSent(item) }),
     )
     await (await db()).delete(STORE, item.key!)
-    around.onPage(page, item.act.id)
+    asking.onPage(page, item.act.id)
     if (page.inserted) set({ inserted: { act: item.act, pot: item.pot, change: page.inserted } })
     settle(item, { kind: 'sent', page })
     return true
