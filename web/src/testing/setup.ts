@@ -5,6 +5,17 @@ import { edge } from './edge'
 
 configure({ asyncUtilTimeout: 10_000 })
 
+// jsdom looks at every label of the page, and into it, for the labels of one field, and each query by name asks for those of all fields.
+for (const field of [HTMLInputElement, HTMLSelectElement, HTMLTextAreaElement, HTMLButtonElement]) {
+  Object.defineProperty(field.prototype, 'labels', {
+    get(this: HTMLElement) {
+      const around = this.closest('label:not([for])')
+      const naming = this.id ? document.querySelectorAll(`label[for=${JSON.stringify(this.id)}]`) : []
+      return around ? [around, ...naming] : [...naming]
+    },
+  })
+}
+
 // jsdom lays nothing out: what a slider or a dialog asks the browser for is answered with nothing.
 globalThis.ResizeObserver ??= class {
   observe() {}
