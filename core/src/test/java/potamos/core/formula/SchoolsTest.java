@@ -10,12 +10,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import potamos.core.Samples;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.figure.Figures;
+import potamos.core.formula.Part.When;
 import potamos.core.heat.Cover;
 import potamos.core.liquor.Clarity;
+import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
@@ -60,6 +64,98 @@ class SchoolsTest {
         for (School<?> school : Schools.ALL) {
             school.options().forEach(option -> assertThat(stood).contains(school.name() + " " + option));
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "blanch, white-chicken second-wetting, brown-veal fish-fumet vegetable-light kelp-flake",
+        "simmersIn, white-chicken brown-veal, fish-fumet kelp-flake glaze",
+        "topUp, white-chicken brown-veal fish-fumet, kelp-flake half-reduction glaze",
+        "press, white-chicken shellfish, kelp-flake half-reduction glaze",
+        "density, vegetable-light vegetable-dark, white-chicken brown-veal kelp-flake",
+        "roast, brown-veal vegetable-dark, white-chicken vegetable-light fish-fumet",
+        "tomato, brown-veal shellfish, white-chicken vegetable-light fish-fumet",
+        "vegetables, white-chicken brown-veal, kelp-flake glaze"
+    })
+    void aSchoolIsAChoiceWhereTheStockHasWhatItIsAbout(String name, String where, String nowhere) {
+        School<?> school = Schools.ALL.stream()
+                .filter(one -> one.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+        assertThat(where.split(" ")).allMatch(slug -> school.means(Book.of(slug)));
+        assertThat(nowhere.split(" ")).noneMatch(slug -> school.means(Book.of(slug)));
+    }
+
+    /** Nobody skims in an oven, and a pot goes into it hot. */
+    @Test
+    void anOvenSimmersWhatCameHotOutOfTheKettleAndUnskimmed() {
+        Formula white = Book.whiteChicken();
+        Formula in = with(Schools.SIMMERS_IN, Schools.SimmersIn.THE_OVEN).applyTo(white);
+        assertThat(white.fill().water().celsius()).isLessThan(20);
+        assertThat(in.fill().water().celsius()).isEqualTo(90);
+        assertThat(in.simmer().oven()).contains(Temperature.ofCelsius(150));
+        assertThat(in.simmer().skim()).isEqualTo(PotPhase.Skim.none());
+        Formula boiling = in.withProcedure(in.procedure().stream()
+                .map(phase -> phase instanceof PotPhase.Fill fill ? fill.at(Temperature.ofCelsius(97)) : phase)
+                .toList());
+        assertThat(with(Schools.SIMMERS_IN, Schools.SimmersIn.THE_OVEN)
+                        .applyTo(boiling)
+                        .fill()
+                        .water()
+                        .celsius())
+                .isEqualTo(97);
+        assertThat(with(Schools.SIMMERS_IN, Schools.SimmersIn.THE_POT_ON_THE_FIRE)
+                        .applyTo(in)
+                        .simmer()
+                        .oven())
+                .isEmpty();
+    }
+
+    @Test
+    void vegetablesGoInWithTheBedOrNearTheEndAndNothingElseWithThem() {
+        Formula white = Book.whiteChicken();
+        Formula late = with(Schools.VEGETABLES, Schools.VegetablesIn.LATE).applyTo(white);
+        Formula early =
+                with(Schools.VEGETABLES, Schools.VegetablesIn.AT_THE_START).applyTo(late);
+        for (int i = 0; i < white.parts().size(); i++) {
+            Part written = white.parts().get(i);
+            boolean vegetable = written.kind() == Part.Kind.VEGETABLE;
+            assertThat(late.parts().get(i).when())
+                    .isEqualTo(vegetable ? new When.BeforeTheEnd(Duration.ofMinutes(105)) : written.when());
+            assertThat(early.parts().get(i).when()).isEqualTo(vegetable ? new When.WithTheBed() : written.when());
+        }
+    }
+
+    /** A level that is to be held is let down by as much as is written, or by what is usual where nothing is. */
+    @Test
+    void aHeldLevelHasADropAndOneThatIsLetReduceHasNone() {
+        Formula white = Book.whiteChicken();
+        Formula left = with(Schools.TOP_UP, Schools.LevelIs.LET_REDUCE).applyTo(white);
+        assertThat(left.simmer().topUp()).isEqualTo(PotPhase.TopUp.none());
+        Formula held = with(Schools.TOP_UP, Schools.LevelIs.HOLD).applyTo(left);
+        assertThat(held.simmer().topUp().drop().cm()).isEqualTo(2.5);
+        Formula lower = held.withProcedure(held.procedure().stream()
+                .map(phase -> phase instanceof PotPhase.Simmer simmer
+                        ? simmer.withTopUp(new PotPhase.TopUp(
+                                simmer.topUp().keeps(),
+                                Length.ofCm(4),
+                                simmer.topUp().water()))
+                        : phase)
+                .toList());
+        assertThat(with(Schools.TOP_UP, Schools.LevelIs.HOLD)
+                        .applyTo(lower)
+                        .simmer()
+                        .topUp()
+                        .drop()
+                        .cm())
+                .isEqualTo(4);
+        assertThat(with(Schools.TOP_UP, Schools.LevelIs.REFILL_IN_ROUNDS)
+                        .applyTo(lower)
+                        .simmer()
+                        .topUp()
+                        .drop()
+                        .cm())
+                .isZero();
     }
 
     @Test
