@@ -33,7 +33,9 @@ final class Model {
     /** Litres, weighted, in whole numbers: a hundredth is less than anybody measures. */
     private static final double STEPS_PER_L = 100;
 
-    private final Puzzle puzzle;
+    private final List<Puzzle.Part> parts;
+    private final List<Puzzle.Batch> batches;
+    private final Cleaning cleaning;
     private final CpModel model = new CpModel();
     private final List<IntVar> starts = new ArrayList<>();
     private final List<List<BoolVar>> made = new ArrayList<>();
@@ -49,18 +51,40 @@ final class Model {
 
     /** @param until in seconds from now: what is wanted later is not asked for */
     Model(Puzzle puzzle, long until) {
-        this.puzzle = puzzle;
+        this(puzzle.parts(), puzzle.batches(), puzzle.resources(), puzzle::cleaning, until);
+    }
+
+    /** Of the same hours with less in the way: for its bound alone, since what is chosen there need not go in the kitchen. */
+    static Model loosened(Puzzle puzzle, long until) {
+        Loosened loosened = Loosened.of(puzzle, until);
+        return new Model(puzzle.parts(), loosened.batches(), loosened.resources(), (before, after) -> 0, until);
+    }
+
+    private Model(
+            List<Puzzle.Part> parts,
+            List<Puzzle.Batch> batches,
+            List<Puzzle.Resource> resources,
+            Cleaning cleaning,
+            long until) {
+        this.parts = parts;
+        this.batches = batches;
+        this.cleaning = cleaning;
         this.until = until;
-        puzzle.parts().forEach(part -> asking.add(new Asking(part)));
+        parts.forEach(part -> asking.add(new Asking(part)));
         List<List<Taken>> taken = new ArrayList<>();
-        puzzle.resources().forEach(resource -> taken.add(new ArrayList<>()));
-        for (Puzzle.Batch batch : puzzle.batches()) {
+        resources.forEach(resource -> taken.add(new ArrayList<>()));
+        for (Puzzle.Batch batch : batches) {
             batch(batch, taken);
         }
         asking.forEach(Asking::closed);
-        for (int r = 0; r < puzzle.resources().size(); r++) {
-            resource(puzzle.resources().get(r), taken.get(r));
+        for (int r = 0; r < resources.size(); r++) {
+            resource(resources.get(r), taken.get(r));
         }
+    }
+
+    private interface Cleaning {
+        /** Seconds beyond the wash between two batches in one vessel. */
+        long between(int before, int after);
     }
 
     /** A part: what makes it, and how late. */
@@ -92,13 +116,22 @@ final class Model {
     }
 
     private boolean asked(Puzzle.Part part) {
-        return part.by() <= until;
+        return asked(part, until);
     }
 
     private List<Integer> asked(Puzzle.Batch batch) {
+        return asked(batch, parts, until);
+    }
+
+    /** Of the parts of a batch those that are wanted until a moment. */
+    static List<Integer> asked(Puzzle.Batch batch, List<Puzzle.Part> parts, long until) {
         return batch.parts().stream()
-                .filter(part -> asked(puzzle.parts().get(part)))
+                .filter(part -> asked(parts.get(part), until))
                 .toList();
+    }
+
+    private static boolean asked(Puzzle.Part part, long until) {
+        return part.by() <= until;
     }
 
     private static long weight(Puzzle.Part part) {
@@ -191,16 +224,16 @@ final class Model {
         long sum = 0;
         Set<Integer> met = new HashSet<>();
         for (Puzzle.Choice choice : choices) {
-            for (int part : asked(puzzle.batches().get(choice.batch()))) {
+            for (int part : asked(batches.get(choice.batch()))) {
                 long after = choice.start()
                         + option(choice).takes()
-                        - puzzle.parts().get(part).by();
-                sum += weight(puzzle.parts().get(part)) * Math.max(0, after);
+                        - parts.get(part).by();
+                sum += weight(parts.get(part)) * Math.max(0, after);
                 met.add(part);
             }
         }
-        for (int part = 0; part < puzzle.parts().size(); part++) {
-            Puzzle.Part one = puzzle.parts().get(part);
+        for (int part = 0; part < parts.size(); part++) {
+            Puzzle.Part one = parts.get(part);
             sum += asked(one) && !met.contains(part) ? weight(one) * Puzzle.NEVER_S : 0;
         }
         return sum;
@@ -225,7 +258,7 @@ final class Model {
             }
             choice.filter(c -> !made.get(batch).isEmpty()).ifPresent(c -> {
                 model.addHint(starts.get(batch), c.start());
-                puzzle.batches().get(batch).parts().forEach(part -> met[part] = true);
+                batches.get(batch).parts().forEach(part -> met[part] = true);
             });
         }
         for (int part = 0; part < met.length; part++) {
@@ -268,14 +301,14 @@ final class Model {
         Puzzle.Thing other = option(after).vessel();
         return one.resource() == other.resource()
                 && after.start() + other.from()
-                        < before.start() + one.to() + puzzle.cleaning(before.batch(), after.batch());
+                        < before.start() + one.to() + cleaning.between(before.batch(), after.batch());
     }
 
     /** In whichever order they come, and in whichever way each is made. */
     private void keepApart(int one, int other) {
         BoolVar inThisOrder = model.newBoolVar("");
-        List<Puzzle.Option> ones = puzzle.batches().get(one).options();
-        List<Puzzle.Option> others = puzzle.batches().get(other).options();
+        List<Puzzle.Option> ones = batches.get(one).options();
+        List<Puzzle.Option> others = batches.get(other).options();
         for (int i = 0; i < ones.size(); i++) {
             for (int j = 0; j < others.size(); j++) {
                 Puzzle.Thing first = ones.get(i).vessel();
@@ -293,12 +326,12 @@ final class Model {
             int before, Puzzle.Thing first, int after, Puzzle.Thing second, Literal[] both, Literal order) {
         model.addGreaterOrEqual(
                         LinearExpr.affine(starts.get(after), 1, second.from()),
-                        LinearExpr.affine(starts.get(before), 1, first.to() + puzzle.cleaning(before, after)))
+                        LinearExpr.affine(starts.get(before), 1, first.to() + cleaning.between(before, after)))
                 .onlyEnforceIf(new Literal[] {both[0], both[1], order});
     }
 
     private Puzzle.Option option(Puzzle.Choice choice) {
-        return puzzle.batches().get(choice.batch()).options().get(choice.option());
+        return batches.get(choice.batch()).options().get(choice.option());
     }
 
     CpModel cp() {

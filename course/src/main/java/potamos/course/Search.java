@@ -27,6 +27,9 @@ public final class Search {
     /** The hours in which anything comes late come first, for there are few calls in them and what is late there is late of the whole. */
     private static final double SHARE_FOR_KNOT = 0.4;
 
+    /** What is late at least is known soon, with less in the way. */
+    private static final double SHARE_FOR_LOOSENED = 0.2;
+
     /** Litres late come first; what is left of the time goes to the batches. */
     private static final double SHARE_FOR_LATE = 0.75;
 
@@ -120,7 +123,8 @@ public final class Search {
 
     private Found whole(Puzzle puzzle, Untied untied, Left left) {
         Model model = new Model(puzzle);
-        Optional<Round> late = fewestLate(model, puzzle.choices(untied.laid().course()), untied.bound(), left);
+        Optional<Round> late =
+                fewestLate(model, puzzle.choices(untied.laid().course()), untied.bound(), left, SHARE_FOR_LATE);
         if (late.isEmpty()) {
             return untied.found(puzzle);
         }
@@ -130,7 +134,7 @@ public final class Search {
         if (left.seconds() > LEAST_S) {
             model.forFewest(round.reached());
             model.hint(round.choices());
-            Optional<Round> few = best(model, left, 1);
+            Optional<Round> few = best(model, left, 1, 0);
             if (few.isPresent()) {
                 round = few.get();
                 fewest = OptionalDouble.of(begun.drafts().size() + Math.ceil(round.bound() - 1e-6));
@@ -166,26 +170,34 @@ public final class Search {
 
     private Untied untied(Puzzle puzzle, Constructive.Laid byItself, Left left) {
         OptionalLong lastLate = puzzle.lastLate(byItself.course());
-        Optional<Round> found = Optional.empty();
-        if (lastLate.isPresent() && puzzle.reaches(lastLate.getAsLong())) {
-            Model knot = new Model(puzzle, lastLate.getAsLong());
-            knot.forLate();
-            knot.hint(puzzle.choices(byItself.course()));
-            found = best(knot, left, SHARE_FOR_KNOT);
+        if (lastLate.isEmpty() || !puzzle.reaches(lastLate.getAsLong())) {
+            return new Untied(byItself, 0, lastLate.isEmpty());
         }
-        return found.map(round -> new Untied(better(byItself, puzzle.answer(round.choices())), round.bound(), true))
-                .orElse(new Untied(byItself, 0, lastLate.isEmpty()));
+        double bound = loosened(puzzle, lastLate.getAsLong(), left);
+        Model knot = new Model(puzzle, lastLate.getAsLong());
+        return fewestLate(knot, puzzle.choices(byItself.course()), bound, left, SHARE_FOR_KNOT)
+                .map(round -> new Untied(better(byItself, puzzle.answer(round.choices())), round.bound(), true))
+                .orElse(new Untied(byItself, bound, bound > 0));
     }
 
-    /** Nothing is looked for where what there is reaches the bound. */
-    private Optional<Round> fewestLate(Model model, List<Puzzle.Choice> there, double bound, Left left) {
+    /** What is late at least; 0 where nothing is known in its time. */
+    private double loosened(Puzzle puzzle, long until, Left left) {
+        Model model = Model.loosened(puzzle, until);
+        model.forLate();
+        CpSolver solver = solver(SHARE_FOR_LOOSENED * left.seconds());
+        CpSolverStatus status = solve(solver, model);
+        return there(status) ? solver.bestObjectiveBound() : 0;
+    }
+
+    /** Nothing is looked for where what there is reaches the bound that is known already. */
+    private Optional<Round> fewestLate(Model model, List<Puzzle.Choice> there, double bound, Left left, double share) {
         long reached = model.late(there);
         if (reached <= bound) {
             return Optional.of(new Round(there, reached, bound, true));
         }
         model.forLate();
         model.hint(there);
-        return best(model, left, SHARE_FOR_LATE);
+        return best(model, left, share, bound);
     }
 
     /** The first of them where neither is. */
@@ -222,21 +234,14 @@ public final class Search {
     private record Round(List<Puzzle.Choice> choices, long reached, double bound, boolean proven) {}
 
     /** Solved until nothing has to be kept apart any more, or the time is over. */
-    private Optional<Round> best(Model model, Left left, double share) {
+    private Optional<Round> best(Model model, Left left, double share, double known) {
         double until = left.seconds() * (1 - share);
         Optional<Round> best = Optional.empty();
-        double bound = 0;
+        double bound = known;
         for (int i = 0; i < MOST_ROUNDS && left.seconds() - until > LEAST_S; i++) {
-            CpSolver solver = new CpSolver();
-            // Trying out every truth beforehand takes longer here than all the rest.
-            solver.getParameters()
-                    .setCpModelProbingLevel(0)
-                    .setMaxTimeInSeconds(Math.max(0, left.seconds() - until))
-                    .setNumWorkers(WORKERS);
-            at = solver;
-            CpSolverStatus status = solver.solve(model.cp());
-            at = null;
-            if (status != CpSolverStatus.OPTIMAL && status != CpSolverStatus.FEASIBLE) {
+            CpSolver solver = solver(left.seconds() - until);
+            CpSolverStatus status = solve(solver, model);
+            if (!there(status)) {
                 break;
             }
             List<Puzzle.Choice> choices = model.choices(solver);
@@ -251,5 +256,26 @@ public final class Search {
             model.hint(choices);
         }
         return best;
+    }
+
+    private static CpSolver solver(double seconds) {
+        CpSolver solver = new CpSolver();
+        // Trying out every truth beforehand takes longer here than all the rest.
+        solver.getParameters()
+                .setCpModelProbingLevel(0)
+                .setMaxTimeInSeconds(Math.max(0, seconds))
+                .setNumWorkers(WORKERS);
+        return solver;
+    }
+
+    private CpSolverStatus solve(CpSolver solver, Model model) {
+        at = solver;
+        CpSolverStatus status = solver.solve(model.cp());
+        at = null;
+        return status;
+    }
+
+    private static boolean there(CpSolverStatus status) {
+        return status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE;
     }
 }

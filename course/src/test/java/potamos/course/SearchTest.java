@@ -3,6 +3,8 @@ package potamos.course;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import com.google.ortools.sat.CpSolver;
+import com.google.ortools.sat.CpSolverStatus;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -98,6 +100,38 @@ class SearchTest {
         assertThat(found.laid().course().values().lateL()).isPositive();
         assertThat(found.gap().getAsDouble()).isZero();
         assertThat(found.laid().course().check()).isEmpty();
+    }
+
+    private static double least(Model model) {
+        model.forLate();
+        CpSolver solver = new CpSolver();
+        assertThat(solver.solve(model.cp())).isEqualTo(CpSolverStatus.OPTIMAL);
+        return Model.litres(solver.objectiveValue());
+    }
+
+    /** Where pots are short as well, for then any of them has to be free. */
+    @ParameterizedTest
+    @CsvSource({"2, 12, 1", "13, 12, 1", "4, 12, 2", "13, 12, 2"})
+    void withLessInTheWayNoMoreIsLateThanThereMustBe(long seed, int calls, int vessels) {
+        Puzzle puzzle = new Puzzle(begun(Weeks.of(seed, calls, vessels)), () -> false);
+        double must = least(new Model(puzzle));
+        assertThat(must).isPositive();
+        assertThat(least(Model.loosened(puzzle, Long.MAX_VALUE))).isBetween(0.9 * must, must + 1e-6);
+    }
+
+    /** Five batches that want the two strong burners and the two ovens in the first hour: which pot each stands in makes a minute, and a solver all the work. */
+    @Test
+    void whatSeveralWantAtOnceIsKnownToBeLateThoughNoneWouldBeByItself() {
+        Weeks.Week week = Weeks.of(18, 40, 6);
+        double eachAlone = week.calls().stream()
+                .map(call -> new Weeks.Week(week.equipment(), List.of(call), week.lots()).laid())
+                .mapToDouble(laid -> laid.course().values().lateL())
+                .sum();
+        Puzzle puzzle = new Puzzle(begun(week), () -> false);
+        Course byHand = puzzle.byHand().course();
+        long until = puzzle.lastLate(byHand).orElseThrow();
+        assertThat(least(Model.loosened(puzzle, until)) + puzzle.lateAnyway())
+                .isBetween(1.1 * eachAlone, byHand.values().lateL());
     }
 
     /** With one pot, every order of every way is tried, each batch as early as it can be: no other course has fewer litres late. */
