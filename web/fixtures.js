@@ -73,12 +73,13 @@ keep('course-simmer', await ask(`/api/batches/${pages['batch-simmer']}/course`))
 keep('judging', await ask(`/api/batches/${pages['batch-simmer']}/judging`))
 
 const vessel = (name) => answers.kitchen.vessels.find((one) => one.name === name).id
-const inTheKettle = answers.course.drafts.find((one) => one.vesselName === 'K80')
+// So long that somebody is told that stock comes later.
+const until = new Date(Date.parse(answers.course.until) + 86_400_000).toISOString()
 keep(
   'ways-out',
   await ask('/api/course/ways-out?days=3', {
     kind: 'OUTAGE',
-    outage: { kind: 'VESSEL', thingId: vessel('K80'), until: inTheKettle.ready },
+    outage: { kind: 'VESSEL', thingId: vessel('K80'), until },
   }),
 )
 const readyBy = '2026-11-25T20:30:00Z'

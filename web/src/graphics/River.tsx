@@ -4,7 +4,7 @@ import { Taken } from './Taken'
 import { Cabinets, Ice, Ovens, Shelf, Tide } from './RiverBanks'
 import { Mouth, MouthWords } from './RiverMouths'
 import { Words } from './RiverWords'
-import { abreast, afloat, berths, ends, ms, TEN_MINUTES } from './river'
+import { abreast, afloat, berths, ends, leaving, ms, promisedOf, TEN_MINUTES } from './river'
 import {
   AXIS,
   DONE,
@@ -83,8 +83,10 @@ export function River({
   const to = ms(course.until)
   const time = scaleTime([from, to], [LEFT, WIDTH - LEFT])
   const x: At = (at) => time(at)
-  const streams = [...course.running, ...course.drafts]
-  const wanted = course.calls.filter((call) => ms(call.by) <= to)
+  // What is planned for later than the picture reaches has no place in it.
+  const running = course.running.filter((batch) => ends(batch.stages).start < to)
+  const streams = [...running, ...course.drafts]
+  const wanted = leaving(course).filter((call) => ms(call.by) <= to)
   const lanes = berths(
     streams.map((one) => {
       const start = Math.max(from, ends(one.stages).start)
@@ -103,7 +105,11 @@ export function River({
   const stocks = afloat(course)
   const depth = scaleLinear([0, Math.max(1, ...stocks.steps.map((s) => s.upTo.at(-1) ?? 0))], [0, SHELF - 24])
   const mouths = berths(
-    wanted.map((call) => ({ id: call.id, from: ms(call.by), to: ms(call.by) + (to - from) * CALLED })),
+    wanted.map((call) => {
+      // Words near the end stand before it.
+      const named = Math.min(ms(call.by), to - (to - from) * CALLED)
+      return { id: call.id, from: named, to: named + (to - from) * CALLED }
+    }),
     MOST_ROWS,
   )
   const rows = Math.max(1, ...[...mouths.values()].map((row) => row + 1))
@@ -161,6 +167,7 @@ export function River({
       <Ovens names={heated} ovens={course.ovens} x={x} top={pots + count * LANE} heat={heat} />
       <Shelf
         stocks={stocks}
+        promised={promisedOf(course)}
         room={course.room}
         litres={litres}
         x={x}
@@ -168,7 +175,7 @@ export function River({
         depth={(l) => depth(l)}
         to={to}
       />
-      {course.running.map((batch) => (
+      {running.map((batch) => (
         <g key={batch.id}>{stream(batch, false)}</g>
       ))}
       {course.drafts.map((draft) => (

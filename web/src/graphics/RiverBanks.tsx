@@ -202,6 +202,7 @@ export function Cabinets({
 /** What is on hand at each hour, stock upon stock. */
 export function Shelf({
   stocks,
+  promised,
   x,
   bank,
   depth,
@@ -210,7 +211,9 @@ export function Shelf({
   to,
 }: {
   stocks: Afloat
-  /** That the cold store has for it, from each moment on. */
+  /** Of them. */
+  promised: Afloat
+  /** That the cold store has beside what is promised, from each moment on. */
   room: Course['room']
   litres: (value: number) => string
   x: At
@@ -239,6 +242,7 @@ export function Shelf({
       <Brim
         litres={litres}
         stocks={stocks}
+        promised={promised}
         room={room}
         x={x}
         level={(high) => bank - depth(high)}
@@ -256,6 +260,7 @@ export function Shelf({
 /** How high the store takes it, where that is in the picture; what stands higher has no place there. */
 function Brim({
   stocks,
+  promised,
   room,
   litres,
   x,
@@ -264,6 +269,7 @@ function Brim({
   top,
 }: {
   stocks: Afloat
+  promised: Afloat
   room: Course['room']
   litres: (value: number) => string
   x: At
@@ -271,7 +277,7 @@ function Brim({
   to: number
   top: number
 }) {
-  const steps = brim(stocks, room, to)
+  const steps = brim(stocks, promised, room, to)
   type Step = (typeof steps)[number]
   const seen = line<Step>()
     .x((s) => x(s.at))

@@ -1,7 +1,6 @@
 import { liquorColour } from './liquor'
-import { ms } from './river'
+import { ms, type Leaving } from './river'
 import { DONE, WIDTH } from './riverMeasure'
-import type { Course } from './River'
 import { Words } from './RiverWords'
 
 /** Litres that leave at the hour of a call, from a width of the bank to the hour itself; what is missing is an empty bed. */
@@ -13,7 +12,7 @@ export function Mouth({
   bank,
   end,
 }: {
-  call: Course['calls'][number]
+  call: Leaving
   at: number
   left: number
   wide: number
@@ -32,7 +31,7 @@ export function Mouth({
   )
 }
 
-const amiss = (call: Course['calls'][number]) => call.missing > 0 || call.lateMin > 0
+const amiss = (call: Leaving) => call.missing > 0 || call.lateMin > 0
 
 /** Who wants what at the end of a mouth; over all mouths, which would run through its letters otherwise. */
 export function MouthWords({
@@ -42,7 +41,7 @@ export function MouthWords({
   says,
   clock,
 }: {
-  call: Course['calls'][number]
+  call: Leaving
   at: number
   end: number
   says: string

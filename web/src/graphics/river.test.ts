@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { abreast, afloat, berths, brim, ends, landing } from './river'
+import { abreast, afloat, berths, brim, ends, landing, leaving, promisedOf } from './river'
 
 const at = (hour: number) => new Date(Date.UTC(2026, 2, 2, hour)).toISOString()
 const ms = (hour: number) => Date.UTC(2026, 2, 2, hour)
@@ -28,10 +28,21 @@ describe('what is afloat', () => {
         gives: [{ callId: 'sauce', litres: 8 }],
       },
     ],
+    promised: [],
     calls: [
       { id: 'soup', by: at(10) },
       { id: 'sauce', by: at(9) },
     ],
+  }
+  const promised = {
+    callId: 'banquets',
+    station: 'Banquets',
+    formulaName: 'White chicken stock',
+    family: 'WHITE' as const,
+    litres: 20,
+    from: at(8),
+    by: at(14),
+    lateMin: 0,
   }
 
   it('comes when it is ready, leaves at its call, and what is left goes at its use-by', () => {
@@ -49,6 +60,25 @@ describe('what is afloat', () => {
     expect(river.at(ms(12))).toBe(2)
     for (const step of river.steps) for (const litres of step.upTo) expect(litres).toBeGreaterThanOrEqual(0)
   })
+
+  it('is what is promised as well, from when it is there until its call, in the stream of its stock', () => {
+    const river = afloat({ ...course, promised: [promised] })
+    expect(river.at(ms(7))).toBe(5)
+    expect(river.at(ms(9))).toBe(25)
+    expect(river.at(ms(15))).toBe(2)
+    expect(river.names.map((n) => n.name)).toEqual(['White chicken stock', 'Brown veal stock'])
+    expect(promisedOf({ ...course, promised: [promised] }).at(ms(9))).toBe(20)
+  })
+
+  it('leaves once for each call, with what it is promised and what is planned for it', () => {
+    const call = { ...promised, id: 'banquets', litres: 4, missing: 1, lateMin: 0 }
+    const late = { ...promised, callId: 'soup', by: at(7), lateMin: 60 }
+    const all = leaving({ promised: [promised, { ...promised, litres: 2 }, late], calls: [call] })
+    expect(all.map(({ id, litres, missing, lateMin }) => ({ id, litres, missing, lateMin }))).toEqual([
+      { id: 'soup', litres: 20, missing: 0, lateMin: 60 },
+      { id: 'banquets', litres: 26, missing: 1, lateMin: 0 },
+    ])
+  })
 })
 
 describe('the brim of the store', () => {
@@ -64,6 +94,7 @@ describe('the brim of the store', () => {
   it('is told at every turn of what is there and of what it has room for', () => {
     const steps = brim(
       stocks,
+      { ...stocks, at: (moment: number) => (moment < ms(9) ? 0 : 1) },
       [
         { at: at(6), litres: 12 },
         { at: at(10), litres: 20 },
@@ -72,14 +103,14 @@ describe('the brim of the store', () => {
     )
     expect(steps).toEqual([
       { at: ms(6), there: 5, room: 12 },
-      { at: ms(9), there: 14, room: 12 },
-      { at: ms(10), there: 14, room: 20 },
-      { at: ms(30), there: 14, room: 20 },
+      { at: ms(9), there: 14, room: 13 },
+      { at: ms(10), there: 14, room: 21 },
+      { at: ms(30), there: 14, room: 21 },
     ])
   })
 
   it('is nowhere where nobody has told of a store', () => {
-    expect(brim(stocks, [], ms(30))).toEqual([])
+    expect(brim(stocks, stocks, [], ms(30))).toEqual([])
   })
 })
 

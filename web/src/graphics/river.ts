@@ -14,11 +14,24 @@ interface Supply {
   gives: Spoken[]
 }
 
+/** Litres that are a call's already. */
+interface Promised {
+  callId: string
+  station: string
+  formulaName: string
+  family: Family
+  litres: number
+  from: string
+  by: string
+  lateMin: number
+}
+
 interface Waters {
   now: string
   until: string
   drafts: (Supply & { ready: string })[]
   lots: (Supply & { from: string })[]
+  promised: Promised[]
   calls: { id: string; by: string }[]
 }
 
@@ -33,12 +46,16 @@ export interface Afloat {
 
 /** Litres come when they are ready, go at the hour of their call, and what is left goes at its use-by. */
 export function afloat(course: Waters): Afloat {
-  const due = new Map(course.calls.map((call) => [call.id, new Date(call.by).getTime()]))
+  const due = new Map([
+    ...course.calls.map((call) => [call.id, ms(call.by)] as const),
+    ...course.promised.map((one) => [one.callId, ms(one.by)] as const),
+  ])
   const from = new Date(course.now).getTime()
   const to = new Date(course.until).getTime()
   const supplies = [
     ...course.lots.map((lot) => ({ ...lot, there: new Date(lot.from).getTime() })),
     ...course.drafts.map((draft) => ({ ...draft, there: new Date(draft.ready).getTime() })),
+    ...course.promised.map((one) => ({ ...one, useBy: one.by, gives: [one], there: ms(one.from) })),
   ]
   const names = [...new Map(supplies.map((s) => [s.formulaName, s.family]))].map(([name, family]) => ({
     name,
@@ -74,12 +91,42 @@ export function afloat(course: Waters): Afloat {
   return { names, steps, at }
 }
 
+/** Of what is on hand, what is promised already. */
+export const promisedOf = (course: Waters): Afloat => afloat({ ...course, lots: [], drafts: [] })
+
+/** What leaves the shelf at the hour of a call. */
+export interface Leaving {
+  id: string
+  station: string
+  family: Family
+  litres: number
+  by: string
+  missing: number
+  lateMin: number
+}
+
+/** A call leaves once, with what it is promised and what is planned for it. */
+export function leaving(course: { promised: Promised[]; calls: Leaving[] }): Leaving[] {
+  const all = new Map<string, Leaving>()
+  const promised = course.promised.map((one) => ({ ...one, id: one.callId, missing: 0 }))
+  for (const one of [...course.calls, ...promised]) {
+    const before = all.get(one.id)
+    all.set(one.id, {
+      ...(before ?? one),
+      litres: (before?.litres ?? 0) + one.litres,
+      lateMin: Math.max(before?.lateMin ?? 0, one.lateMin),
+    })
+  }
+  return [...all.values()].sort((a, b) => ms(a.by) - ms(b.by))
+}
+
 /** Less than anybody measures, L. */
 export const A_DROP = 0.05
 
-/** At each turn what there is and how much of it the store has room for, until the end. */
+/** At each turn what there is and how much of it the store has room for, beside what is promised, until the end. */
 export function brim(
   stocks: Afloat,
+  promised: Afloat,
   room: { at: string; litres: number }[],
   to: number,
 ): { at: number; there: number; room: number }[] {
@@ -92,7 +139,7 @@ export function brim(
     .map((at) => ({
       at,
       there: stocks.at(at),
-      room: room.filter((r) => ms(r.at) <= at).at(-1)?.litres ?? first.litres,
+      room: (room.filter((r) => ms(r.at) <= at).at(-1)?.litres ?? first.litres) + promised.at(at),
     }))
 }
 

@@ -45,6 +45,34 @@ describe('the course', () => {
     expect(said(await screen.findByRole('img', { name: /calls are open/ }))).toContain(full)
   })
 
+  it('draws what is under way until the end of the picture, with what is promised of it, and nothing that begins later', async () => {
+    const it = course()
+    const later = new Date(Date.parse(it.until) + 3_600_000).toISOString()
+    const [under] = it.running
+    const promised = {
+      callId: 'banquets',
+      station: 'Banquets',
+      formulaName: under!.formulaName,
+      family: under!.family,
+      litres: 17,
+      from: it.now,
+      by: new Date(Date.parse(it.now) + 3_600_000).toISOString(),
+      lateMin: 0,
+    }
+    show({
+      ...it,
+      promised: [promised],
+      running: [
+        under!,
+        { ...under!, id: 'later', vesselName: 'Far', stages: [{ stage: 'FILL', from: later, to: later }] },
+      ],
+    })
+    const river = said(await screen.findByRole('img', { name: /calls are open/ }))
+    expect(river).toContain(under!.vesselName)
+    expect(river).not.toContain('Far')
+    expect(river).toContain('Banquets 17.0 L')
+  })
+
   it('draws each tray of an oven, those of two batches at once above each other, and says what it is set to', async () => {
     const it = course()
     const at = (hours: number) => new Date(Date.parse(it.now) + hours * 3_600_000).toISOString()

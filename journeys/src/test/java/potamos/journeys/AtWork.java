@@ -69,7 +69,7 @@ final class AtWork {
             act(cook, kind, readings);
             try {
                 // What moves litres shows them, and what is far from likely is asked about: each takes one more touch.
-                cook.page().waitForCondition(() -> cook.asksOnceMore() || cook.taken() > before);
+                cook.page().waitForCondition(() -> cook.taken() > before || cook.asksOnceMore());
                 cook.confirmed();
                 cook.page().waitForCondition(() -> cook.taken() > before && cook.nothingWaits());
             } catch (TimeoutError nothing) {

@@ -11,7 +11,7 @@ import tools.jackson.databind.JsonNode;
 final class CourseKitchen {
 
     final Visitor chef = TestKitchen.chefOfAKitchenThatNeverCloses();
-    private final String station = station();
+    final String station = station();
 
     private String station() {
         TestKitchen.freshPot(chef);

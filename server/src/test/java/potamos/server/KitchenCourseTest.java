@@ -89,6 +89,44 @@ class KitchenCourseTest {
         assertThat(after.at("/drafts").size()).isEqualTo(1);
         assertThat(after.at("/running/0/litres").asDouble()).isCloseTo(6, within(0.2));
         assertThat(after.at("/drafts/0/gives/0/litres").asDouble()).isEqualTo(8);
+
+        // What is accepted still comes, and goes to whom it was made for: it is drawn as what is drafted is.
+        JsonNode promised = after.at("/promised");
+        assertThat(promised.size()).isEqualTo(1);
+        assertThat(promised.at("/0/callId").asString()).isEqualTo(today);
+        assertThat(promised.at("/0/litres").asDouble()).isCloseTo(6, within(0.2));
+        assertThat(promised.at("/0/from").asString())
+                .isEqualTo(last(after.at("/running/0/stages")).path("to").asString());
+        assertThat(Instant.parse(promised.at("/0/from").asString()))
+                .isBefore(Instant.parse(promised.at("/0/by").asString()));
+        assertThat(promised.at("/0/lateMin").asInt()).isZero();
+    }
+
+    private static JsonNode last(JsonNode some) {
+        return some.get(some.size() - 1);
+    }
+
+    /** Put away it stands on the shelf from now on, and a part that was handed over is promised no more. */
+    @Test
+    void whatIsPutAwayForACallStandsThereUntilItIsHandedOver() {
+        String soup = house.call(3, Duration.ofHours(30));
+        TestBatch batch = TestBatch.acceptedFor(chef, 12, soup).strained();
+        for (double celsius : new double[] {80, 20, 2}) {
+            batch.log("cooling-read", "\"celsius\": " + celsius);
+            TestBatch.wait(20);
+        }
+        batch.log("stored", "\"litres\": 10, \"words\": \"Cold store\"");
+        JsonNode promised = chef.get("/api/course?days=2").at("/promised");
+        assertThat(promised.size()).isEqualTo(1);
+        assertThat(promised.at("/0/litres").asDouble()).isEqualTo(3);
+        assertThat(promised.at("/0/station").asString()).isEqualTo("Sauce");
+        // Also where it is wanted later than somebody looks: it stands there all that time.
+        assertThat(chef.get("/api/course?days=1").at("/promised").size()).isEqualTo(1);
+        assertThat(Instant.parse(promised.at("/0/from").asString())).isBeforeOrEqualTo(CourseKitchen.now());
+        batch.log(
+                "delivered", "\"litres\": 2, \"stationId\": \"%s\", \"callId\": \"%s\"".formatted(house.station, soup));
+        assertThat(chef.get("/api/course?days=2").at("/promised/0/litres").asDouble())
+                .isEqualTo(1);
     }
 
     @Test

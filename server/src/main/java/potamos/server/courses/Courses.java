@@ -99,6 +99,7 @@ class Courses {
      * @param burners ids by their names
      * @param aside   calls that are open and not laid
      * @param standing in the cold store, of no lot that the course may give
+     * @param promised to calls, in the order in which they are due
      */
     record Begun(
             Instant shown,
@@ -110,7 +111,8 @@ class Courses {
             HeldCourse.Held held,
             List<Unmade> unmade,
             List<Call> aside,
-            List<Kept> standing) {
+            List<Kept> standing,
+            List<Promised> promised) {
 
         /** A draft as it is held: under its own id where it is held already, else under a new one. */
         HeldCourse.Draft asHeld(Draft draft) {
@@ -234,7 +236,8 @@ class Courses {
                 held,
                 unmade,
                 aside.get(true),
-                standing);
+                standing,
+                Promised.of(shelf.forCalls(kitchenId), lots, batches, now));
     }
 
     /** As far as what is held reaches with the calls that it may be held for. */

@@ -27,6 +27,7 @@ import potamos.course.Search;
  * A course as it is drawn.
  *
  * @param lots  what there is, or is coming whatever is done
+ * @param promised litres of what is there, or under way, that are promised to calls, and are there before the end
  * @param ice   in the bin; none where the kitchen has told of none
  * @param room  that the cold store has for what is drawn; none where the kitchen has told of no cold store
  * @param ovens that are taken
@@ -43,6 +44,7 @@ record KitchenCourse(
         @NotNull List<CourseRunning> running,
         @NotNull List<CourseDraft> drafts,
         @NotNull List<CourseLot> lots,
+        @NotNull List<CoursePromised> promised,
         @NotNull List<CourseCall> calls,
         @NotNull List<CourseCall> aside,
         @NotNull List<CourseHands> hands,
@@ -239,6 +241,11 @@ record KitchenCourse(
                                 s.lot().from(),
                                 s.lot().useBy(),
                                 gives.getOrDefault(s.lot().id(), List.of())))
+                        .toList(),
+                begun.promised().stream()
+                        .filter(one ->
+                                one.by().isAfter(course.now()) && one.from().isBefore(begun.shown()))
+                        .map(CoursePromised::of)
                         .toList(),
                 calls(laid).stream()
                         .filter(call -> call.by().isBefore(begun.shown()) || served.contains(call.id()))

@@ -62,6 +62,28 @@ interface ShelfMapper {
             """)
     List<Lot> lots(String kitchenId, LocalDate today);
 
+    /** What a batch still has for a call that it was made for. */
+    record ForCall(
+            String batchId,
+            String callId,
+            String station,
+            Instant readyBy,
+            double litres,
+            String name,
+            Family family) {}
+
+    /** In the order in which the calls are due. */
+    @Select("""
+            SELECT q.batch_id, q.call_id, s.name AS station, c.ready_by, COALESCE(q.promised_l, q.litres) AS litres,
+                   JSON_VALUE(b.plan, '$.charge.formula.name') AS name,
+                   JSON_VALUE(b.plan, '$.charge.formula.family') AS family
+            FROM batch_call q JOIN batch b ON b.id = q.batch_id
+            JOIN station_call c ON c.id = q.call_id JOIN station s ON s.id = c.station_id
+            WHERE b.kitchen_id = #{kitchenId} AND b.stage NOT IN ('DONE', 'ABANDONED') AND c.closed_at IS NULL
+            ORDER BY c.ready_by, q.batch_id, q.place
+            """)
+    List<ForCall> forCalls(String kitchenId);
+
     /** A lot, and how much of it is promised. */
     record Parted(Lot lot, double promisedL) {
         /** What is not. */
