@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import potamos.core.flow.Luck;
 import potamos.core.quantity.Refusal;
 
 /** The life of a batch: its state is the replay of what happened over what was planned. */
@@ -51,8 +52,10 @@ public final class Batch {
      * @throws Refusal with the field, the reason and the range when it does not
      */
     public static Accepted accept(Plan accepted, List<? extends BatchEvent> events, BatchEvent next, Instant now) {
-        Plan plan = standing(accepted, events);
-        BatchState before = replay(plan, events, now);
+        List<Fact> was = believed(events);
+        InThePot with = InThePot.of(accepted, was);
+        Plan plan = Weighing.standing(accepted, with);
+        BatchState before = Replay.over(plan, Luck.BOOK, was).stateAt(now);
         List<Fact> since = since(events, next);
         try {
             Guards.check(plan, events, before, next, now);
@@ -63,7 +66,11 @@ public final class Batch {
         }
         List<BatchEvent> all = new ArrayList<>(events);
         all.add(next);
-        BatchState after = replay(accepted, all, now);
+        List<Fact> is = believed(all);
+        // To solve a charge takes as long as all the rest: few entries are of something that is weighed.
+        InThePot withIt = InThePot.of(accepted, is);
+        Plan stands = withIt.equals(with) ? plan : Weighing.standing(accepted, withIt);
+        BatchState after = Replay.over(stands, Luck.BOOK, is).stateAt(now);
         Guards.checkAfter(after);
         return new Accepted(after, since.isEmpty() ? Optional.empty() : Optional.of(before));
     }

@@ -81,7 +81,12 @@ final class Replay {
     }
 
     static Replay of(Plan plan, Luck luck, List<Fact> believed) {
-        Replay replay = new Replay(Weighing.standing(plan, believed), luck);
+        return over(Weighing.standing(plan, believed), luck, believed);
+    }
+
+    /** The same over the plan as it stands by these very facts. */
+    static Replay over(Plan standing, Luck luck, List<Fact> believed) {
+        Replay replay = new Replay(standing, luck);
         believed.forEach(replay::apply);
         return replay;
     }

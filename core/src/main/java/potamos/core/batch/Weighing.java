@@ -2,18 +2,14 @@ package potamos.core.batch;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.charge.Measure;
 import potamos.core.flow.Forecast;
 import potamos.core.flow.Forecaster;
-import potamos.core.formula.Brought;
-import potamos.core.formula.Draw;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Mass;
@@ -110,31 +106,12 @@ public record Weighing(Mass planned, Mass weighed, Volume called, List<Way> ways
 
     /** The plan with the charge that what was weighed and drawn gives; the plan itself when that is as planned. */
     static Plan standing(Plan plan, List<Fact> believed) {
-        Map<String, Mass> weighed = new HashMap<>();
-        List<Draw> drawn = new ArrayList<>();
-        List<Brought> brought = new ArrayList<>();
-        Set<String> taken = new HashSet<>();
-        boolean filled = false;
-        for (Fact event : believed) {
-            if (event instanceof ChoreEvent.WeighedIn in) {
-                weighed.put(in.part(), in.mass());
-            } else if (event instanceof ChoreEvent.Took took) {
-                weighed.merge(took.part(), took.mass(), Mass::plus);
-                taken.add(took.part());
-                took.contents().ifPresent(in -> brought.add(new Brought(took.part(), took.box(), in)));
-            } else if (event instanceof ChoreEvent.Drew drew) {
-                drawn.add(drew.draw());
-            }
-            filled |= event instanceof PotEvent.Filled;
-        }
-        Formula formula = plan.charge().formula();
-        // What was planned to come out of another pot stands until something is taken for that part.
-        formula.fill().brought().stream()
-                .filter(one -> !taken.contains(one.part()))
-                .forEach(brought::add);
-        Formula as = formula.drawing(Drawing.standing(formula.fill().draws(), drawn, filled))
-                .bringing(brought);
-        return as.equals(formula) && asPlanned(plan.charge(), weighed) ? plan : plan.with(solved(plan, as, weighed));
+        return standing(plan, InThePot.of(plan, believed));
+    }
+
+    static Plan standing(Plan plan, InThePot is) {
+        boolean same = is.as().equals(plan.charge().formula()) && asPlanned(plan.charge(), is.weighed());
+        return same ? plan : plan.with(solved(plan, is.as(), is.weighed()));
     }
 
     private static boolean asPlanned(Charge charge, Map<String, Mass> weighed) {

@@ -292,8 +292,10 @@ public final class Forecaster {
 
     /** The bed stands proud when the liquor is below its top. */
     private void noteBare(Course course, double minute) {
-        double top = course.pot.bedTop(minute, run.simmer().usual()).cm();
-        if (course.bareAt < 0 && course.pot.level().cm() < top) {
+        if (course.purpose == Purpose.FORECAST
+                && course.bareAt < 0
+                && course.pot.level().cm()
+                        < course.pot.bedTop(minute, run.simmer().usual()).cm()) {
             course.bareAt = course.bringUpMin + minute;
         }
     }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.Allergen;
@@ -45,12 +46,14 @@ public record Formula(
         List<Caution> cautions)
         implements FormulaBuilder.With {
 
+    private static final Pattern SLUG = Pattern.compile("[a-z0-9-]{2,60}");
+
     public Formula {
         bed = List.copyOf(bed);
         parts = List.copyOf(parts);
         procedure = List.copyOf(procedure);
         cautions = List.copyOf(cautions);
-        if (slug == null || !slug.matches("[a-z0-9-]{2,60}")) {
+        if (slug == null || !SLUG.matcher(slug).matches()) {
             throw Refusal.of("slug", "2 to 60 small letters, digits and hyphens");
         }
         if (name == null || name.isBlank() || name.length() > LONGEST_NAME) {

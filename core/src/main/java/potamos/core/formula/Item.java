@@ -1,6 +1,7 @@
 package potamos.core.formula;
 
 import java.util.List;
+import java.util.regex.Pattern;
 import potamos.core.quantity.Refusal;
 import potamos.core.safety.Allergen;
 
@@ -32,8 +33,10 @@ public record Item(
         List<Trait> traits,
         List<Allergen> allergens) {
 
+    private static final Pattern ID = Pattern.compile("[a-z0-9-]{1,60}");
+
     public Item {
-        if (id == null || !id.matches("[a-z0-9-]{1,60}")) {
+        if (id == null || !ID.matcher(id).matches()) {
             throw Refusal.of("id", "small letters, digits and hyphens, up to 60");
         }
         if (name == null || name.isBlank() || name.length() > 80) {

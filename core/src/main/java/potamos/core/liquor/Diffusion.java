@@ -21,8 +21,8 @@ public final class Diffusion {
     private static final double GAS_J_PER_MOL_K = 8.314462618;
     private static final double REFERENCE_K = 273.15 + 95;
 
-    /** Terms beyond this many are below 1e-12 wherever the series is used; very short times take the other form. */
-    private static final int TERMS = 24;
+    /** A term that is e to this adds nothing that a double could hold, and those after it are smaller still. */
+    private static final double NOTHING = -40;
 
     /** Below this Fourier number the series converges slowly and the half-space form is exact to 1e-9. */
     private static final double SHORT_FOURIER = 0.005;
@@ -75,10 +75,13 @@ public final class Diffusion {
             return 1 - 4 * Math.sqrt(fourier / Math.PI);
         }
         double sum = 0;
-        for (int n = 0; n < TERMS; n++) {
+        for (int n = 0; ; n++) {
             double odd = (2 * n + 1) * Math.PI;
-            sum += 8 / (odd * odd) * Math.exp(-odd * odd * fourier);
+            double power = -odd * odd * fourier;
+            if (power < NOTHING) {
+                return sum;
+            }
+            sum += 8 / (odd * odd) * Math.exp(power);
         }
-        return sum;
     }
 }

@@ -83,8 +83,8 @@ class AsPlannedTest {
                         .isCloseTo(foretold, CLOSE);
                 seen.add(state.stage());
             }
-            if (!worker.workOnce()) {
-                worker.passToNext(Duration.ofMinutes(30));
+            if (!worker.workOnce(state)) {
+                worker.passToNext(state, Duration.ofMinutes(30));
             }
             state = worker.state();
         }

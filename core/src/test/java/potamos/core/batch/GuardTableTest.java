@@ -240,6 +240,8 @@ class GuardTableTest {
 
     static final Plan PLAN = Samples.plan(formula());
 
+    private static final List<BatchEvent> DAY = day();
+
     private static Formula formula() {
         List<Phase> phases = new ArrayList<>(List.of(
                 new PrepPhase.Soak(Duration.ofMinutes(30), Duration.ofMinutes(10)),
@@ -269,13 +271,18 @@ class GuardTableTest {
     }
 
     private static List<BatchEvent> upTo(int stand) {
+        return new ArrayList<>(DAY.subList(0, stand + 1));
+    }
+
+    /** What is logged from one stand to the next, each accepted after the others. */
+    private static List<BatchEvent> day() {
         List<BatchEvent> events = new ArrayList<>();
-        for (Stand each : STANDS.subList(0, stand + 1)) {
+        for (Stand each : STANDS) {
             BatchEvent event = event(each.kind(), each.minute(), each.figures());
             Batch.accept(PLAN, events, event, event.stamp().at());
             events.add(event);
         }
-        return events;
+        return List.copyOf(events);
     }
 
     /** Why an entry makes no sense after others; nothing where it does. */

@@ -27,24 +27,20 @@ class OutlookTest {
         return Outlook.of(worker.plan, worker.state());
     }
 
-    private static Band expected(Worker worker) {
-        return Expectation.litresOut(worker.plan, worker.state());
-    }
-
     @ParameterizedTest
     @MethodSource("book")
     void fromEveryStageTheRestFollowsWithoutAGap(Formula formula) {
         Worker worker = new Worker(formula, LITRES);
-        while (worker.state().stage().open()) {
-            Outlook outlook = outlook(worker);
+        for (BatchState state = worker.state(); state.stage().open(); state = worker.state()) {
+            Outlook outlook = Outlook.of(worker.plan, state);
             List<Timeline.Step> steps = outlook.timeline().steps();
-            assertThat(steps).as("%s", worker.state().stage()).isNotEmpty();
-            assertThat(steps.get(0).stage()).isEqualTo(worker.state().stage());
+            assertThat(steps).as("%s", state.stage()).isNotEmpty();
+            assertThat(steps.get(0).stage()).isEqualTo(state.stage());
             for (int i = 1; i < steps.size(); i++) {
                 assertThat(steps.get(i).from()).isEqualTo(steps.get(i - 1).to());
             }
             assertThat(outlook.ready()).isAfterOrEqualTo(worker.now);
-            if (!worker.workOnce()) {
+            if (!worker.workOnce(state)) {
                 worker.pass(Duration.ofMinutes(9));
             }
         }
@@ -81,17 +77,17 @@ class OutlookTest {
     @MethodSource("book")
     void whatIsExpectedStaysNearThePlanWhileThePlanIsKept(Formula formula) {
         Worker worker = new Worker(formula, LITRES);
-        while (worker.state().stage() != Stage.COOL) {
-            Band band = expected(worker);
+        for (BatchState state = worker.state(); state.stage() != Stage.COOL; state = worker.state()) {
+            Band band = Expectation.litresOut(worker.plan, state);
             assertThat(band.low()).isNotNegative();
             assertThat(band.mid())
-                    .as("%s in %s", formula.name(), worker.state().stage())
+                    .as("%s in %s", formula.name(), state.stage())
                     .isCloseTo(LITRES, within(0.25 * LITRES));
-            if (!worker.workOnce()) {
+            if (!worker.workOnce(state)) {
                 worker.pass(Duration.ofMinutes(9));
             }
         }
         double out = worker.state().strained().orElseThrow().litres();
-        assertThat(expected(worker)).isEqualTo(Band.exactly(out));
+        assertThat(Expectation.litresOut(worker.plan, worker.state())).isEqualTo(Band.exactly(out));
     }
 }

@@ -117,8 +117,8 @@ class OvenAndRoundsTest {
                         .as("%s", state.stage())
                         .isCloseTo(foretold, withinPercentage(1.5));
             }
-            if (!worker.workOnce()) {
-                worker.passToNext(Duration.ofMinutes(30));
+            if (!worker.workOnce(state)) {
+                worker.passToNext(state, Duration.ofMinutes(30));
             }
             state = worker.state();
         }

@@ -13,6 +13,9 @@ import potamos.core.quantity.Volume;
 /** A simulated probe tells what the cook does to its pot. */
 class SimulatedProbeTest {
 
+    /** Bubbles against its tip, K. */
+    private static final double UNREST = 0.36;
+
     private static double read(Worker worker) {
         return SimulatedProbe.read(worker.plan, worker.state(), 1).value();
     }
@@ -38,11 +41,28 @@ class SimulatedProbeTest {
     }
 
     @Test
-    void coolsByThePlanOnceStrained() {
+    void hangsInTheRoomUntilThereIsAPotToReadIn() {
+        Worker worker = new Worker(Book.whiteChicken(), 8);
+        double room = worker.plan.charge().run().air().temperature().celsius();
+        assertThat(read(worker)).isCloseTo(room, within(UNREST));
+    }
+
+    @Test
+    void coolsInTheMiddleAsThePlanHasItOnceStrained() {
         Worker worker = new Worker(Book.whiteChicken(), 8).until(Stage.COOL);
-        double hot = read(worker);
-        worker.pass(Duration.ofMinutes(20));
-        assertThat(read(worker)).isLessThan(hot - 10);
+        double before = Double.POSITIVE_INFINITY;
+        for (int quarter = 0; quarter < 4; quarter++) {
+            double minute = 15 * quarter;
+            double planned = worker.plan.curve().points().stream()
+                    .filter(point -> point.minute() <= minute)
+                    .reduce((earlier, later) -> later)
+                    .orElseThrow()
+                    .coreC();
+            assertThat(read(worker)).isCloseTo(planned, within(UNREST));
+            assertThat(planned).isLessThan(before);
+            before = planned;
+            worker.pass(Duration.ofMinutes(15));
+        }
     }
 
     /** As bubbles against its tip: a third of a kelvin about what the pot is, and never far from the second before. */
@@ -56,7 +76,7 @@ class SimulatedProbeTest {
         for (int second = 0; second < 120; second++) {
             worker.pass(Duration.ofSeconds(1));
             double off = read(worker) - worker.state().pot().temperature().celsius();
-            assertThat(off).isBetween(-0.36, 0.36);
+            assertThat(off).isBetween(-UNREST, UNREST);
             if (second > 0) {
                 assertThat(off - before).isBetween(-0.09, 0.09);
             }

@@ -90,7 +90,12 @@ final class Worker {
 
     /** On to the moment at which the next act is due, and not a second later. */
     void passToNext(Duration most) {
-        Instant next = due().stream()
+        passToNext(state(), most);
+    }
+
+    /** The same, where it is known how the batch stands now. */
+    void passToNext(BatchState state, Duration most) {
+        Instant next = DueActs.of(plan, state).stream()
                 .map(DueAct::due)
                 .filter(due -> due.isAfter(now))
                 .min(Comparator.naturalOrder())
@@ -101,10 +106,12 @@ final class Worker {
 
     /** Works until a stage is reached, or until the litres are put away. */
     Worker until(Stage stage) {
-        for (int look = 0;
-                look < MOST_LOOKS && state().stage() != stage && state().stage().open();
-                look++) {
-            if (!workOnce()) {
+        for (int look = 0; look < MOST_LOOKS; look++) {
+            BatchState state = state();
+            if (state.stage() == stage || !state.stage().open()) {
+                break;
+            }
+            if (!workOnce(state)) {
                 pass(LOOK_UP);
             }
         }
@@ -113,8 +120,12 @@ final class Worker {
 
     /** Does the first act that is due; tells whether there was one. */
     boolean workOnce() {
-        List<DueAct> due = due();
-        for (DueAct act : due) {
+        return workOnce(state());
+    }
+
+    /** The same, where it is known how the batch stands now. */
+    boolean workOnce(BatchState state) {
+        for (DueAct act : DueActs.of(plan, state)) {
             if (!act.due().isAfter(now)) {
                 does(act);
                 done.add(act.kind());
@@ -127,12 +138,13 @@ final class Worker {
     /** Until an act of a kind stands in the list, whether its time has come or not. */
     DueAct awaiting(Kind kind) {
         for (int look = 0; look < MOST_LOOKS; look++) {
-            for (DueAct act : due()) {
+            BatchState state = state();
+            for (DueAct act : DueActs.of(plan, state)) {
                 if (act.kind() == kind) {
                     return act;
                 }
             }
-            if (!workOnce()) {
+            if (!workOnce(state)) {
                 pass(LOOK_UP);
             }
         }
