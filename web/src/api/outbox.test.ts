@@ -69,6 +69,31 @@ describe('the outbox', () => {
     expect(await waiting()).toBe(0)
   })
 
+  it('gives a late answer to the page that sent the act, and not to one that was started since', async () => {
+    const got: string[] = []
+    const page = (name: string) => ({
+      onPage: () => void got.push(name),
+      potOf: () => undefined,
+      whoIsHere: () => Promise.resolve(here.is),
+    })
+    let asked = () => {}
+    let release = () => {}
+    const sent = new Promise<void>((resolve) => (asked = resolve))
+    const held = new Promise<void>((resolve) => (release = resolve))
+    edge.answer = async (request) => {
+      asked()
+      await held
+      return answer(request)
+    }
+    startOutbox(page('before'))
+    const outcome = log('b1', act('skimmed', { litres: 0.1 }))
+    await sent
+    startOutbox(page('since'))
+    release()
+    expect((await outcome).kind).toBe('sent')
+    expect(got).toEqual(['before'])
+  })
+
   it('keeps what it could not send and sends it in order when it can', async () => {
     server.mode = 'away'
     const first = await log('b1', act('skimmed', { litres: 0.1 }))
