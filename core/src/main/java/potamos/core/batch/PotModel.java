@@ -306,14 +306,8 @@ final class PotModel {
             fire = Fire.FULL;
         }
         double before = pot.evaporated();
-        switch (fire) {
-            case REDUCING -> {}
-            case OFF -> pot.step(PotStepper.Fire.OFF, 0, seconds);
-            case FULL, BOILING -> pot.step(PotStepper.Fire.FULL, 0, seconds);
-            case HELD -> pot.step(PotStepper.Fire.KEPT, heldAt, seconds);
-            case SIMMERING -> pot.step(PotStepper.Fire.KEPT, simmerAt, seconds);
-        }
         if (fire != Fire.REDUCING) {
+            pot.step(flame(), fire == Fire.HELD ? heldAt : simmerAt, seconds);
             knownSteam += (pot.evaporated() - before) / own.share();
         }
         if (fire != Fire.OFF) {
@@ -321,6 +315,15 @@ final class PotModel {
         }
         simmeredMin += simmering() ? seconds / 60 : 0;
         passes(from.plusMillis((long) (seconds * 1000)));
+    }
+
+    /** What that is to the pot. */
+    private PotStepper.Fire flame() {
+        return switch (fire) {
+            case OFF -> PotStepper.Fire.OFF;
+            case FULL, BOILING, REDUCING -> PotStepper.Fire.FULL;
+            case HELD, SIMMERING -> PotStepper.Fire.KEPT;
+        };
     }
 
     /** When it comes to its foam and to its simmer is known by the moment at which it does; what a reading takes back has not happened yet. */
@@ -347,7 +350,7 @@ final class PotModel {
                 pot.levelOf(markContents),
                 Volume.ofLitres(downL()),
                 pot.bedTop(simmeredMin, run.simmer().usual()),
-                holding ? pot.steamLPerH() : 0,
+                holding ? pot.steamLPerH(flame()) : 0,
                 gelatinGPerL(),
                 boiledMin,
                 own.kappa(run.vessel().kappa().value()),

@@ -332,6 +332,7 @@ class ConditionedTest {
         BatchState hour = worker.state();
         // 4.5 kW less what the walls take, at 2 257 kJ for each litre.
         assertThat(evaporated(hour) - before).isBetween(5.9, 6.8);
+        assertThat(hour.pot().steamLPerH()).as("as it says itself").isCloseTo(evaporated(hour) - before, within(0.3));
         assertThat(hour.pot().boiledMin() - boiled).isCloseTo(60, within(1.0));
         assertThat(ClaritySoFar.of(worker.plan, hour).soFar().index())
                 .isLessThan(ClaritySoFar.of(worker.plan, hour).planned().index() - 5);

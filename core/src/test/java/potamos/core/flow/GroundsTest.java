@@ -13,6 +13,7 @@ import potamos.core.charge.Charge;
 import potamos.core.flow.Ground.Term;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Schools;
 import potamos.core.quantity.Band;
 
 /** What figures rest on: the terms make the figure again, and their doubts its band. */
@@ -80,5 +81,47 @@ class GroundsTest {
         assertThat(value(grounds, Term.WIDTH))
                 .isEqualTo(charge.run().vessel().shape().width().cm());
         assertThat(grounds.get(grounds.size() - 1).bandShare()).isEqualTo(1);
+    }
+
+    @Test
+    void whatComesUpIsTheBedAndWhatGoesInColdAndNotWhatGoesInLater() {
+        Charge charge = charge(Book.of("fish-fumet"));
+        double early = charge.run().others().stream()
+                .filter(other -> other.intoTheSimmer().isZero())
+                .mapToDouble(other -> other.mass().kg())
+                .sum();
+        double all = charge.run().others().stream()
+                .mapToDouble(other -> other.mass().kg())
+                .sum();
+        assertThat(early).isPositive();
+        List<Ground> grounds = Grounds.bringUp(charge.run(), charge.forecast());
+        assertThat(value(grounds, Term.SOLIDS))
+                .isCloseTo(charge.run().bed().mass().kg() + early, within(1e-9));
+        Charge chicken = charge(Book.whiteChicken());
+        assertThat(value(Grounds.bringUp(chicken.run(), chicken.forecast()), Term.SOLIDS))
+                .as("its vegetables go in later")
+                .isCloseTo(chicken.run().bed().mass().kg(), within(1e-9));
+    }
+
+    @Test
+    void inAnOvenItComesUpByWhatTheOvenIsSetTo() {
+        Charge charge = charge(Schools.AS_WRITTEN
+                .with(Schools.SIMMERS_IN, Schools.SimmersIn.THE_OVEN)
+                .applyTo(Book.of("brown-beef")));
+        List<Ground> grounds = Grounds.bringUp(charge.run(), charge.forecast());
+        assertThat(grounds).extracting(Ground::term).contains(Term.OVEN_AT).doesNotContain(Term.BURNER);
+        assertThat(value(grounds, Term.OVEN_AT))
+                .isEqualTo(charge.run().simmer().oven().orElseThrow().celsius());
+    }
+
+    @Test
+    void onlyWhatIsDrawnWithGelatinBringsAny() {
+        Charge water = charge(Book.whiteChicken());
+        assertThat(Grounds.gelatin(water.run(), water.forecast()))
+                .extracting(Ground::term)
+                .doesNotContain(Term.BROUGHT);
+        assertThat(value(Grounds.gelatin(water.run(), water.forecast()), Term.COLLAGEN))
+                .isCloseTo(water.run().raw().kg() * water.run().bed().kind().collagenGPerKg(), within(1e-9));
+        assertThat(Term.COLLAGEN.measure()).isEqualTo(Ground.Measure.GRAMS);
     }
 }
