@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -18,6 +19,7 @@ import potamos.core.formula.Contents.Trace;
 import potamos.core.formula.Draw;
 import potamos.core.formula.Formula;
 import potamos.core.liquor.Body;
+import potamos.core.quantity.Mass;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Allergen;
@@ -56,6 +58,19 @@ class DrawTest {
         // A little stays on the strainer, and a little breaks down.
         assertThat(left).isBetween(0.85, 1.0);
         assertThat(charge.forecast().body()).isEqualTo(Body.of(charge.forecast().gelatinGPerL()));
+    }
+
+    /** A pot of stock alone has no bed to weigh: it is as much as was drawn, and as planned until something is. */
+    @Test
+    void whatWasDrawnIsWhatThereIsWhereThereIsNoBed() {
+        Charge planned = of(HALF, 8, draw("A", 8, VEAL, 0));
+        Charge more = ChargeSolver.weighed(
+                planned, planned.formula().drawing(List.of(draw("A", 9, VEAL, 0))), Mass.ZERO, Map.of());
+        assertThat(more.water().litres()).isCloseTo(9, within(1e-9));
+        assertThat(more.forecast().yield().mid())
+                .isGreaterThan(planned.forecast().yield().mid() + 0.4);
+        Charge nothingYet = ChargeSolver.weighed(planned, HALF, Mass.ZERO, Map.of());
+        assertThat(nothingYet.water().litres()).isCloseTo(8, within(1e-9));
     }
 
     @Test
