@@ -43,7 +43,7 @@ export default defineConfig({
     // By itself it leaves a core free, which on a machine with two is half of it.
     maxWorkers: '100%',
     // A shared machine has slow minutes. Nothing here waits for a time: these are when a test gives up.
-    testTimeout: 30_000,
-    expect: { poll: { timeout: 10_000 } },
+    testTimeout: 90_000,
+    expect: { poll: { timeout: 20_000 } },
   },
 })

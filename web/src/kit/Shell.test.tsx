@@ -71,12 +71,10 @@ describe('the shell', () => {
     open(person(), false)
     const outcome = await log(page.card.id, act('skimmed', { litres: 0.2 }))
     expect(outcome.kind).toBe('kept')
-    expect(said(await screen.findByText(/1 act waits to be sent/, {}, { timeout: 4000 }))).toContain(
-      'No connection',
-    )
+    expect(said(await screen.findByText(/1 act waits to be sent/))).toContain('No connection')
     away = false
     window.dispatchEvent(new Event('online'))
-    await expect.poll(() => taken, { timeout: 10_000 }).toBe(1)
+    await expect.poll(() => taken).toBe(1)
     await waitFor(() => expect(screen.queryByText(/waits to be sent/)).toBeNull())
     expect(taken, 'taken once').toBe(1)
     const ids = sent.filter((s) => s.method === 'POST').map((s) => (s.body as { id: string }).id)

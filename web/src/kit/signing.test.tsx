@@ -155,7 +155,7 @@ describe('what somebody logged without a connection', () => {
     const before = posted()
     await log(page.card.id, act('skimmed', { litres: 0.3 }))
     expect(posted()).toBe(before + 1)
-    expect(await screen.findByText(/1 act waits for WA to be here again/, {}, { timeout: 4000 })).toBeTruthy()
+    expect(await screen.findByText(/1 act waits for WA to be here again/)).toBeTruthy()
     actAs(WEN)
     await expect.poll(posted).toBe(before + 2)
     expect(sent.filter((s) => s.path.endsWith('/acts')).at(-1)!.body).toMatchObject({ litres: 0.1 })

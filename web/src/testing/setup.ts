@@ -3,7 +3,7 @@ import { cleanup, configure } from '@testing-library/react'
 import { afterEach } from 'vitest'
 import { edge } from './edge'
 
-configure({ asyncUtilTimeout: 10_000 })
+configure({ asyncUtilTimeout: 20_000 })
 
 // jsdom looks at every label of the page, and into it, for the labels of one field, and each query by name asks for those of all fields.
 for (const field of [HTMLInputElement, HTMLSelectElement, HTMLTextAreaElement, HTMLButtonElement]) {

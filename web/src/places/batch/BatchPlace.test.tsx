@@ -191,7 +191,7 @@ describe('a batch at its simmer', () => {
     expect(next.disabled).toBe(true)
     fireEvent.keyDown(document.body, { key: 'n' })
     expect(screen.queryByRole('dialog')).toBeNull()
-    await waitFor(() => expect(document.activeElement).toBe(next), { timeout: 4000 })
+    await waitFor(() => expect(document.activeElement).toBe(next))
   })
 
   it('puts in what goes in together at one tap, each its own entry', async () => {
