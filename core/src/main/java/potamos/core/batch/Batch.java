@@ -56,7 +56,7 @@ public final class Batch {
         InThePot with = InThePot.of(accepted, was);
         Plan plan = Weighing.standing(accepted, with);
         BatchState before = Replay.over(plan, Luck.BOOK, was).stateAt(now);
-        List<Fact> since = since(events, next);
+        List<Fact> since = since(was, next);
         try {
             Guards.check(plan, events, before, next, now);
         } catch (Refusal asThingsAre) {
@@ -76,11 +76,11 @@ public final class Batch {
     }
 
     /** What is believed to have happened after an event; nothing for one that tells of another. */
-    private static List<Fact> since(List<? extends BatchEvent> events, BatchEvent next) {
+    private static List<Fact> since(List<Fact> believed, BatchEvent next) {
         boolean ofAnother = next instanceof Amendment || next instanceof LookEvent.Noted;
         return ofAnother
                 ? List.of()
-                : History.believed(events).stream()
+                : believed.stream()
                         .filter(e -> !(e instanceof LookEvent.Noted))
                         .filter(e -> e.stamp().at().isAfter(next.stamp().at()))
                         .toList();
