@@ -307,7 +307,7 @@ final class PotModel {
         }
         double before = pot.evaporated();
         if (fire != Fire.REDUCING) {
-            pot.step(flame(), fire == Fire.HELD ? heldAt : simmerAt, seconds);
+            pot.step(flame(), keptAt(), seconds);
             knownSteam += (pot.evaporated() - before) / own.share();
         }
         if (fire != Fire.OFF) {
@@ -324,6 +324,11 @@ final class PotModel {
             case FULL, BOILING, REDUCING -> PotStepper.Fire.FULL;
             case HELD, SIMMERING -> PotStepper.Fire.KEPT;
         };
+    }
+
+    /** Where it is held, if it is. */
+    private double keptAt() {
+        return fire == Fire.HELD ? heldAt : simmerAt;
     }
 
     /** When it comes to its foam and to its simmer is known by the moment at which it does; what a reading takes back has not happened yet. */
@@ -350,7 +355,7 @@ final class PotModel {
                 pot.levelOf(markContents),
                 Volume.ofLitres(downL()),
                 pot.bedTop(simmeredMin, run.simmer().usual()),
-                holding ? pot.steamLPerH(flame()) : 0,
+                holding ? pot.steamLPerH(flame(), keptAt()) : 0,
                 gelatinGPerL(),
                 boiledMin,
                 own.kappa(run.vessel().kappa().value()),

@@ -43,10 +43,8 @@ public final class PotStepper {
     /** Nearer than anybody reads; from there on a step costs next to nothing. */
     private static final double AS_GOOD_AS_BACK_K = 0.02;
 
-    /** A step may end so far below the boil and have boiled all the same. */
-    private static final double BOILS_WITHIN_K = 0.05;
-
     private static final double LN_2 = Math.log(2);
+    private static final double A_MINUTE_S = 60;
     private static final double BRING_UP_STEP_S = 120;
     private static final double LONGEST_BRING_UP_H = 12;
     private static final double LEAST_GAIN_K = 1e-4;
@@ -443,19 +441,11 @@ public final class PotStepper {
         return couldSteam;
     }
 
-    /** Steam that leaves now, L/h: what so hot a surface gives, and at the boil whatever the fire makes. */
-    public double steamLPerH(Fire fire) {
-        Temperature t = Temperature.ofCelsius(celsius);
-        if (celsius <= run.air().temperature().celsius()) {
-            return 0;
-        }
-        double gives = (fire == Fire.OFF ? off : heat).steamLPerH(t, level());
-        double most = heat.heatLeavesLPerH(t, level(), power());
-        return switch (fire) {
-            case OFF -> gives;
-            case KEPT -> Math.min(gives, most);
-            case FULL -> run.air().boilingPoint().above(t) > BOILS_WITHIN_K ? gives : most;
-        };
+    /** Steam that leaves it in the next minute, L/h. */
+    public double steamLPerH(Fire fire, double keptAt) {
+        PotStepper ahead = new PotStepper(this);
+        ahead.step(fire, keptAt, A_MINUTE_S);
+        return (ahead.evaporated - evaporated) * 3600 / A_MINUTE_S;
     }
 
     /** Top of the bed after so long a simmer: it settles over the first half of it. */

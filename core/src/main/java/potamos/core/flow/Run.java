@@ -1,5 +1,6 @@
 package potamos.core.flow;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import potamos.core.formula.FinishPhase;
 import potamos.core.formula.Liquid;
@@ -37,6 +38,7 @@ import potamos.core.vessel.Vessel;
  * @param air         around the pot
  * @param burner      under it, or what its vessel has of its own; an oven simmer is only reduced on it
  */
+@RecordBuilder
 public record Run(
         Vessel vessel,
         Bed bed,
@@ -55,7 +57,8 @@ public record Run(
         Reduction reduction,
         boolean degreased,
         Air air,
-        Burner burner) {
+        Burner burner)
+        implements RunBuilder.With {
 
     /** What heats a pot. */
     public enum Heat {
@@ -100,41 +103,9 @@ public record Run(
         return heat() == Heat.OVEN ? Power.ofKilowatts(0) : burner.delivered();
     }
 
-    /** The same with so much water drawn over it. */
-    public Run withWater(Volume other) {
-        return with(other, poured, others, simmerAt);
-    }
-
-    /** The same kept at another temperature. */
-    public Run withSimmerAt(Temperature other) {
-        return with(water, poured, others, other);
-    }
-
     /** The same with other solids beside the bed, and other wine. */
     public Run withParts(Volume otherPoured, List<Solids> otherSolids) {
-        return with(water, otherPoured, otherSolids, simmerAt);
-    }
-
-    private Run with(Volume water, Volume poured, List<Solids> others, Temperature simmerAt) {
-        return new Run(
-                vessel,
-                bed,
-                raw,
-                preparation,
-                liquid,
-                water,
-                waterC,
-                poured,
-                others,
-                steeps,
-                simmer,
-                simmerAt,
-                restMin,
-                strain,
-                reduction,
-                degreased,
-                air,
-                burner);
+        return withPoured(otherPoured).withOthers(otherSolids);
     }
 
     /** Room that liquor and solids take right after filling. */
