@@ -18,6 +18,7 @@ import potamos.core.vessel.Bed;
  * @param run      as planned
  * @param pot      as replayed
  * @param put      what was put in after the water, with the mass it was put in with
+ * @param lifted   fat; empty until then
  * @param strained how it was strained; empty until then
  * @param reduced  litres left by boiling down; empty until then
  */
@@ -25,6 +26,7 @@ record Account(
         Run run,
         PotModel pot,
         Map<String, Mass> put,
+        Optional<Volume> lifted,
         Optional<FinishEvent.Strained> strained,
         Optional<Volume> reduced) {
 
@@ -36,7 +38,7 @@ record Account(
                 strained.map(FinishEvent.Strained::passes).orElse(run.strain().passes());
         Volume uptake = Losses.uptake(bed, solidsIn(), press, 1);
         Volume strainers = Losses.strainers(passes, run.vessel().shape().width(), 1);
-        List<Ledger.Entry> entries = Ledger.ofPot(run, pot.stepper(), uptake, strainers);
+        List<Ledger.Entry> entries = Ledger.ofPot(run, pot.stepper(), uptake, strainers, lifted);
         return closed(entries);
     }
 

@@ -120,7 +120,9 @@ public record MassLedger(List<Entry> entries, List<Kept> weighed, Mass notWeighe
                 weighed,
                 Mass.ofKg(balance(entries, weighed)),
                 bed > 0 ? bed / (bed + parts(charge, state)) : 0,
-                Losses.weightOfFat(Losses.renderedFat(charge.run().bed())));
+                Losses.weightOfFat(state.finish()
+                        .degreased()
+                        .orElse(Losses.renderedFat(charge.run().bed()))));
     }
 
     private static double kg(Ledger litres, Ledger.Cause cause) {

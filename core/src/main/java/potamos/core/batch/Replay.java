@@ -416,7 +416,13 @@ final class Replay {
             }
         }
         YieldAhead yield = new YieldAhead(
-                plan, pot, filled(), addedMass, Optional.ofNullable(strained), Optional.ofNullable(reduced));
+                plan,
+                pot,
+                filled(),
+                addedMass,
+                Optional.ofNullable(degreased),
+                Optional.ofNullable(strained),
+                Optional.ofNullable(reduced));
         Ledger ledger = yield.ledger();
         return new BatchState(
                 stage,

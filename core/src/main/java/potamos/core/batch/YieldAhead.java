@@ -19,6 +19,7 @@ import potamos.core.quantity.Volume;
  * @param pot      as replayed
  * @param filled   whether there is water in it; until then the plan is what is expected
  * @param put      what was put in after the water, with the mass it was put in with
+ * @param lifted   fat; empty until then
  * @param strained how it was strained; empty until then
  * @param reduced  litres left by boiling down; empty until then
  */
@@ -27,6 +28,7 @@ record YieldAhead(
         PotModel pot,
         boolean filled,
         Map<String, Mass> put,
+        Optional<Volume> lifted,
         Optional<FinishEvent.Strained> strained,
         Optional<Volume> reduced) {
 
@@ -37,7 +39,7 @@ record YieldAhead(
 
     private Ledger account(PotModel of) {
         return filled
-                ? new Account(run(), of, put, strained, reduced).ledger()
+                ? new Account(run(), of, put, lifted, strained, reduced).ledger()
                 : plan.charge().forecast().ledger();
     }
 
@@ -100,7 +102,8 @@ record YieldAhead(
             case TOP_UP -> logged(on.stepper().added() - pot.stepper().added());
             case SKIMMED -> logged(on.stepper().taken() - pot.stepper().taken());
             case REDUCED -> reduced.isEmpty() ? Why.Basis.PLANNED : Why.Basis.MEASURED;
-            case UPTAKE, STRAINERS, GIVEN_BY_SOLIDS, FAT_LIFTED -> Why.Basis.BOOK;
+            case FAT_LIFTED -> lifted.isEmpty() ? Why.Basis.BOOK : Why.Basis.MEASURED;
+            case UPTAKE, STRAINERS, GIVEN_BY_SOLIDS -> Why.Basis.BOOK;
             case WINE -> Why.Basis.PLANNED;
         };
     }

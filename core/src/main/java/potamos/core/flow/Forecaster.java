@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
@@ -317,7 +318,7 @@ public final class Forecaster {
                 Losses.strainers(run.strain().passes(), run.vessel().shape().width(), course.luck.strainer())
                         .litres(),
                 pot.liquor() - uptake.litres()));
-        List<Ledger.Entry> entries = Ledger.ofPot(run, pot, uptake, strainers);
+        List<Ledger.Entry> entries = Ledger.ofPot(run, pot, uptake, strainers, Optional.empty());
         double fraction = run.reduction().toFraction();
         Volume strained = Ledger.predicted(entries).yield();
         entries.add(new Ledger.Entry(Ledger.Cause.REDUCED, run.reduction().boiledAway(strained, strainers)));

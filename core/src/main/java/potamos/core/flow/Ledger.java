@@ -2,6 +2,7 @@ package potamos.core.flow;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import potamos.core.quantity.Volume;
 
 /**
@@ -77,9 +78,13 @@ public record Ledger(List<Entry> entries, Volume yield, Volume unexplained) {
      *
      * @param uptake    held by the solids
      * @param strainers left on strainers and walls
+     * @param lifted    fat, as it was read; empty as long as nobody has lifted any
      */
-    public static List<Entry> ofPot(Run run, PotStepper pot, Volume uptake, Volume strainers) {
-        Volume fat = Losses.renderedFat(pot.bed());
+    public static List<Entry> ofPot(Run run, PotStepper pot, Volume uptake, Volume strainers, Optional<Volume> lifted) {
+        Volume rendered = Losses.renderedFat(pot.bed());
+        Volume gone = lifted.orElse(run.degreased() ? rendered : Volume.ZERO);
+        // Where it is lifted for good, what was lifted is what there was of it.
+        Volume fat = run.degreased() ? gone : Volume.ofLitres(Math.max(rendered.litres(), gone.litres()));
         List<Entry> entries = new ArrayList<>(List.of(
                 new Entry(Cause.WATER, pot.drawn().times(1 - run.liquid().stock())),
                 new Entry(Cause.STOCK, pot.drawn().times(run.liquid().stock())),
@@ -91,7 +96,7 @@ public record Ledger(List<Entry> entries, Volume yield, Volume unexplained) {
                 new Entry(Cause.SPILT, Volume.ofLitres(pot.spilt())),
                 new Entry(Cause.READ_HIGHER, Volume.ofLitres(Math.max(0, pot.readL()))),
                 new Entry(Cause.READ_LOWER, Volume.ofLitres(Math.max(0, -pot.readL()))),
-                new Entry(Cause.FAT_LIFTED, run.degreased() ? fat : Volume.ZERO)));
+                new Entry(Cause.FAT_LIFTED, gone)));
         entries.addAll(solids(uptake, fat));
         return entries;
     }
