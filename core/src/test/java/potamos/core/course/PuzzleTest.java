@@ -10,11 +10,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import potamos.core.Samples;
 import potamos.core.charge.Needs;
 import potamos.core.formula.Book;
+import potamos.core.formula.Formula;
 import potamos.core.quantity.Volume;
 
 class PuzzleTest {
@@ -160,5 +163,167 @@ class PuzzleTest {
         assertThat(puzzle.lastLate(laid)).hasValue(last);
         assertThat(new Puzzle(laid.with(List.of(), List.of()).asking(List.of()), () -> false).lastLate(laid))
                 .isEmpty();
+    }
+
+    private static final Equipment KITCHEN = Weeks.equipment(3, Unattended.ALLOWED, Weeks.longDays(2));
+
+    private static Call call(String id, Formula formula, double litres, Duration ahead) {
+        return new Call(id, "Soup", formula, Volume.ofLitres(litres), Weeks.MONDAY.plus(ahead), 2, Needs.NONE);
+    }
+
+    private static Puzzle puzzle(Call... calls) {
+        return new Puzzle(Course.open(KITCHEN, Weeks.MONDAY, UNTIL, List.of(calls), List.of()), () -> false);
+    }
+
+    /** White chicken is good for three days by a profile that counts the day of making: no start from which it would not be good on the fifth day. */
+    @Test
+    void aBatchStartsSoThatItKeepsAndIsNotHopelesslyLate() {
+        Call friday = call("friday", Book.whiteChicken(), 6, Duration.ofDays(4).plusHours(6));
+        Puzzle puzzle = puzzle(friday);
+        long by = Duration.between(Weeks.MONDAY, friday.by()).toSeconds();
+        // The day of making is the first of three: Wednesday, when somebody comes at six.
+        long wednesday = Duration.ofHours(49).toSeconds();
+        assertThat(Samples.US.dayOfMaking()).isEqualTo(1);
+        assertThat(puzzle.batches()).hasSize(1);
+        assertThat(puzzle.batches().get(0).options()).isNotEmpty().allSatisfy(option -> {
+            assertThat(option.starts().get(0).first()).isEqualTo(wednesday);
+            long last = option.starts().get(option.starts().size() - 1).last();
+            assertThat(last + option.takes()).isEqualTo(by + Puzzle.NEVER_S);
+        });
+    }
+
+    /** A call for the same morning: the batch may start at once, and not before. */
+    @Test
+    void nothingStartsBeforeNow() {
+        Puzzle puzzle = puzzle(call("soon", Book.whiteChicken(), 6, Duration.ofHours(9)));
+        assertThat(puzzle.batches().get(0).options())
+                .isNotEmpty()
+                .allSatisfy(option -> assertThat(option.starts().get(0).first())
+                        .isBetween(0L, Duration.ofHours(3).toSeconds()));
+    }
+
+    /** Everything that a batch takes is told but what the kitchen has never told of: here its strainers. */
+    @Test
+    void aWayTellsOfEverythingThatIsShort() {
+        Call call = call("soup", Book.of("brown-veal"), 6, Duration.ofDays(2));
+        Puzzle puzzle = puzzle(call);
+        Draft draft = puzzle.byHand().course().drafts().get(0);
+        Puzzle.Choice choice = puzzle.choices(puzzle.byHand().course()).get(0);
+        Puzzle.Option option = puzzle.batches().get(choice.batch()).options().get(choice.option());
+        List<Use> told = draft.uses().stream()
+                .filter(use -> use.amount() > 0 && use.kind() != Use.Kind.STRAINERS)
+                .toList();
+        assertThat(draft.uses()).extracting(Use::kind).contains(Use.Kind.STRAINERS, Use.Kind.OVEN, Use.Kind.BURNER);
+        assertThat(option.things())
+                .extracting(thing -> thing.to() - thing.from())
+                .containsExactlyInAnyOrderElementsOf(told.stream()
+                        .map(use -> Duration.between(use.from(), use.to()).toSeconds())
+                        .toList());
+        assertThat(option.things()).contains(option.vessel());
+        Use vessel = told.stream()
+                .filter(use -> use.kind() == Use.Kind.VESSEL)
+                .findFirst()
+                .orElseThrow();
+        assertThat(option.vessel().to() - option.vessel().from())
+                .isEqualTo(Duration.between(vessel.from(), vessel.to()).toSeconds());
+        assertThat(puzzle.resources())
+                .hasSizeGreaterThan(option.things().stream()
+                        .mapToInt(Puzzle.Thing::resource)
+                        .max()
+                        .orElseThrow());
+        assertThat(option.takes())
+                .isEqualTo(Duration.between(draft.start(), draft.ready()).toSeconds());
+    }
+
+    /** Two equal halves of one call are two batches, though each draft could be either. */
+    @Test
+    void ofTwoThatAreAlikeEachIsToldOnce() {
+        double most = new Ways(KITCHEN).mostL(Book.whiteChicken());
+        Puzzle puzzle = puzzle(call("much", Book.whiteChicken(), 2 * most, Duration.ofDays(3)));
+        List<Puzzle.Choice> choices = puzzle.choices(puzzle.byHand().course());
+        assertThat(choices).hasSize(2);
+        assertThat(choices).extracting(Puzzle.Choice::batch).doesNotHaveDuplicates();
+    }
+
+    @Test
+    void aDarkStockBeforeALightOneTakesACleaning() {
+        Puzzle puzzle = puzzle(
+                call("light", Book.whiteChicken(), 6, Duration.ofDays(2)),
+                call("dark", Book.of("brown-veal"), 6, Duration.ofDays(3)));
+        assertThat(puzzle.batches()).extracting(Puzzle.Batch::parts).containsExactly(List.of(0), List.of(1));
+        assertThat(puzzle.cleaning(0, 1)).isZero();
+        assertThat(puzzle.cleaning(1, 0))
+                .isEqualTo(Duration.ofMinutes(30).minus(Use.WASH).toSeconds());
+    }
+
+    @Test
+    void whatIsRefusedComesNeverAndIsCountedAtItsWeight() {
+        Call meatless = new Call(
+                "nuns",
+                "Soup",
+                Book.whiteChicken(),
+                Volume.ofLitres(4),
+                Weeks.MONDAY.plus(Duration.ofDays(2)),
+                3,
+                new Needs(Set.of(), Set.of(Needs.Need.MEAT_FREE)));
+        Puzzle puzzle = puzzle(meatless, call("soup", Book.whiteChicken(), 5, Duration.ofDays(2)));
+        assertThat(puzzle.parts()).extracting(Puzzle.Part::weighted).containsExactly(10.0);
+        assertThat(puzzle.lateAnyway()).isCloseTo(12, within(1e-9));
+    }
+
+    /** Seven calls of one stock: six follow each other in one batch at most, and no more than a pot gives. */
+    @Test
+    void callsFollowEachOtherAsFarAsOnePotGives() {
+        double most = new Ways(KITCHEN).mostL(Book.whiteChicken());
+        Call[] small = IntStream.range(0, 7)
+                .mapToObj(i -> call("call " + i, Book.whiteChicken(), most / 8, Duration.ofHours(48 + i)))
+                .toArray(Call[]::new);
+        assertThat(puzzle(small).batches())
+                .extracting(batch -> batch.parts().size())
+                .contains(6)
+                .doesNotContain(7);
+        Call[] thirds = IntStream.range(0, 4)
+                .mapToObj(i -> call("call " + i, Book.whiteChicken(), most / 3, Duration.ofHours(48 + i)))
+                .toArray(Call[]::new);
+        assertThat(puzzle(thirds).batches())
+                .extracting(batch -> batch.parts().size())
+                .contains(3)
+                .doesNotContain(4);
+    }
+
+    @Test
+    void anOvenAtOneHeatKeepsAnotherAway() {
+        Puzzle.Thing hot = new Puzzle.Thing(2, 0, 60, 1, 2200);
+        assertThat(hot.excludes(new Puzzle.Thing(2, 0, 60, 1, 1900))).isTrue();
+        assertThat(hot.excludes(new Puzzle.Thing(2, 0, 60, 1, 2200))).isFalse();
+        assertThat(hot.excludes(new Puzzle.Thing(3, 0, 60, 1, 1900))).isFalse();
+    }
+
+    /** What is chosen for Monday and wanted on Wednesday is made on the day, so that it is fresh; and nobody is told that it is late. */
+    @Test
+    void anAnswerIsAsFreshAsItMaySurelyBe() {
+        Call call = call("soup", Book.whiteChicken(), 5, Duration.ofHours(60));
+        Puzzle puzzle = puzzle(call);
+        Puzzle.Starts first = puzzle.batches().get(0).options().get(0).starts().get(0);
+        Constructive.Laid laid = puzzle.answer(List.of(new Puzzle.Choice(0, 0, first.first())));
+        Draft draft = laid.course().drafts().get(0);
+        assertThat(laid.course().check()).isEmpty();
+        assertThat(draft.start()).isAfter(Weeks.MONDAY.plusSeconds(first.first()));
+        assertThat(draft.ready()).isBeforeOrEqualTo(Wanted.sure(call.by()));
+        assertThat(draft.ready()).isAfter(Wanted.sure(call.by()).minus(Duration.ofMinutes(15)));
+        assertThat(laid.course().unmet()).isEmpty();
+        assertThat(laid.why()).isEmpty();
+    }
+
+    @Test
+    void anAnswerThatIsLateSaysWhy() {
+        Call call = call("soup", Book.whiteChicken(), 5, Duration.ofHours(2));
+        Puzzle puzzle = puzzle(call);
+        Puzzle.Starts first = puzzle.batches().get(0).options().get(0).starts().get(0);
+        Constructive.Laid laid = puzzle.answer(List.of(new Puzzle.Choice(0, 0, first.first())));
+        assertThat(laid.course().drafts()).hasSize(1);
+        assertThat(laid.course().drafts().get(0).ready()).isAfter(call.by());
+        assertThat(laid.why()).containsOnlyKeys("soup");
+        assertThat(laid.why().get("soup")).contains("sooner without making others later");
     }
 }
