@@ -11,9 +11,12 @@ import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import potamos.core.batch.Stage;
 import potamos.core.charge.Needs;
+import potamos.core.charge.Roasting;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
 import potamos.core.quantity.Refusal;
@@ -157,5 +160,105 @@ class ReshapingTest {
                 .isInstanceOf(Refusal.class)
                 .extracting("field")
                 .isEqualTo("callId");
+    }
+
+    private static final Formula BROWN = Book.of("brown-veal");
+
+    private Draft pinned(Course beside, Formula formula, double litres, String vessel, Duration ahead, String id) {
+        Draft.Spot spot = new Draft.Spot(vessel, Optional.empty(), NOW.plus(ahead));
+        return Draft.pinned(beside, formula, Volume.ofLitres(litres), spot, id);
+    }
+
+    private static Optional<String> oven(Draft draft) {
+        return draft.charge().roasting().map(Roasting::oven);
+    }
+
+    /** What is roasted in the west oven goes on there, though another is looked at first. */
+    @Test
+    void theFirstHalfStaysInItsOven() {
+        Draft.Spot spot = new Draft.Spot("pot 2", Optional.of("burner 0"), NOW.plus(Duration.ofHours(2)));
+        Course empty = laid();
+        Draft usual = Draft.pinned(empty, BROWN, Volume.ofLitres(8), spot, "usual");
+        String other = oven(usual).orElseThrow().equals("east") ? "west" : "east";
+        Draft whole =
+                Draft.accepted(empty, BROWN, Volume.ofLitres(8), spot, "batch", Optional.of(other), Optional.empty());
+        assertThat(oven(whole)).hasValue(other);
+        List<Draft> halves = Reshaping.split(empty.with(List.of(whole), List.of()), "batch", "second");
+        assertThat(oven(halves.get(0))).hasValue(other);
+        assertThat(halves.get(0).burner()).isEqualTo(whole.burner());
+    }
+
+    /** For nobody's call the one that was to be ready sooner tells when: which of the two is named first does not matter. */
+    @Test
+    void twoForNobodysCallAreReadyWhenTheSoonerWas() {
+        Course empty = laid();
+        Draft sooner = pinned(empty, Book.whiteChicken(), 4, "pot 1", Duration.ofHours(26), "sooner");
+        Draft later = pinned(empty, Book.whiteChicken(), 4, "pot 2", Duration.ofHours(50), "later");
+        Course course = empty.with(List.of(sooner, later), List.of());
+        for (Draft both :
+                List.of(Reshaping.join(course, "sooner", "later"), Reshaping.join(course, "later", "sooner"))) {
+            assertThat(both.ready()).isBeforeOrEqualTo(sooner.ready());
+            assertThat(both.ready()).isAfter(sooner.ready().minus(Duration.ofHours(12)));
+        }
+        assertThat(Reshaping.join(course, "later", "sooner").id()).isEqualTo("later");
+    }
+
+    /** The two stand in each other's way no more: in one pot, at the hour at which both are in use by them. */
+    @Test
+    void theWholeHasTheRoomOfBoth() {
+        Equipment one = Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(2));
+        Course empty = Constructive.lay(Course.open(one, NOW, NOW.plus(Duration.ofDays(2)), List.of(), List.of()))
+                .course();
+        Draft first = pinned(empty, Book.whiteChicken(), 3, "pot 0", Duration.ofHours(2), "first");
+        Draft second = pinned(empty, Book.whiteChicken(), 3, "pot 0", Duration.ofHours(9), "second");
+        Course course = empty.with(List.of(first, second), List.of());
+        assertThat(course.check()).isEmpty();
+        Draft both = Reshaping.join(course, "first", "second");
+        assertThat(both.ready()).isBeforeOrEqualTo(first.ready());
+        assertThat(both.litres().litres()).isCloseTo(6, within(0.15));
+        double most = new Ways(one).mostL(Book.whiteChicken());
+        Course full = empty.with(
+                List.of(
+                        pinned(empty, Book.whiteChicken(), most * 0.6, "pot 0", Duration.ofHours(2), "first"),
+                        pinned(empty, Book.whiteChicken(), most * 0.6, "pot 0", Duration.ofHours(9), "second")),
+                List.of());
+        assertThatThrownBy(() -> Reshaping.join(full, "first", "second"))
+                .isInstanceOfSatisfying(
+                        Refusal.class, refusal -> assertThat(refusal.field()).isEqualTo("otherId"));
+    }
+
+    /** Nothing is ready in half an hour: of all ways the one that is ready the soonest, as early as somebody is there. */
+    @Test
+    void whatIsLateAnywayIsAsLittleLateAsItCanBe() {
+        Course course = laid();
+        Call soon = call("soon", Book.whiteChicken(), 5, Duration.ofMinutes(30));
+        Draft brought = Reshaping.bringIn(course, soon, "mine");
+        assertThat(brought.ready()).isAfter(soon.by());
+        assertThat(new Ways(kitchen).of(Book.whiteChicken(), 5))
+                .isNotEmpty()
+                .allSatisfy(way -> assertThat(brought.ready())
+                        .isBeforeOrEqualTo(NOW.plus(Diary.STEP)
+                                .plus(Duration.ofHours(1))
+                                .plusSeconds(way.takes().endsAt())));
+        assertThatThrownBy(() ->
+                        Reshaping.bringIn(course, call("drop", Book.whiteChicken(), 0.2, Duration.ofHours(30)), "mine"))
+                .isInstanceOfSatisfying(
+                        Refusal.class, refusal -> assertThat(refusal.field()).isEqualTo("callId"));
+    }
+
+    @Test
+    void aDraftTellsOfItsIceAndOfWhenItIsWanted() {
+        Draft draft = pinned(laid(), Book.whiteChicken(), 6, "pot 2", Duration.ofHours(3), "mine");
+        assertThat(draft.cooling().ice().kg()).isPositive();
+        assertThat(draft.ice().orElseThrow().ice()).isEqualTo(draft.cooling().ice());
+        Instant cools = draft.timeline().step(Stage.COOL).orElseThrow().from();
+        assertThat(draft.ice().orElseThrow().at()).isEqualTo(cools);
+        Footprint takes = draft.takes(kitchen);
+        assertThat(takes.iceFrom(draft.start()).orElseThrow().at()).isEqualTo(cools);
+        assertThat(takes.withoutIce().iceFrom(draft.start())).isEmpty();
+        assertThat(takes.withoutIce().things()).isEqualTo(takes.things());
+        assertThat(takes.attended()).isNotEmpty();
+        assertThat(takes.endsAt())
+                .isEqualTo(Duration.between(draft.start(), draft.ready()).toSeconds());
     }
 }
