@@ -42,6 +42,17 @@ class NotYetTest {
         assertThat(whole.late().minus(half.late())).isEqualTo(Duration.ofMinutes(30));
     }
 
+    /** It rests on its burner, and is strained beside it. */
+    @Test
+    void theBurnerIsFreeOnceItHasRested() {
+        long restS = (long) (plan.charge().run().restMin() * 60);
+        assertThat(restS).isPositive();
+        // From where it was to end, three hours after it had begun.
+        assertThat(longer(30).ends()).isEqualTo(Samples.at(60 + 180 + 30).at());
+        assertThat(longer(30).offTheBurner()).isEqualTo(longer(30).ends().plusSeconds(restS));
+        assertThat(longer(0).offTheBurner()).isEqualTo(NOW.plusSeconds(restS));
+    }
+
     @Test
     void enoughEndsNow() {
         assertThat(longer(0).ends()).isEqualTo(NOW);

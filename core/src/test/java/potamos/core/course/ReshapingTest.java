@@ -246,6 +246,20 @@ class ReshapingTest {
                         Refusal.class, refusal -> assertThat(refusal.field()).isEqualTo("callId"));
     }
 
+    /** Its one pot is in use: it waits for it, and stands in nobody's way. */
+    @Test
+    void whatIsLateWaitsForItsPot() {
+        Equipment one = Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(2));
+        Course empty = Constructive.lay(Course.open(one, NOW, NOW.plus(Duration.ofDays(2)), List.of(), List.of()))
+                .course();
+        Draft first = pinned(empty, Book.whiteChicken(), 3, "pot 0", Duration.ofHours(1), "first");
+        Course course = empty.with(List.of(first), List.of());
+        Draft brought = Reshaping.bringIn(course, call("soon", Book.whiteChicken(), 4, Duration.ofHours(2)), "mine");
+        assertThat(course.with(List.of(first, brought), List.of()).check()).isEmpty();
+        assertThat(brought.start()).isAfter(first.start());
+        assertThat(brought.ready()).isBefore(first.ready().plus(Duration.ofHours(8)));
+    }
+
     @Test
     void aDraftTellsOfItsIceAndOfWhenItIsWanted() {
         Draft draft = pinned(laid(), Book.whiteChicken(), 6, "pot 2", Duration.ofHours(3), "mine");
