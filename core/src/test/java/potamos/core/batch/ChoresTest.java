@@ -2,10 +2,12 @@ package potamos.core.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -16,6 +18,7 @@ import potamos.core.charge.Charge;
 import potamos.core.charge.ChargeSolver;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
+import potamos.core.formula.Phase;
 import potamos.core.formula.PrepPhase;
 import potamos.core.quantity.Refusal;
 
@@ -119,5 +122,129 @@ class ChoresTest {
         worker.pass(Duration.ofMinutes(5));
         worker.log(new ChoreEvent.Finished(worker.stamp(), soak));
         assertThat(Outlook.of(worker.plan, worker.state()).ready()).isBefore(before.minus(Duration.ofMinutes(30)));
+    }
+
+    private static <P extends PrepPhase> int step(Worker worker, Class<P> phase) {
+        List<Phase> procedure = worker.plan.charge().formula().procedure();
+        return procedure.indexOf(
+                procedure.stream().filter(phase::isInstance).findFirst().orElseThrow());
+    }
+
+    private static Optional<DueAct> due(Worker worker, DueAct.Kind kind) {
+        return worker.due().stream().filter(act -> act.kind() == kind).findFirst();
+    }
+
+    private static void holds(Worker worker, DueAct.Kind kind, Instant due, int graceMin, DueAct.Cost cost) {
+        DueAct act = due(worker, kind).orElseThrow(() -> new AssertionError("no " + kind));
+        assertThat(act.due()).as("%s", kind).isEqualTo(due);
+        assertThat(act.late()).as("%s", kind).isEqualTo(due.plus(Duration.ofMinutes(graceMin)));
+        assertThat(act.cost()).as("%s", kind).isEqualTo(cost);
+    }
+
+    /** Bones at 210 °C: turned every quarter of an hour, looked at before their time, out when their shade is there. */
+    @Test
+    void aRoastIsTurnedLookedAtAndTakenOut() {
+        Worker worker = new Worker(Book.of("brown-veal"), 6);
+        worker.does(worker.awaiting(DueAct.Kind.WEIGH));
+        int step = step(worker, PrepPhase.Roast.class);
+        PrepPhase.Roast roast =
+                (PrepPhase.Roast) worker.plan.charge().formula().procedure().get(step);
+        holds(worker, DueAct.Kind.BEGIN, worker.now, 10, DueAct.Cost.TIME);
+        worker.log(new ChoreEvent.Began(worker.stamp(), step));
+        Instant began = worker.now;
+        Duration takes = Chores.takes(worker.plan.charge(), roast);
+        assertThat(takes).isGreaterThan(Duration.ofMinutes(25));
+        holds(worker, DueAct.Kind.TURN, began.plus(Duration.ofMinutes(15)), 5, DueAct.Cost.FLAVOUR);
+        long look = (long) (takes.toSeconds() * 0.85);
+        holds(worker, DueAct.Kind.JUDGE_SHADE, began.plusSeconds(look), 5, DueAct.Cost.FLAVOUR);
+        holds(worker, DueAct.Kind.END, began.plus(takes), 5, DueAct.Cost.FLAVOUR);
+        assertThat(due(worker, DueAct.Kind.JUDGE_SHADE).orElseThrow().amount()).isEqualTo(5.5);
+        assertThat(due(worker, DueAct.Kind.END).orElseThrow().amount()).isEqualTo(5.5);
+        worker.pass(Duration.ofMinutes(9));
+        worker.log(new ChoreEvent.Turned(worker.stamp(), 1));
+        holds(worker, DueAct.Kind.TURN, began.plus(Duration.ofMinutes(24)), 5, DueAct.Cost.FLAVOUR);
+        worker.pass(Duration.ofMinutes(10));
+        worker.log(new LookEvent.CardRead(worker.stamp(), JudgingCard.SHADE, 4));
+        Instant there = worker.now.plus(roast.longerAt(4));
+        holds(worker, DueAct.Kind.JUDGE_SHADE, there, 5, DueAct.Cost.FLAVOUR);
+        holds(worker, DueAct.Kind.END, there, 5, DueAct.Cost.FLAVOUR);
+        worker.pass(Duration.ofMinutes(6));
+        worker.log(new LookEvent.CardRead(worker.stamp(), JudgingCard.SHADE, 5.5));
+        holds(worker, DueAct.Kind.END, worker.now, 5, DueAct.Cost.FLAVOUR);
+        assertThat(due(worker, DueAct.Kind.TURN)).isEmpty();
+        assertThat(due(worker, DueAct.Kind.JUDGE_SHADE)).isEmpty();
+        worker.log(new ChoreEvent.Finished(worker.stamp(), step));
+        int deglaze = step(worker, PrepPhase.Deglaze.class);
+        assertThat(worker.due().stream()
+                        .filter(act -> act.step() == deglaze)
+                        .mapToDouble(DueAct::amount)
+                        .sum())
+                .as("a splash of 0.12 L to the kilogram, down to a quarter")
+                .isCloseTo(0.03 * worker.plan.charge().run().raw().kg(), within(1e-9));
+    }
+
+    /** Trays that are out in four minutes are left alone. */
+    @Test
+    void aRoastThatIsNearlyDoneIsNotTurned() {
+        Worker worker = new Worker(Book.of("brown-veal"), 6);
+        worker.does(worker.awaiting(DueAct.Kind.WEIGH));
+        int step = step(worker, PrepPhase.Roast.class);
+        worker.log(new ChoreEvent.Began(worker.stamp(), step));
+        Duration takes = Chores.takes(
+                worker.plan.charge(), worker.plan.charge().formula().procedure().get(step));
+        worker.pass(takes.minus(Duration.ofMinutes(19)));
+        worker.log(new ChoreEvent.Turned(worker.stamp(), 1));
+        assertThat(due(worker, DueAct.Kind.TURN)).isEmpty();
+        worker.log(new LookEvent.CardRead(worker.stamp(), JudgingCard.SHADE, 1));
+        assertThat(due(worker, DueAct.Kind.TURN))
+                .as("it takes longer than was thought")
+                .isPresent();
+    }
+
+    /** Frames soak for an hour, their water changed twice; a third time would be as they come out. */
+    @Test
+    void theWaterOfASoakIsChanged() {
+        Worker worker = new Worker(Book.of("fish-fumet"), 4);
+        worker.does(worker.awaiting(DueAct.Kind.WEIGH));
+        int step = step(worker, PrepPhase.Soak.class);
+        worker.log(new ChoreEvent.Began(worker.stamp(), step));
+        Instant began = worker.now;
+        holds(worker, DueAct.Kind.CHANGE_WATER, began.plus(Duration.ofMinutes(20)), 20, DueAct.Cost.CLARITY);
+        assertThat(worker.due().stream().filter(act -> act.step() == step && act.kind() == DueAct.Kind.END))
+                .singleElement()
+                .satisfies(end -> {
+                    assertThat(end.due()).isEqualTo(began.plus(Duration.ofMinutes(60)));
+                    assertThat(end.late()).isEqualTo(began.plus(Duration.ofMinutes(90)));
+                });
+        worker.pass(Duration.ofMinutes(21));
+        worker.log(new ChoreEvent.WaterChanged(worker.stamp()));
+        holds(worker, DueAct.Kind.CHANGE_WATER, began.plus(Duration.ofMinutes(41)), 20, DueAct.Cost.CLARITY);
+        worker.pass(Duration.ofMinutes(20));
+        worker.log(new ChoreEvent.WaterChanged(worker.stamp()));
+        assertThat(due(worker, DueAct.Kind.CHANGE_WATER)).isEmpty();
+    }
+
+    /** Spirits are poured with the burner off, and that is not put off. */
+    @Test
+    void beforeAFlameTheBurnerGoesOff() {
+        Worker worker = new Worker(Book.of("shellfish"), 4);
+        DueAct off = worker.awaiting(DueAct.Kind.BURNER_OFF);
+        assertThat(off.cost()).isEqualTo(DueAct.Cost.SAFETY);
+        assertThat(off.late()).isEqualTo(off.due());
+        int step = step(worker, PrepPhase.Flame.class);
+        assertThat(off.step()).isEqualTo(step);
+        worker.log(new ChoreEvent.BurnerOff(worker.stamp()));
+        assertThat(due(worker, DueAct.Kind.BURNER_OFF)).isEmpty();
+        assertThat(worker.due()).anyMatch(act -> act.step() == step && act.kind() == DueAct.Kind.END);
+    }
+
+    /** What browns burns within minutes; what is rinsed does not. */
+    @Test
+    void whatBurnsIsNotLeftAlone() {
+        Worker worker = new Worker(Book.of("shellfish"), 4);
+        worker.does(worker.awaiting(DueAct.Kind.WEIGH));
+        int step = step(worker, PrepPhase.Brown.class);
+        worker.log(new ChoreEvent.Began(worker.stamp(), step));
+        holds(worker, DueAct.Kind.END, worker.now.plus(Duration.ofMinutes(13)), 3, DueAct.Cost.FLAVOUR);
     }
 }
