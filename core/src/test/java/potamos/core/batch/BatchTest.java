@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -304,6 +305,7 @@ class BatchTest extends LoggedBatch {
 
     @ParameterizedTest
     @MethodSource("potamos.core.batch.RandomDays#seeds")
+    @Tag("days")
     void whateverIsAcceptedLeavesFiniteFiguresAndAClosedLedger(long seed) {
         RandomDays.Day day = RandomDays.run(plan, seed);
         BatchState state = day.state();
