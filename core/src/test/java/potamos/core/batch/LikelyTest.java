@@ -1,6 +1,7 @@
 package potamos.core.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.ArrayList;
@@ -9,6 +10,9 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import potamos.core.Samples;
 import potamos.core.batch.Likely.Range;
+import potamos.core.formula.Book;
+import potamos.core.liquor.Brix;
+import potamos.core.quantity.Band;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
@@ -137,5 +141,77 @@ class LikelyTest {
         assertThat(stored.holds(14)).isTrue();
         assertThat(stored.holds(14.5)).isFalse();
         assertThat(stored.holds(7)).isFalse();
+    }
+
+    private static void runs(Range range, double low, double high) {
+        assertThat(range.low()).isCloseTo(low, within(1e-9));
+        assertThat(range.high()).isCloseTo(high, within(1e-9));
+    }
+
+    /** How far off a scale, a jug, a ruler and a thermometer may be before somebody is asked. */
+    @Test
+    void theRangesAreAsWideAsTheyAreSaidToBe() {
+        double bed = plan.charge().run().raw().kg();
+        double water = plan.charge().water().litres();
+        runs(likely(1).get(ChoreEvent.WeighedIn.KIND), 0.8 * bed, 1.2 * bed);
+        runs(likely(1).get(PotEvent.Filled.KIND), 0.85 * water, 1.15 * water);
+        simmering();
+        double boils = plan.charge().run().air().boilingPoint().celsius();
+        BatchState rising = at(30);
+        double warm = rising.pot().temperature().celsius();
+        runs(likely(30).get(PotEvent.TemperatureRead.KIND), warm - 15, Math.min(warm + 15, boils + 1));
+        BatchState state = at(120);
+        double belowRim =
+                plan.charge().run().vessel().belowRim(state.pot().level()).cm();
+        double slack = Math.max(2, 0.12 * state.pot().level().cm());
+        runs(likely(120).get(PotEvent.LevelRead.KIND), Math.max(0, belowRim - slack), belowRim + slack);
+        double lowest = plan.charge()
+                .run()
+                .simmer()
+                .band()
+                .low(plan.charge().run().air().boilingPoint())
+                .celsius();
+        runs(likely(120).get(PotEvent.TemperatureRead.KIND), lowest - 6, boils + 1);
+        runs(likely(120).get(PotEvent.ToppedUp.KIND), 0, state.pot().toMark().litres() + 1.5);
+        double brix = Brix.ofGelatin(state.pot().gelatinGPerL());
+        runs(likely(120).get(LookEvent.BrixRead.KIND), Math.max(0, 0.4 * brix - 1.5), 2.5 * brix + 1.5);
+        Band out = state.expected().litres();
+        runs(
+                likely(120).get(FinishEvent.Strained.KIND),
+                Math.max(0, out.mid() - 2.5 * (out.mid() - out.low())),
+                out.mid() + 2.5 * (out.high() - out.mid()));
+        assertThat(likely(120)).doesNotContainKey(FinishEvent.Reduced.KIND);
+        events.add(new PotEvent.TemperatureRead(Samples.at(121), Temperature.ofCelsius(70)));
+        runs(
+                likely(122).get(PotEvent.TemperatureRead.KIND),
+                at(122).pot().temperature().celsius() - 6,
+                boils + 1);
+    }
+
+    @Test
+    void whatIsColdOrReducedHasItsRangesToo() {
+        strained();
+        double boils = plan.charge().run().air().boilingPoint().celsius();
+        runs(likely(271).get(ColdEvent.CoolingRead.KIND), 5, boils + 1);
+        runs(likely(271).get(ShelfEvent.Stored.KIND), 0.9 * 14, 14);
+        events.add(new ColdEvent.CoolingRead(Samples.at(273), Temperature.ofCelsius(85)));
+        events.add(new ColdEvent.CoolingRead(Samples.at(290), Temperature.ofCelsius(57)));
+        double now =
+                at(291).cooling().projection().orElseThrow().at(at(291).now()).celsius();
+        assertThat(now).isBetween(50.0, 57.0);
+        runs(likely(291).get(ColdEvent.CoolingRead.KIND), now - 8, 57 + 2);
+        double later =
+                at(320).cooling().projection().orElseThrow().at(at(320).now()).celsius();
+        assertThat(later).isLessThan(49);
+        runs(likely(320).get(ColdEvent.CoolingRead.KIND), later - 8, later + 8 + 2);
+        Plan half = Samples.plan(Book.of("half-reduction"));
+        List<BatchEvent> filled = List.of(
+                new PotEvent.Filled(Samples.at(5), half.charge().water(), Temperature.ofCelsius(4)),
+                new PotEvent.HeatOn(Samples.at(6)));
+        double mark = half.charge().forecast().yield().mid();
+        runs(
+                Likely.of(half, Batch.replay(half, filled, Samples.at(20).at())).get(FinishEvent.Reduced.KIND),
+                0.75 * mark,
+                1.25 * mark);
     }
 }
