@@ -12,6 +12,9 @@ import potamos.core.Samples;
 import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.formula.Book;
+import potamos.core.formula.Formula;
+import potamos.core.formula.PotPhase;
+import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
@@ -161,6 +164,62 @@ class DueTest extends LoggedBatch {
         assertThat(foam.cost()).isEqualTo(Cost.CLARITY);
     }
 
+    @Test
+    void foamStandsOnItFromFiveKelvinsBelowItsSimmer() {
+        log(new ChoreEvent.WeighedIn(
+                Samples.at(5), BatchEvent.BED, plan.charge().run().bed().mass(), "L1"));
+        log(new PotEvent.Filled(Samples.at(10), plan.charge().water(), Temperature.ofCelsius(12)));
+        assertThat(DueActs.foams(plan, at(11))).isFalse();
+        log(new PotEvent.HeatOn(Samples.at(12)));
+        double simmerC = plan.charge().run().simmerAt().celsius();
+        log(new PotEvent.TemperatureRead(Samples.at(40), Temperature.ofCelsius(simmerC - 5.1)));
+        assertThat(DueActs.foams(plan, at(40))).isFalse();
+        log(new PotEvent.TemperatureRead(Samples.at(41), Temperature.ofCelsius(simmerC - 5)));
+        assertThat(DueActs.foams(plan, at(41))).isTrue();
+        log(new PotEvent.SimmerReached(Samples.at(60)));
+        assertThat(DueActs.foams(plan, at(61))).isFalse();
+    }
+
+    /** Kelp that nobody holds warm is lifted out at 75 °C, before it turns bitter. */
+    @Test
+    void kelpWithoutAWarmHoldIsLiftedOutOnTheWayUp() {
+        Formula seaweed = Book.of("vegetable-seaweed-barley");
+        Worker kelp = new Worker(
+                seaweed.withProcedure(seaweed.procedure().stream()
+                        .filter(phase -> !(phase instanceof PotPhase.Steep))
+                        .toList()),
+                8);
+        kelp.until(Stage.BRING_UP);
+        assertThat(first(kelp.due(), Kind.HOLD)).isEmpty();
+        kelp.log(new PotEvent.TemperatureRead(kelp.stamp(), Temperature.ofCelsius(40)));
+        DueAct out = first(kelp.due(), Kind.KELP_OUT).orElseThrow();
+        DueAct down = first(kelp.due(), Kind.TURN_DOWN).orElseThrow();
+        double simmerC = kelp.plan.charge().run().simmerAt().celsius();
+        double share = (75 - 40) / (simmerC - 40);
+        assertThat(Duration.between(kelp.now, out.due()).toSeconds())
+                .isCloseTo(
+                        (long) (share * Duration.between(kelp.now, down.due()).toSeconds()), within(2L));
+    }
+
+    /** Above its band it clouds; once its bed stands bare, it is its litres that go. */
+    @Test
+    void aPotThatBoilsIsTurnedDownAndABareOneIsFilledUp() {
+        simmering();
+        log(new PotEvent.TemperatureRead(Samples.at(80), Temperature.ofCelsius(99.5)));
+        DueAct down = one(Kind.TURN_DOWN, 80);
+        assertThat(down.cost()).isEqualTo(Cost.CLARITY);
+        assertThat(down.amount()).isEqualTo(plan.charge().run().simmerAt().celsius());
+        double bedTop = at(80).pot().bedTop().cm();
+        double height = plan.charge().run().vessel().shape().height().cm();
+        log(new PotEvent.LevelRead(Samples.at(90), Length.ofCm(height - bedTop + 2)));
+        BatchState bare = at(100);
+        assertThat(bare.pot().bare().cm()).isGreaterThan(1);
+        assertThat(one(Kind.TURN_DOWN, 100).cost()).isEqualTo(Cost.YIELD);
+        DueAct topUp = one(Kind.TOP_UP, 100);
+        holds(topUp, minute(90), 0, Cost.YIELD);
+        assertThat(topUp.amount()).isCloseTo(bare.pot().toMark().litres(), within(1e-9));
+    }
+
     /** Kelp: forty minutes cold, fifteen at 65 °C, out before the boil, flakes in after it. */
     @Test
     void kelpIsHeldLiftedOutAndFollowedByItsFlakes() {
@@ -277,5 +336,49 @@ class DueTest extends LoggedBatch {
         double skims = plan.charge().run().simmer().skim().countWithin(Duration.ofMinutes(180));
         assertThat(skims).isGreaterThan(3);
         assertThat(skim.amount()).isCloseTo(all / skims, within(1e-9));
+    }
+
+    /** What is overdue comes first, the worst of it first and what only measures last; then the rest by the clock. */
+    @Test
+    void whatIsLostByWaitingComesFirst() {
+        simmering();
+        List<DueAct> acts = due(END + 30);
+        List<DueAct> overdue = acts.stream()
+                .filter(act -> !act.due().isAfter(minute(END + 30)))
+                .toList();
+        assertThat(acts.subList(0, overdue.size())).isEqualTo(overdue);
+        assertThat(overdue).extracting(act -> act.kind().measures()).isSorted();
+        assertThat(overdue).extracting(DueAct::kind).contains(Kind.JUDGE, Kind.READ_LEVEL, Kind.SKIM);
+        assertThat(overdue.stream().filter(act -> !act.kind().measures()).toList())
+                .extracting(DueAct::cost)
+                .isSorted();
+        assertThat(due(70)).extracting(DueAct::due).isSorted();
+    }
+
+    /** Late after its grace; and what waiting costs is lost as long after that, five minutes at least. */
+    @Test
+    void anActIsLateAndThenItCosts() {
+        simmering();
+        DueAct judge = one(Kind.JUDGE, 70);
+        assertThat(judge.lateAt(minute(END + 10))).isFalse();
+        assertThat(judge.lateAt(minute(END + 11))).isTrue();
+        assertThat(judge.costsFrom()).isEqualTo(minute(END + 20));
+        log(new PotEvent.TemperatureRead(Samples.at(80), Temperature.ofCelsius(99.5)));
+        DueAct down = one(Kind.TURN_DOWN, 80);
+        assertThat(down.late()).isEqualTo(down.due());
+        assertThat(down.costsFrom()).isEqualTo(down.due().plus(Duration.ofMinutes(5)));
+    }
+
+    @Test
+    void anActTakesHandsOrOnlyALook() {
+        assertThat(Kind.STRAIN.hands()).isEqualTo(Duration.ofMinutes(12));
+        assertThat(Kind.READ_LEVEL.hands()).isZero();
+        assertThat(Kind.READ_LEVEL.asks()).isTrue();
+        assertThat(Kind.READ_LEVEL.measures()).isTrue();
+        assertThat(Kind.JUDGE.asks()).isTrue();
+        assertThat(Kind.JUDGE.measures()).isFalse();
+        assertThat(Kind.SKIM.asks()).isFalse();
+        assertThat(Kind.TOP_UP.mayBeEarly()).isTrue();
+        assertThat(Kind.SKIM.mayBeEarly()).isFalse();
     }
 }
