@@ -131,14 +131,11 @@ class ChoresTest {
     }
 
     private static Optional<DueAct> due(Worker worker, DueAct.Kind kind) {
-        return worker.due().stream().filter(act -> act.kind() == kind).findFirst();
+        return Due.first(worker.due(), kind);
     }
 
     private static void holds(Worker worker, DueAct.Kind kind, Instant due, int graceMin, DueAct.Cost cost) {
-        DueAct act = due(worker, kind).orElseThrow(() -> new AssertionError("no " + kind));
-        assertThat(act.due()).as("%s", kind).isEqualTo(due);
-        assertThat(act.late()).as("%s", kind).isEqualTo(due.plus(Duration.ofMinutes(graceMin)));
-        assertThat(act.cost()).as("%s", kind).isEqualTo(cost);
+        Due.holds(due(worker, kind).orElseThrow(() -> new AssertionError("no " + kind)), due, graceMin, cost);
     }
 
     /** Bones at 210 °C: turned every quarter of an hour, looked at before their time, out when their shade is there. */

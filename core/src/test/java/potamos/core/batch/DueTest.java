@@ -6,20 +6,16 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import potamos.core.Samples;
 import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
-import potamos.core.formula.Book;
-import potamos.core.formula.Formula;
-import potamos.core.formula.PotPhase;
 import potamos.core.quantity.Length;
 import potamos.core.quantity.Mass;
 import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 
-/** When each act is due, how long it may wait, what its waiting costs and how much it is: a white chicken, a fumet, kelp and a brown stock. */
+/** When each act is due, how long it may wait, what its waiting costs and how much it is, in a pot of white chicken. */
 class DueTest extends LoggedBatch {
 
     private static final int END = 60 + 180;
@@ -35,20 +31,8 @@ class DueTest extends LoggedBatch {
         log(new PotEvent.SimmerReached(Samples.at(60)));
     }
 
-    private static Optional<DueAct> first(List<DueAct> acts, Kind kind) {
-        return acts.stream().filter(act -> act.kind() == kind).findFirst();
-    }
-
     private DueAct one(Kind kind, int minute) {
-        return first(due(minute), kind).orElseThrow(() -> new AssertionError("no " + kind));
-    }
-
-    private static void holds(DueAct act, Instant due, int graceMin, Cost cost) {
-        assertThat(act.due()).as("%s", act.kind()).isEqualTo(due);
-        assertThat(Duration.between(act.due(), act.late()))
-                .as("%s", act.kind())
-                .isEqualTo(Duration.ofMinutes(graceMin));
-        assertThat(act.cost()).as("%s", act.kind()).isEqualTo(cost);
+        return Due.first(due(minute), kind).orElseThrow(() -> new AssertionError("no " + kind));
     }
 
     private static Instant minute(double minute) {
@@ -58,14 +42,14 @@ class DueTest extends LoggedBatch {
     @Test
     void aPotIsReadOnceAnHour() {
         simmering();
-        holds(one(Kind.READ_LEVEL, 70), minute(120.0), 10, Cost.YIELD);
-        holds(one(Kind.READ_TEMPERATURE, 70), minute(120.0), 10, Cost.CLARITY);
+        Due.holds(one(Kind.READ_LEVEL, 70), minute(120.0), 10, Cost.YIELD);
+        Due.holds(one(Kind.READ_TEMPERATURE, 70), minute(120.0), 10, Cost.CLARITY);
         log(new PotEvent.LevelRead(
                 Samples.at(100),
                 plan.charge().run().vessel().belowRim(at(100).pot().level())));
         log(new PotEvent.TemperatureRead(Samples.at(110), Temperature.ofCelsius(93)));
-        holds(one(Kind.READ_LEVEL, 112), minute(160.0), 10, Cost.YIELD);
-        holds(one(Kind.READ_TEMPERATURE, 112), minute(170.0), 10, Cost.CLARITY);
+        Due.holds(one(Kind.READ_LEVEL, 112), minute(160.0), 10, Cost.YIELD);
+        Due.holds(one(Kind.READ_TEMPERATURE, 112), minute(170.0), 10, Cost.CLARITY);
         assertThat(one(Kind.READ_TEMPERATURE, 112).amount()).isCloseTo(93, within(0.5));
         double belowRim =
                 plan.charge().run().vessel().belowRim(at(112).pot().level()).cm();
@@ -75,44 +59,14 @@ class DueTest extends LoggedBatch {
     @Test
     void theEndIsTastedTestedAndJudged() {
         simmering();
-        holds(one(Kind.JUDGE, 70), minute((double) END), 10, Cost.FLAVOUR);
-        holds(one(Kind.TASTE, 70), minute(END - 30.0), 20, Cost.FLAVOUR);
+        Due.holds(one(Kind.JUDGE, 70), minute((double) END), 10, Cost.FLAVOUR);
+        Due.holds(one(Kind.TASTE, 70), minute(END - 30.0), 20, Cost.FLAVOUR);
         log(new LookEvent.Tasted(Samples.at(END - 41), "thin"));
-        assertThat(first(due(END - 40), Kind.TASTE))
+        assertThat(Due.first(due(END - 40), Kind.TASTE))
                 .as("too early to tell of the end")
                 .isPresent();
         log(new LookEvent.Tasted(Samples.at(END - 40), "clean"));
-        assertThat(first(due(END - 39), Kind.TASTE)).isEmpty();
-    }
-
-    /** A stock that sets is tried on a cold plate; one that does not is not. */
-    @Test
-    void whatSetsIsTriedOnAPlate() {
-        Worker brown = new Worker(Book.of("brown-veal"), 15).until(Stage.SIMMER);
-        Instant end = brown.state().simmer().plannedEnd().orElseThrow();
-        DueAct set = first(brown.due(), Kind.SET_TEST).orElseThrow();
-        holds(set, end.minus(Duration.ofMinutes(20)), 15, Cost.FLAVOUR);
-        brown.pass(Duration.between(brown.now, end.minus(Duration.ofMinutes(41))));
-        brown.log(new LookEvent.CardRead(brown.stamp(), JudgingCard.SET, 2));
-        assertThat(first(brown.due(), Kind.SET_TEST)).as("too early").isPresent();
-        brown.pass(Duration.ofMinutes(1));
-        brown.log(new LookEvent.CardRead(brown.stamp(), JudgingCard.SET, 3));
-        assertThat(first(brown.due(), Kind.SET_TEST)).isEmpty();
-        Worker fumet = new Worker(Book.of("fish-fumet"), 10).until(Stage.SIMMER);
-        assertThat(first(fumet.due(), Kind.SET_TEST)).isEmpty();
-        assertThat(first(fumet.due(), Kind.TASTE))
-                .as("over before it could change anything")
-                .isEmpty();
-    }
-
-    /** Bones of fish turn to lime: twenty-five minutes, and thirty-five at the most. */
-    @Test
-    void aFumetIsJudgedBeforeItHasSimmeredTooLong() {
-        Worker fumet = new Worker(Book.of("fish-fumet"), 10).until(Stage.SIMMER);
-        Instant reached = fumet.state().simmer().reached().orElseThrow();
-        DueAct judge = first(fumet.due(), Kind.JUDGE).orElseThrow();
-        assertThat(judge.due()).isEqualTo(reached.plus(Duration.ofMinutes(25)));
-        assertThat(judge.late()).isEqualTo(reached.plus(Duration.ofMinutes(35)));
+        assertThat(Due.first(due(END - 39), Kind.TASTE)).isEmpty();
     }
 
     @Test
@@ -126,15 +80,15 @@ class DueTest extends LoggedBatch {
                 .findFirst()
                 .orElseThrow();
         assertThat(into).isPositive();
-        holds(add, minute(60.0).plus(into), 10, Cost.FLAVOUR);
+        Due.holds(add, minute(60.0).plus(into), 10, Cost.FLAVOUR);
         Mass mass = Weighing.planned(plan.charge(), part).orElseThrow();
         log(new PotEvent.Added(Samples.at(75), part, mass));
         assertThat(due(76).stream().filter(act -> act.kind() == Kind.ADD))
                 .noneMatch(act -> act.parts().contains(part));
         // An hour more, and everything that waits for the end waits for an hour more.
         log(new PotEvent.Judged(Samples.at(END), false, Duration.ofMinutes(60)));
-        holds(one(Kind.JUDGE, END + 1), minute(END + 60.0), 10, Cost.FLAVOUR);
-        holds(one(Kind.TASTE, END + 1), minute(END + 30.0), 20, Cost.FLAVOUR);
+        Due.holds(one(Kind.JUDGE, END + 1), minute(END + 60.0), 10, Cost.FLAVOUR);
+        Due.holds(one(Kind.TASTE, END + 1), minute(END + 30.0), 20, Cost.FLAVOUR);
     }
 
     /** From tap water to its simmer by the plan's minutes; half-way up it is half of them. */
@@ -180,27 +134,6 @@ class DueTest extends LoggedBatch {
         assertThat(DueActs.foams(plan, at(61))).isFalse();
     }
 
-    /** Kelp that nobody holds warm is lifted out at 75 °C, before it turns bitter. */
-    @Test
-    void kelpWithoutAWarmHoldIsLiftedOutOnTheWayUp() {
-        Formula seaweed = Book.of("vegetable-seaweed-barley");
-        Worker kelp = new Worker(
-                seaweed.withProcedure(seaweed.procedure().stream()
-                        .filter(phase -> !(phase instanceof PotPhase.Steep))
-                        .toList()),
-                8);
-        kelp.until(Stage.BRING_UP);
-        assertThat(first(kelp.due(), Kind.HOLD)).isEmpty();
-        kelp.log(new PotEvent.TemperatureRead(kelp.stamp(), Temperature.ofCelsius(40)));
-        DueAct out = first(kelp.due(), Kind.KELP_OUT).orElseThrow();
-        DueAct down = first(kelp.due(), Kind.TURN_DOWN).orElseThrow();
-        double simmerC = kelp.plan.charge().run().simmerAt().celsius();
-        double share = (75 - 40) / (simmerC - 40);
-        assertThat(Duration.between(kelp.now, out.due()).toSeconds())
-                .isCloseTo(
-                        (long) (share * Duration.between(kelp.now, down.due()).toSeconds()), within(2L));
-    }
-
     /** Above its band it clouds; once its bed stands bare, it is its litres that go. */
     @Test
     void aPotThatBoilsIsTurnedDownAndABareOneIsFilledUp() {
@@ -216,51 +149,8 @@ class DueTest extends LoggedBatch {
         assertThat(bare.pot().bare().cm()).isGreaterThan(1);
         assertThat(one(Kind.TURN_DOWN, 100).cost()).isEqualTo(Cost.YIELD);
         DueAct topUp = one(Kind.TOP_UP, 100);
-        holds(topUp, minute(90), 0, Cost.YIELD);
+        Due.holds(topUp, minute(90), 0, Cost.YIELD);
         assertThat(topUp.amount()).isCloseTo(bare.pot().toMark().litres(), within(1e-9));
-    }
-
-    /** Kelp: forty minutes cold, fifteen at 65 °C, out before the boil, flakes in after it. */
-    @Test
-    void kelpIsHeldLiftedOutAndFollowedByItsFlakes() {
-        Worker kelp = new Worker(Book.of("kelp-flake"), 10);
-        DueAct light = kelp.awaiting(Kind.LIGHT);
-        Instant filled = kelp.events.stream()
-                .filter(PotEvent.Filled.class::isInstance)
-                .map(event -> event.stamp().at())
-                .findFirst()
-                .orElseThrow();
-        holds(light, filled.plus(Duration.ofMinutes(40)), 10, Cost.TIME);
-        DueAct hold = kelp.awaiting(Kind.HOLD);
-        assertThat(hold.amount()).isEqualTo(65);
-        assertThat(Duration.between(hold.due(), hold.late())).isEqualTo(Duration.ofMinutes(3));
-        assertThat(hold.cost()).isEqualTo(Cost.FLAVOUR);
-        DueAct out = first(kelp.due(), Kind.KELP_OUT).orElseThrow();
-        assertThat(Duration.between(hold.due(), out.due())).isEqualTo(Duration.ofMinutes(15));
-        kelp.pass(Duration.between(kelp.now, hold.due()).plusSeconds(30));
-        kelp.does(hold);
-        Instant held = kelp.now;
-        assertThat(first(kelp.due(), Kind.HOLD)).isEmpty();
-        holds(first(kelp.due(), Kind.KELP_OUT).orElseThrow(), held.plus(Duration.ofMinutes(15)), 3, Cost.FLAVOUR);
-        // It is heated on once it was held: what is left of the hold, and then by the plan's pace from 65 °C.
-        double heating = kelp.plan.charge().forecast().bringUpMin()
-                - kelp.plan.charge().run().steeps().stream()
-                        .mapToDouble(steep -> steep.takes().toSeconds() / 60.0)
-                        .sum();
-        double simmerC = kelp.plan.charge().run().simmerAt().celsius();
-        double from = kelp.plan.charge().run().waterC().celsius();
-        double left = 15 + heating * (simmerC - 65) / (simmerC - from);
-        DueAct down = first(kelp.due(), Kind.TURN_DOWN).orElseThrow();
-        assertThat(Duration.between(held, down.due()).toSeconds() / 60.0).isCloseTo(left, within(0.1));
-        kelp.pass(Duration.ofMinutes(5));
-        down = first(kelp.due(), Kind.TURN_DOWN).orElseThrow();
-        assertThat(Duration.between(held, down.due()).toSeconds() / 60.0).isCloseTo(left, within(0.1));
-        kelp.awaiting(Kind.FLAKES_IN);
-        DueAct flakes = first(kelp.due(), Kind.FLAKES_IN).orElseThrow();
-        holds(flakes, kelp.state().simmer().ended().orElseThrow(), 2, Cost.FLAVOUR);
-        assertThat(flakes.amount())
-                .isCloseTo(0.7 * kelp.plan.charge().run().raw().kg(), within(1e-9));
-        assertThat(first(kelp.due(), Kind.KELP_OUT)).isEmpty();
     }
 
     @Test
@@ -271,21 +161,21 @@ class DueTest extends LoggedBatch {
         assertThat(rest).isPositive();
         int passes = plan.charge().run().strain().passes();
         assertThat(passes).isEqualTo(2);
-        holds(one(Kind.PASS, END + 1), minute(END + rest), 10, Cost.TIME);
+        Due.holds(one(Kind.PASS, END + 1), minute(END + rest), 10, Cost.TIME);
         assertThat(one(Kind.PASS, END + 1).amount()).isEqualTo(1);
-        holds(one(Kind.STRAIN, END + 1), minute(END + rest), 10, Cost.TIME);
+        Due.holds(one(Kind.STRAIN, END + 1), minute(END + rest), 10, Cost.TIME);
         int rested = END + (int) rest + 1;
-        holds(one(Kind.STRAIN, rested), minute(END + rest), 10, Cost.SAFETY);
+        Due.holds(one(Kind.STRAIN, rested), minute(END + rest), 10, Cost.SAFETY);
         log(new FinishEvent.Passed(Samples.at(rested)));
-        assertThat(first(due(rested), Kind.PASS)).isEmpty();
+        assertThat(Due.first(due(rested), Kind.PASS)).isEmpty();
         double expected = one(Kind.STRAIN, rested).amount();
         assertThat(expected).isCloseTo(at(rested).expected().litres().mid(), within(1e-9));
         log(new FinishEvent.Strained(Samples.at(270), Volume.ofLitres(14), 2, false));
-        holds(one(Kind.BEGIN_COOLING, 271), minute(270.0), 10, Cost.SAFETY);
+        Due.holds(one(Kind.BEGIN_COOLING, 271), minute(270.0), 10, Cost.SAFETY);
         assertThat(one(Kind.BEGIN_COOLING, 271).amount()).isEqualTo(14);
-        holds(one(Kind.READ_COOLING, 271), minute(270.0), 10, Cost.SAFETY);
+        Due.holds(one(Kind.READ_COOLING, 271), minute(270.0), 10, Cost.SAFETY);
         log(new ColdEvent.CoolingBegan(Samples.at(272)));
-        assertThat(first(due(273), Kind.BEGIN_COOLING)).isEmpty();
+        assertThat(Due.first(due(273), Kind.BEGIN_COOLING)).isEmpty();
         coolTo(273, 85);
         assertThat(one(Kind.READ_COOLING, 274).due()).isEqualTo(minute(293.0));
         coolTo(290, 57);
@@ -296,25 +186,12 @@ class DueTest extends LoggedBatch {
         assertThat(cold).isBetween(Duration.ofMinutes(21), Duration.ofMinutes(45));
         coolTo(400, 10);
         coolTo(500, 4.5);
-        holds(one(Kind.DEGREASE, 501), minute(500.0), 10, Cost.CLARITY);
-        holds(one(Kind.STORE, 501), minute(510.0), 10, Cost.SAFETY);
+        Due.holds(one(Kind.DEGREASE, 501), minute(500.0), 10, Cost.CLARITY);
+        Due.holds(one(Kind.STORE, 501), minute(510.0), 10, Cost.SAFETY);
         log(new FinishEvent.Degreased(Samples.at(503), Volume.ofLitres(0.3)));
-        assertThat(first(due(504), Kind.DEGREASE)).isEmpty();
-        holds(one(Kind.STORE, 504), minute(500.0), 10, Cost.SAFETY);
+        assertThat(Due.first(due(504), Kind.DEGREASE)).isEmpty();
+        Due.holds(one(Kind.STORE, 504), minute(500.0), 10, Cost.SAFETY);
         assertThat(one(Kind.STORE, 504).amount()).isEqualTo(14);
-    }
-
-    /** What is boiled down is done when the plan's minutes are over, and what is left is its half. */
-    @Test
-    void aReductionIsDueByThePlansMinutes() {
-        Worker half = new Worker(Book.of("half-reduction"), 5);
-        DueAct reduce = half.awaiting(Kind.REDUCE);
-        Instant since = half.state().since();
-        assertThat(Duration.between(since, reduce.due()).toSeconds() / 60.0)
-                .isCloseTo(half.plan.charge().boilDownMin(), within(0.05));
-        assertThat(Duration.between(reduce.due(), reduce.late())).isEqualTo(Duration.ofMinutes(5));
-        assertThat(reduce.cost()).isEqualTo(Cost.YIELD);
-        assertThat(reduce.amount()).isCloseTo(half.state().pot().liquor().litres() / 2, within(1e-9));
     }
 
     /** All that its bones give as scum, over its skims; one skimming is as much as another. */
@@ -322,7 +199,7 @@ class DueTest extends LoggedBatch {
     void oneSkimIsItsShareOfTheScum() {
         simmering();
         DueAct skim = one(Kind.SKIM, 70);
-        holds(skim, minute(58.0 + 15), 10, Cost.CLARITY);
+        Due.holds(skim, minute(58.0 + 15), 10, Cost.CLARITY);
         double kg = plan.charge().run().bed().mass().kg();
         double all = kg
                 * plan.charge()
