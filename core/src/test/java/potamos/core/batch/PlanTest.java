@@ -5,12 +5,18 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import potamos.core.Samples;
+import potamos.core.charge.ChargeSolver;
+import potamos.core.charge.Goal;
+import potamos.core.formula.Book;
 import potamos.core.quantity.Band;
 import potamos.core.quantity.Mass;
+import potamos.core.quantity.Temperature;
 import potamos.core.quantity.Volume;
 
 /** What a plan says beside its figures: its ice, its hours, and what a bed that weighs otherwise leaves open. */
@@ -95,5 +101,60 @@ class PlanTest {
                 .isSameAs(plan);
         assertThat(Batch.standing(plan, List.of(new LookEvent.Noted(Samples.at(5), "quiet"))))
                 .isSameAs(plan);
+    }
+
+    private static BatchState weighed(Plan plan, double times) {
+        return Batch.replay(
+                plan,
+                List.of(new ChoreEvent.WeighedIn(
+                        Samples.at(5), BatchEvent.BED, plan.charge().run().raw().times(times), "")),
+                Samples.at(6).at());
+    }
+
+    /** From two per cent on a cook is asked how to go on, as long as the water is not drawn. */
+    @ParameterizedTest
+    @CsvSource({"1, ''", "0.985, ''", "1.015, ''", "0.979, FETCH_MORE", "1.021, SPLIT_OFF"})
+    void aBedThatIsClearlyNotAsPlannedIsAskedAbout(double times, String last) {
+        Optional<Weighing> weighing = Weighing.of(plan, weighed(plan, times));
+        assertThat(weighing.isPresent()).isEqualTo(!last.isEmpty());
+        weighing.ifPresent(one -> {
+            double bed = plan.charge().run().raw().kg() * times;
+            assertThat(one.weighed().kg()).isCloseTo(bed, within(1e-9));
+            assertThat(one.ways())
+                    .extracting(Weighing.Way::kind)
+                    .containsExactly(Weighing.Kind.SAME_RATIO, Weighing.Kind.SAME_WATER, Weighing.Kind.valueOf(last));
+            Weighing.Way ratio = one.ways().get(0);
+            Weighing.Way water = one.ways().get(1);
+            Weighing.Way planned = one.ways().get(2);
+            assertThat(ratio.water().litres()).isCloseTo(plan.charge().water().litres() * times, within(0.05));
+            assertThat(ratio.bed().kg()).isCloseTo(bed, within(1e-9));
+            assertThat(water.bed().kg()).isCloseTo(bed, within(1e-9));
+            assertThat(water.water()).isEqualTo(plan.charge().water());
+            assertThat(planned.bed()).isEqualTo(plan.charge().run().raw());
+            assertThat(planned.out().mid())
+                    .isEqualTo(plan.charge().forecast().yield().mid());
+            List<BatchEvent> filled = List.of(
+                    new ChoreEvent.WeighedIn(Samples.at(5), BatchEvent.BED, one.weighed(), ""),
+                    new PotEvent.Filled(Samples.at(7), plan.charge().water(), Temperature.ofCelsius(12)));
+            assertThat(Weighing.of(
+                            plan, Batch.replay(plan, filled, Samples.at(8).at())))
+                    .isEmpty();
+        });
+    }
+
+    /** In a pot that is full as planned, more bones under the same water are too much. */
+    @Test
+    void theSameWaterOverMoreBonesMayRunOver() {
+        Plan full = Samples.plan(Book.whiteChicken(), new Goal.FullVessel());
+        double room = full.charge().run().vessel().workingVolume().litres();
+        for (double times : new double[] {0.9, 1.1}) {
+            Weighing weighing = Weighing.of(full, weighed(full, times)).orElseThrow();
+            double in = ChargeSolver.weighed(full.charge(), full.charge().formula(), weighing.weighed(), Map.of())
+                    .run()
+                    .withWater(full.charge().water())
+                    .everythingIn()
+                    .litres();
+            assertThat(weighing.ways().get(1).fits()).isEqualTo(in <= room).isEqualTo(times < 1);
+        }
     }
 }
