@@ -30,7 +30,7 @@ final class RandomDays {
         Random random = new Random(seed);
         List<BatchEvent> events = new ArrayList<>();
         Instant now = Samples.EIGHT;
-        for (int i = 0; i < 300; i++) {
+        for (int i = 0; i < 200; i++) {
             now = now.plus(Duration.ofSeconds(30 + random.nextInt(400)));
             BatchEvent event = any(random, new BatchEvent.Stamp("r" + i, now, "WA"));
             try {

@@ -27,7 +27,9 @@ import potamos.core.schedule.Planner;
 /** A cook who does whatever is due as soon as it is due, and nothing else. */
 final class Worker {
 
-    private static final Duration LOOK_UP = Duration.ofMinutes(1);
+    /** Whoever has nothing to do looks up when something becomes due, or after so long. */
+    private static final Duration LOOK_UP = Duration.ofMinutes(10);
+
     private static final int MOST_LOOKS = 3 * 24 * 60;
 
     final Plan plan;
@@ -112,7 +114,7 @@ final class Worker {
                 break;
             }
             if (!workOnce(state)) {
-                pass(LOOK_UP);
+                passToNext(state, LOOK_UP);
             }
         }
         return this;
@@ -145,7 +147,7 @@ final class Worker {
                 }
             }
             if (!workOnce(state)) {
-                pass(LOOK_UP);
+                passToNext(state, LOOK_UP);
             }
         }
         throw new AssertionError("no " + kind + " came, only " + done);

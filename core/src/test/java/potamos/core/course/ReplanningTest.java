@@ -276,7 +276,7 @@ class ReplanningTest {
     @EnumSource(Trouble.class)
     void everyWayOutIsOne(Trouble what) {
         int hits = 0;
-        for (long seed = 1; seed <= 3; seed++) {
+        for (long seed = 1; seed <= 2; seed++) {
             Course before = Weeks.of(seed, 14, 4).laid().course();
             Course after = troubled(before, what);
             List<Replanning.WayOut> ways = Replanning.of(before, after, Set.of());
