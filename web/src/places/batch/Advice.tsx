@@ -8,7 +8,6 @@ import { question, type Due } from './acts'
 export function Advice({ kind, page, due }: { kind: string; page: Page; due?: Due }) {
   const units = useUnits()
   const pot = page.card.pot
-  const fat = fatOnIt(page)
   switch (kind) {
     case 'weighed-in':
       return (
@@ -41,8 +40,8 @@ export function Advice({ kind, page, due }: { kind: string; page: Page; due?: Du
         <p className="text-18 m-0">
           Expected {units.estimate(page.card.expectedL)}, likely {units.spread(page.card.expectedL)}. Ladle
           from the top, in small loads, {page.passes === 1 ? 'one pass' : `${page.passes} passes`}.
-          {fat > 0.05 &&
-            ` Read the stock without its fat: about ${units.litres(fat)} float on it until they are lifted.`}
+          {page.fatOnItL > 0 &&
+            ` Read the stock without its fat: about ${units.litres(page.fatOnItL)} float on it until they are lifted.`}
         </p>
       )
     case 'reduced':
@@ -88,10 +87,4 @@ export function Advice({ kind, page, due }: { kind: string; page: Page; due?: Du
     default:
       return null
   }
-}
-
-/** Litres of fat that are to be lifted and still float on the stock: they are no part of what comes out. */
-function fatOnIt(page: Page): number {
-  const lifted = page.events.some((event) => event.kind === 'degreased' && !event.withdrawn)
-  return lifted ? 0 : (page.ledger.entries.find((entry) => entry.cause === 'FAT_LIFTED')?.litres ?? 0)
 }

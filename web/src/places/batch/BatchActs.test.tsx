@@ -41,7 +41,7 @@ describe('what is logged at a pot', () => {
       asks: true,
       becomes: [{ kind: 'strained', figures: { passes: 2 } }],
     }
-    const fat = before.ledger.entries.find((entry) => entry.cause === 'FAT_LIFTED')!.litres
+    const fat = before.fatOnItL
     expect(fat).toBeGreaterThan(0.1)
     const straining = (page: Page) => ({ ...page, card: { ...page.card, due: [strain] } })
     openBatch('batch-bring-up', straining)
@@ -52,10 +52,7 @@ describe('what is logged at a pot', () => {
     cleanup()
     openBatch('batch-bring-up', (page) => ({
       ...straining(page),
-      events: [
-        ...page.events,
-        { ...page.events[0]!, id: 'fat', kind: 'degreased', figures: { litres: fat } },
-      ],
+      fatOnItL: 0,
     }))
     fireEvent.click(await screen.findByRole('button', { name: /^Strain and measure/ }))
     expect(await screen.findByText(/Ladle from the top/)).toBeTruthy()

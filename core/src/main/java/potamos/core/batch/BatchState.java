@@ -67,6 +67,8 @@ public record BatchState(
         List<Entered> path,
         Map<EventKind<?>, Instant> happened) {
 
+    private static final double A_JUG_L = 0.05;
+
     public BatchState {
         weighed = Map.copyOf(weighed);
         drawn = List.copyOf(drawn);
@@ -89,6 +91,12 @@ public record BatchState(
         return finish.toReduce()
                 ? Optional.empty()
                 : strained.isEmpty() ? strained : finish.reduced().or(() -> strained);
+    }
+
+    /** Fat that is to be lifted and still floats on the stock: no part of its litres. Less of it than a jug shows is none. */
+    public Volume fatOnIt() {
+        Volume fat = ledger.of(Ledger.Cause.FAT_LIFTED);
+        return finish.degreased().isPresent() || fat.litres() < A_JUG_L ? Volume.ZERO : fat;
     }
 
     /** The last reading of a card. */

@@ -103,10 +103,12 @@ class YieldAheadTest {
         BatchState before = at(plan, events, 240);
         assertThat(why(before, Cause.FAT_LIFTED).basis()).isEqualTo(Basis.BOOK);
         double fat = why(before, Cause.FAT_LIFTED).litres().litres();
+        assertThat(before.fatOnIt().litres()).isCloseTo(fat, within(1e-9));
         events.add(new PotEvent.Judged(Samples.at(240), true, Duration.ZERO));
         events.add(new FinishEvent.Degreased(Samples.at(241), Volume.ofLitres(2 * fat)));
         events.add(new FinishEvent.Degreased(Samples.at(242), Volume.ofLitres(0.1)));
         BatchState lifted = at(plan, events, 243);
+        assertThat(lifted.fatOnIt().litres()).isZero();
         assertThat(why(lifted, Cause.FAT_LIFTED).basis()).isEqualTo(Basis.MEASURED);
         assertThat(why(lifted, Cause.FAT_LIFTED).litres().litres()).isCloseTo(2 * fat + 0.1, within(1e-9));
         assertThat(lifted.ledger().yield().litres())

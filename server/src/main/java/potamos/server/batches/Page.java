@@ -49,6 +49,7 @@ record Page(
         @NotNull String bedName,
         boolean blanched,
         int passes,
+        double fatOnItL,
         @NotNull List<ChargeView.PartView> parts,
         @NotNull Map<String, Double> weighedKg,
         @NotNull Map<String, Instant> addedAt,
@@ -208,6 +209,7 @@ record Page(
                 .bedName(run.bed().kind().name())
                 .blanched(plan.charge().formula().phase(PrepPhase.Blanch.class).isPresent())
                 .passes(run.strain().passes())
+                .fatOnItL(state.fatOnIt().litres())
                 .parts(ChargeView.parts(plan.charge()))
                 .weighedKg(state.weighed().entrySet().stream()
                         .collect(Collectors.toMap(
