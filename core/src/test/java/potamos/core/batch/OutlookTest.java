@@ -1,7 +1,6 @@
 package potamos.core.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -12,7 +11,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import potamos.core.formula.Book;
 import potamos.core.formula.Formula;
-import potamos.core.quantity.Band;
 
 /** What is left of a day, and what will come out of it, wherever the batch stands. */
 class OutlookTest {
@@ -71,23 +69,5 @@ class OutlookTest {
         assertThat(outlook(worker).late()).isLessThanOrEqualTo(Duration.ZERO);
         worker.pass(Duration.ofMinutes(50));
         assertThat(outlook(worker).late()).isEqualTo(Duration.ofMinutes(50));
-    }
-
-    @ParameterizedTest
-    @MethodSource("book")
-    void whatIsExpectedStaysNearThePlanWhileThePlanIsKept(Formula formula) {
-        Worker worker = new Worker(formula, LITRES);
-        for (BatchState state = worker.state(); state.stage() != Stage.COOL; state = worker.state()) {
-            Band band = Expectation.litresOut(worker.plan, state);
-            assertThat(band.low()).isNotNegative();
-            assertThat(band.mid())
-                    .as("%s in %s", formula.name(), state.stage())
-                    .isCloseTo(LITRES, within(0.25 * LITRES));
-            if (!worker.workOnce(state)) {
-                worker.pass(Duration.ofMinutes(9));
-            }
-        }
-        double out = worker.state().strained().orElseThrow().litres();
-        assertThat(Expectation.litresOut(worker.plan, worker.state())).isEqualTo(Band.exactly(out));
     }
 }

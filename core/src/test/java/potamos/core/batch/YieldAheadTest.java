@@ -179,6 +179,7 @@ class YieldAheadTest {
         events.add(new FinishEvent.Strained(Samples.at(270), Volume.ofLitres(14), 2, false));
         BatchState state = at(plan, events, 271);
         assertThat(state.expected().litres()).isEqualTo(Band.exactly(14));
+        assertThat(Expectation.litresOut(plan, state)).isEqualTo(Band.exactly(14));
         assertThat(state.expected().why()).extracting(Why::bandShare).containsOnly(0.0);
     }
 
