@@ -67,8 +67,6 @@ public record BatchState(
         List<Entered> path,
         Map<EventKind<?>, Instant> happened) {
 
-    private static final double A_JUG_L = 0.05;
-
     public BatchState {
         weighed = Map.copyOf(weighed);
         drawn = List.copyOf(drawn);
@@ -96,7 +94,7 @@ public record BatchState(
     /** Fat that is to be lifted and still floats on the stock: no part of its litres. Less of it than a jug shows is none. */
     public Volume fatOnIt() {
         Volume fat = ledger.of(Ledger.Cause.FAT_LIFTED);
-        return finish.degreased().isPresent() || fat.litres() < A_JUG_L ? Volume.ZERO : fat;
+        return finish.degreased().isPresent() || fat.litres() < Volume.A_JUG_L ? Volume.ZERO : fat;
     }
 
     /** The last reading of a card. */

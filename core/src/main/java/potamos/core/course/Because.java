@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import potamos.core.quantity.Volume;
 
 /**
  * What holds a batch of a course where it is: the call that it must be ready for, what is in its way a step later and a step earlier, and what the next best
@@ -110,7 +111,7 @@ public record Because(
                                     way.vessel(),
                                     start,
                                     Duration.between(mine.ready(), there.ready()),
-                                    beyond(values.lateL() - here.lateL(), Course.A_JUG_L),
+                                    beyond(values.lateL() - here.lateL(), Volume.A_JUG_L),
                                     beyond(values.cookH() - here.cookH(), Course.A_MOMENT_H)),
                             values));
                 }));

@@ -27,6 +27,6 @@ public record Call(String id, String station, Formula formula, Volume litres, In
 
     /** So little of it that lacks is no matter: nobody puts on a pot for it. */
     double unmissedL() {
-        return Math.max(Course.A_JUG_L, Owed.TOLERANCE * litres.litres());
+        return Math.max(Volume.A_JUG_L, Owed.TOLERANCE * litres.litres());
     }
 }

@@ -45,9 +45,6 @@ public record Course(
     /** As far ahead as anybody looks. */
     public static final int MOST_DAYS = 14;
 
-    /** What nobody misses of a call. */
-    static final double A_JUG_L = 0.05;
-
     /** Of a cook's time, in hours. */
     static final double A_MOMENT_H = 0.1;
 

@@ -40,7 +40,7 @@ record Difference(Course before, Course after) {
                 && a.burner().equals(b.burner())
                 && a.oven().equals(b.oven())
                 && Duration.between(a.start(), b.start()).abs().compareTo(Duration.ofMinutes(1)) < 0
-                && Math.abs(a.litres().litres() - b.litres().litres()) < 2 * Course.A_JUG_L;
+                && Math.abs(a.litres().litres() - b.litres().litres()) < 2 * Volume.A_JUG_L;
     }
 
     private static boolean ofOneStock(Draft a, Draft b) {

@@ -217,7 +217,7 @@ public final class Replanning {
                 continue;
             }
             double litres = Math.min(one.litres().litres(), Math.min(left.get(one.from()), wanted.get(one.call())));
-            if (litres > Course.A_JUG_L) {
+            if (litres > Volume.A_JUG_L) {
                 still.add(new Allocation(one.call(), one.from(), Volume.ofLitres(litres)));
                 left.merge(one.from(), -litres, Double::sum);
                 wanted.merge(one.call(), -litres, Double::sum);
@@ -281,7 +281,7 @@ public final class Replanning {
                 difference.moved(),
                 difference.told(),
                 values,
-                noticed(values.lateL() - was.lateL(), Course.A_JUG_L),
+                noticed(values.lateL() - was.lateL(), Volume.A_JUG_L),
                 noticed(values.cookH() - was.cookH(), Course.A_MOMENT_H));
     }
 

@@ -10,6 +10,9 @@ public record Volume(double litres) implements Comparable<Volume> {
     /** Nothing. */
     public static final Volume ZERO = new Volume(0);
 
+    /** A jug is not read finer than this, L. */
+    public static final double A_JUG_L = 0.05;
+
     private static final double L_PER_US_GAL = 3.785411784;
 
     public Volume {

@@ -18,9 +18,6 @@ public record Owed(Volume asked, Volume delivered, Volume promised, double toler
 
     public static final double MOST_TOLERANCE = 0.2;
 
-    /** A jug is not read finer than this. */
-    private static final double JUG_L = 0.05;
-
     public Owed {
         checked(tolerance);
     }
@@ -43,7 +40,7 @@ public record Owed(Volume asked, Volume delivered, Volume promised, double toler
 
     /** Handed over, but for what a jug cannot tell. */
     public boolean met() {
-        return delivered.litres() >= asked.litres() - JUG_L;
+        return delivered.litres() >= asked.litres() - Volume.A_JUG_L;
     }
 
     /** Near enough that it may be closed as met. */
@@ -52,6 +49,6 @@ public record Owed(Volume asked, Volume delivered, Volume promised, double toler
     }
 
     private double slack() {
-        return tolerance * asked.litres() + JUG_L;
+        return tolerance * asked.litres() + Volume.A_JUG_L;
     }
 }

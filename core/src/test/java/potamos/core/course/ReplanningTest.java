@@ -378,7 +378,7 @@ class ReplanningTest {
     private static void saysHowMuchMore(Course before, Replanning.WayOut way) {
         double late = way.values().lateL() - before.values().lateL();
         double hours = way.values().cookH() - before.values().cookH();
-        assertThat(way.moreLateL()).isEqualTo(Math.abs(late) < Course.A_JUG_L ? 0 : late);
+        assertThat(way.moreLateL()).isEqualTo(Math.abs(late) < Volume.A_JUG_L ? 0 : late);
         assertThat(way.moreCookH()).isEqualTo(Math.abs(hours) < Course.A_MOMENT_H ? 0 : hours);
     }
 
