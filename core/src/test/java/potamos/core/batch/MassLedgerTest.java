@@ -3,9 +3,9 @@ package potamos.core.batch;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.Collection;
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
 import potamos.core.batch.MassLedger.Cause;
 import potamos.core.batch.MassLedger.Entry;
@@ -26,13 +26,16 @@ class MassLedgerTest {
                 .sum();
     }
 
-    private static <E> Stream<E> logged(Worker worker, Class<E> kind) {
-        return worker.events.stream().filter(kind::isInstance).map(kind::cast);
+    private static <E> double logged(Worker worker, Class<E> kind, Function<E, Volume> of) {
+        return worker.events.stream()
+                .filter(kind::isInstance)
+                .mapToDouble(event -> of.apply(kind.cast(event)).litres())
+                .sum();
     }
 
-    private static double kg(Worker worker, Collection<Part.Kind> kinds) {
+    private static double kg(Worker worker, Predicate<Part.Kind> which) {
         return worker.plan.charge().measures().stream()
-                .filter(measure -> kinds.contains(measure.part().kind()))
+                .filter(measure -> which.test(measure.part().kind()))
                 .mapToDouble(measure -> measure.mass().kg())
                 .sum();
     }
@@ -51,21 +54,11 @@ class MassLedgerTest {
         MassLedger ledger = MassLedger.of(worker.plan, worker.state()).orElseThrow();
 
         double raw = worker.state().weighed().get(BatchEvent.BED).kg();
-        double water = logged(worker, PotEvent.Filled.class)
-                .mapToDouble(filled -> filled.water().litres())
-                .sum();
-        double toppedUp = logged(worker, PotEvent.ToppedUp.class)
-                .mapToDouble(water1 -> water1.water().litres())
-                .sum();
-        double skimmed = logged(worker, PotEvent.Skimmed.class)
-                .mapToDouble(scum -> scum.liquor().litres())
-                .sum();
-        double out = logged(worker, FinishEvent.Strained.class)
-                .mapToDouble(strained -> strained.out().litres())
-                .sum();
-        double lifted = logged(worker, FinishEvent.Degreased.class)
-                .mapToDouble(fat -> fat.fat().litres())
-                .sum();
+        double water = logged(worker, PotEvent.Filled.class, PotEvent.Filled::water);
+        double toppedUp = logged(worker, PotEvent.ToppedUp.class, PotEvent.ToppedUp::water);
+        double skimmed = logged(worker, PotEvent.Skimmed.class, PotEvent.Skimmed::liquor);
+        double out = logged(worker, FinishEvent.Strained.class, FinishEvent.Strained::out);
+        double lifted = logged(worker, FinishEvent.Degreased.class, FinishEvent.Degreased::fat);
         assertThat(List.of(toppedUp, skimmed, lifted)).allMatch(litres -> litres > 0);
         double keeps = worker.plan.charge().formula().keepsMass();
         assertThat(keeps).isBetween(0.7, 0.95);
@@ -74,10 +67,7 @@ class MassLedgerTest {
         assertThat(of(ledger, Cause.PICKED_OUT)).isEqualTo(0.4);
         assertThat(of(ledger, Cause.SPILT)).isCloseTo(0.7, within(1e-9));
         assertThat(of(ledger, Cause.SKIMMED)).isCloseTo(skimmed, within(1e-9));
-        double parts = worker.plan.charge().measures().stream()
-                .filter(measure -> measure.part().kind() != Part.Kind.WINE)
-                .mapToDouble(measure -> measure.mass().kg())
-                .sum();
+        double parts = kg(worker, kind -> kind != Part.Kind.WINE);
         assertThat(of(ledger, Cause.PARTS)).isCloseTo(parts, within(1e-9));
         double wine = worker.plan.charge().run().poured().litres();
         assertThat(wine).as("what it is deglazed with").isPositive();
@@ -107,7 +97,7 @@ class MassLedgerTest {
         Worker worker = new Worker(Book.of("court-bouillon"), 10).until(Stage.ON_SHELF);
         MassLedger ledger = MassLedger.of(worker.plan, worker.state()).orElseThrow();
         double out = worker.state().strained().orElseThrow().litres();
-        double salt = kg(worker, List.of(Part.Kind.SEASONING));
+        double salt = kg(worker, kind -> kind == Part.Kind.SEASONING);
         assertThat(salt).isGreaterThan(0.05);
         assertThat(worker.state().expected().gelatinGPerL()).isZero();
         assertThat(of(ledger, Cause.STOCK)).isCloseTo(out + salt, within(1e-9));

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -38,6 +39,39 @@ class BecauseTest {
 
     private static Allocation gives(Draft draft, Call call) {
         return new Allocation(call.id(), draft.id(), call.litres());
+    }
+
+    private static Course laid(Equipment kitchen, Call... calls) {
+        return Constructive.lay(Course.open(kitchen, NOW, NOW.plus(Duration.ofDays(7)), List.of(calls), List.of()))
+                .course();
+    }
+
+    @Test
+    void whyABatchIsWhereItIsNamesItsCallWhatIsInItsWayAndAnotherVessel() {
+        Call wanted = call("a", 6, Duration.ofHours(30));
+        Course laid = laid(Weeks.equipment(4, Unattended.ALLOWED, Weeks.longDays(1)), wanted);
+        Because alone = Because.of(laid, laid.drafts().get(0).id());
+        assertThat(alone.first()).contains(wanted);
+        assertThat(alone.spare()).isGreaterThanOrEqualTo(Duration.ofMinutes(60));
+        assertThat(alone.instead().orElseThrow().vessel())
+                .isNotEqualTo(laid.drafts().get(0).charge().run().vessel().name());
+        assertThat(alone.instead().orElseThrow().more()).isZero();
+        Equipment onePot = Weeks.equipment(1, Unattended.ALLOWED, ALWAYS);
+        Call next = call("b", 6, Duration.ofHours(24 * 5 + 6));
+        Course both = laid(onePot, wanted, next);
+        Draft first =
+                both.drafts().stream().min(Comparator.comparing(Draft::start)).orElseThrow();
+        Draft after = Draft.pinned(
+                both.with(List.of(first), List.of()),
+                WHITE,
+                Volume.ofLitres(6),
+                new Draft.Spot(first.vessel(), first.burner(), Weeks.vesselFree(first)),
+                "after");
+        Course close = both.with(List.of(first, after), both.allocations());
+        Because behind = Because.of(close, "after");
+        assertThat(behind.earlier().orElseThrow().what()).isEqualTo(Obstacle.VESSEL);
+        assertThat(behind.earlier().orElseThrow().batch()).contains(first.id());
+        assertThat(behind.instead()).isEmpty();
     }
 
     /** It serves two: the sooner of them tells how much time there is. */
@@ -81,7 +115,7 @@ class BecauseTest {
         Course open = asked(Weeks.equipment(2, Unattended.ALLOWED, ALWAYS));
         Draft before = pinned(open, 4, "pot 0", Duration.ofHours(2), "before");
         Draft elsewhere = pinned(open.with(List.of(before), List.of()), 4, "pot 1", Duration.ofHours(2), "elsewhere");
-        Duration takes = Duration.between(before.start(), free(before));
+        Duration takes = Duration.between(before.start(), Weeks.vesselFree(before));
         Draft mine = pinned(open, 4, "pot 0", Duration.ofHours(2).plus(takes), "mine");
         Course two = open.with(List.of(elsewhere, before, mine), List.of());
         assertThat(two.check()).isEmpty();
@@ -94,15 +128,6 @@ class BecauseTest {
         Because first = Because.of(two, "before");
         assertThat(first.later().orElseThrow().batch()).hasValue("mine");
         assertThat(first.earlier()).isEmpty();
-    }
-
-    /** When another may begin that has the pot next: as long before as a batch is under way before it takes its pot. */
-    private static Instant free(Draft draft) {
-        Use pot = draft.uses().stream()
-                .filter(use -> use.kind() == Use.Kind.VESSEL)
-                .findFirst()
-                .orElseThrow();
-        return pot.to().minus(Duration.between(draft.start(), pot.from()));
     }
 
     /** Nobody is there at night: what is no thing has no name and no owner. */
@@ -142,7 +167,7 @@ class BecauseTest {
         Duration begins = Duration.ofMinutes(20);
         for (int i = 0; i < 4; i++) {
             Draft taken = pinned(open.with(List.of(inTime), List.of()), 8, "pot 1", begins, "taken " + i);
-            begins = begins.plus(Duration.between(taken.start(), free(taken)));
+            begins = begins.plus(Duration.between(taken.start(), Weeks.vesselFree(taken)));
             all.add(taken);
         }
         all.add(inTime);

@@ -6,7 +6,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -368,43 +367,5 @@ class ConstructiveTest {
                 Volume.ofLitres(6),
                 new Draft.Spot(draft.vessel(), draft.burner(), start),
                 "held");
-    }
-
-    @Test
-    void whyABatchIsWhereItIsNamesItsCallWhatIsInItsWayAndAnotherVessel() {
-        Call wanted = call("a", Book.whiteChicken(), 6, Duration.ofHours(30));
-        Course laid = lay(kitchen(), List.of(wanted)).course();
-        Because alone = Because.of(laid, laid.drafts().get(0).id());
-        assertThat(alone.first()).contains(wanted);
-        assertThat(alone.spare()).isGreaterThanOrEqualTo(Duration.ofMinutes(60));
-        assertThat(alone.instead().orElseThrow().vessel())
-                .isNotEqualTo(laid.drafts().get(0).charge().run().vessel().name());
-        assertThat(alone.instead().orElseThrow().more()).isZero();
-        Equipment onePot = Weeks.equipment(
-                1, Unattended.ALLOWED, Rota.daily(ZoneOffset.UTC, LocalTime.MIDNIGHT, LocalTime.MIDNIGHT));
-        Call next = call("b", Book.whiteChicken(), 6, Duration.ofHours(24 * 5 + 6));
-        Course both = lay(onePot, List.of(wanted, next)).course();
-        Draft first =
-                both.drafts().stream().min(Comparator.comparing(Draft::start)).orElseThrow();
-        Draft after = Draft.pinned(
-                both.with(List.of(first), List.of()),
-                Book.whiteChicken(),
-                Volume.ofLitres(6),
-                new Draft.Spot(first.vessel(), first.burner(), vesselFree(first)),
-                "after");
-        Course close = both.with(List.of(first, after), both.allocations());
-        Because behind = Because.of(close, "after");
-        assertThat(behind.earlier().orElseThrow().what()).isEqualTo(Obstacle.VESSEL);
-        assertThat(behind.earlier().orElseThrow().batch()).contains(first.id());
-        assertThat(behind.instead()).isEmpty();
-    }
-
-    /** From when on another may be started so that the pot is clean when it is wanted. */
-    private static Instant vesselFree(Draft first) {
-        Use mine = first.uses().stream()
-                .filter(use -> use.kind() == Use.Kind.VESSEL)
-                .findFirst()
-                .orElseThrow();
-        return mine.to().minus(Duration.between(first.start(), mine.from()));
     }
 }

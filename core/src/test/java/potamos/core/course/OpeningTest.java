@@ -33,15 +33,8 @@ class OpeningTest {
                 new Timeline.Part(Stage.SIMMER, Duration.ofMinutes(300)),
                 new Timeline.Part(Stage.STRAIN, Duration.ofMinutes(30)),
                 new Timeline.Part(Stage.COOL, Duration.ofHours(2)));
-        Course begun = new Course(
-                kitchen,
-                NOW,
-                NOW.plus(Duration.ofDays(10)),
-                List.of(),
-                List.of(),
-                Busy.of(List.of(taken)),
-                List.of(),
-                List.of());
+        Course begun =
+                Weeks.taken(Course.open(kitchen, NOW, NOW.plus(Duration.ofDays(10)), List.of(), List.of()), taken);
         return new Opening(charge, eight, Optional.of("burner 0"), Optional.empty(), begun);
     }
 

@@ -19,15 +19,8 @@ class PuzzleThingsTest {
     private final Equipment kitchen = Weeks.equipment(4, Unattended.ALLOWED, Weeks.longDays(2));
 
     private PuzzleThings things(Use... standing) {
-        return new PuzzleThings(new Course(
-                kitchen,
-                NOW,
-                NOW.plus(Duration.ofDays(2)),
-                List.of(),
-                List.of(),
-                Busy.of(List.of(standing)),
-                List.of(),
-                List.of()));
+        return new PuzzleThings(
+                Weeks.taken(Course.open(kitchen, NOW, NOW.plus(Duration.ofDays(2)), List.of(), List.of()), standing));
     }
 
     private static Use use(Use.Kind kind, String name, int from, int to, int amount, Optional<Temperature> heat) {

@@ -207,8 +207,7 @@ class ReshapingTest {
     @Test
     void theWholeHasTheRoomOfBoth() {
         Equipment one = Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(2));
-        Course empty = Constructive.lay(Course.open(one, NOW, NOW.plus(Duration.ofDays(2)), List.of(), List.of()))
-                .course();
+        Course empty = Course.open(one, NOW, NOW.plus(Duration.ofDays(2)), List.of(), List.of());
         Draft first = pinned(empty, Book.whiteChicken(), 3, "pot 0", Duration.ofHours(2), "first");
         Draft second = pinned(empty, Book.whiteChicken(), 3, "pot 0", Duration.ofHours(9), "second");
         Course course = empty.with(List.of(first, second), List.of());
@@ -250,8 +249,7 @@ class ReshapingTest {
     @Test
     void whatIsLateWaitsForItsPot() {
         Equipment one = Weeks.equipment(1, Unattended.ALLOWED, Weeks.longDays(2));
-        Course empty = Constructive.lay(Course.open(one, NOW, NOW.plus(Duration.ofDays(2)), List.of(), List.of()))
-                .course();
+        Course empty = Course.open(one, NOW, NOW.plus(Duration.ofDays(2)), List.of(), List.of());
         Draft first = pinned(empty, Book.whiteChicken(), 3, "pot 0", Duration.ofHours(1), "first");
         Course course = empty.with(List.of(first), List.of());
         Draft brought = Reshaping.bringIn(course, call("soon", Book.whiteChicken(), 4, Duration.ofHours(2)), "mine");

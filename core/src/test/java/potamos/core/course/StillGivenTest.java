@@ -7,7 +7,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import potamos.core.charge.Needs;
 import potamos.core.formula.Book;
@@ -82,20 +81,9 @@ class StillGivenTest {
         assertThat(before.drafts()).isNotEmpty();
         assertThat(had(before, "sauce")).isCloseTo(6, within(0.1));
         Call four = call("sauce", 4, 30);
-        Use out = Stream.of(before.drafts().get(0))
-                .map(draft -> new Use(Use.Kind.VESSEL, draft.vessel(), NOW, draft.ready(), 1))
-                .findFirst()
-                .orElseThrow();
-        Course asked = open(List.of(lot(3)), four, other);
-        Course after = new Course(
-                asked.equipment(),
-                asked.now(),
-                asked.until(),
-                asked.calls(),
-                asked.lots(),
-                Busy.of(List.of(out)),
-                List.of(),
-                List.of());
+        Draft first = before.drafts().get(0);
+        Use out = new Use(Use.Kind.VESSEL, first.vessel(), NOW, first.ready(), 1);
+        Course after = Weeks.taken(open(List.of(lot(3)), four, other), out);
         List<Replanning.WayOut> ways = Replanning.of(before, after, Set.of());
         assertThat(ways).isNotEmpty().allSatisfy(way -> {
             assertThat(had(way.course(), "sauce")).isCloseTo(4, within(0.1));

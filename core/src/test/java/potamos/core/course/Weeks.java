@@ -72,6 +72,28 @@ public final class Weeks {
                         EnumSet.allOf(DayOfWeek.class), LocalTime.of(6, 0), LocalTime.of(23, 0), cooks)));
     }
 
+    /** The same with nothing laid, and so much of its kitchen taken by what is under way. */
+    static Course taken(Course course, Use... taken) {
+        return new Course(
+                course.equipment(),
+                course.now(),
+                course.until(),
+                course.calls(),
+                course.lots(),
+                Busy.of(List.of(taken)),
+                List.of(),
+                List.of());
+    }
+
+    /** When another may be started that has a batch's vessel next, so that it is clean when it is wanted. */
+    static Instant vesselFree(Draft draft) {
+        Use vessel = draft.uses().stream()
+                .filter(use -> use.kind() == Use.Kind.VESSEL)
+                .findFirst()
+                .orElseThrow();
+        return vessel.to().minus(Duration.between(draft.start(), vessel.from()));
+    }
+
     /** As much as a call wants, made the day before. */
     public static Lot lotFor(Call call) {
         return lot("for " + call.id(), call.formula(), call.litres(), 2);
