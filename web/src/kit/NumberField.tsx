@@ -62,7 +62,7 @@ export function NumberField({
             inputMode="decimal"
             autoComplete="off"
             autoFocus={autoFocus}
-            className="text-24 w-full min-w-0 bg-transparent py-2 text-right outline-offset-4"
+            className="text-24 w-full min-w-0 bg-transparent py-2 text-right outline-offset-0"
             value={text}
             aria-invalid={wrong !== undefined}
             aria-describedby={wrong ? `${id}-problem` : undefined}
@@ -74,7 +74,7 @@ export function NumberField({
               onValue(parsed === undefined ? undefined : scale.from(parsed))
             }}
           />
-          <span className="text-18 text-quiet pl-1 whitespace-nowrap">{scale.unit}</span>
+          <span className="text-18 text-quiet pl-2 whitespace-nowrap">{scale.unit}</span>
         </div>
         <button
           type="button"
