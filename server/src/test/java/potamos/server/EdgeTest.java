@@ -208,6 +208,13 @@ class EdgeTest {
                         .join();
                 assertThat(answer.statusCode()).as(path).isEqualTo(200);
             }
+            // Alive, and of no use to anybody: who watches is told so.
+            assertThat(Visitor.plain()
+                            .getLater("/actuator/health/readiness")
+                            .orTimeout(8, TimeUnit.SECONDS)
+                            .join()
+                            .statusCode())
+                    .isEqualTo(503);
             assertThat(polls)
                     .allSatisfy(poll -> assertThat(((java.net.http.HttpResponse<?>)
                                             poll.orTimeout(20, TimeUnit.SECONDS).join())

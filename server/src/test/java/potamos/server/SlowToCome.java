@@ -23,7 +23,7 @@ final class SlowToCome {
         }
         HttpServer server = HttpServer.create(
                 new InetSocketAddress("127.0.0.1", Integer.parseInt(System.getenv("POTAMOS_PORT"))), 0);
-        server.createContext("/actuator/health", exchange -> {
+        server.createContext("/", exchange -> {
             exchange.sendResponseHeaders(200, -1);
             exchange.close();
         });

@@ -21,8 +21,8 @@ import org.junit.jupiter.api.Test;
 
 /** What runs a kitchen, with an application that is slow to come up. */
 class WatchdogTest {
-    private static final int CHECKS_TO_HANG = 2;
-    private static final int START_S = 3 * CHECKS_TO_HANG;
+    private static final int HANGS_AFTER_S = 2;
+    private static final int START_S = 3 * HANGS_AFTER_S;
     private static final Duration LONGEST = Duration.ofMinutes(2);
 
     private Path home;
@@ -46,7 +46,7 @@ class WatchdogTest {
                 SlowToCome.class.getName(),
                 home.resolve("started").toString(),
                 Integer.toString(START_S)));
-        command.environment().put("POTAMOS_CHECKS_TO_HANG", Integer.toString(CHECKS_TO_HANG));
+        command.environment().put("POTAMOS_HANGS_AFTER_S", Integer.toString(HANGS_AFTER_S));
         watchdog = command.inheritIO().start();
         until(() -> Files.exists(home.resolve("ready")));
     }
