@@ -4,6 +4,7 @@ import { CardSheet, TasteSheet } from './CardSheet'
 import { FigureSheet } from './FigureSheet'
 import { JudgeSheet } from './JudgeSheet'
 import { PutAwaySheet } from './PutAwaySheet'
+import { ReleaseSheet } from './ReleaseSheet'
 import { WeighInSheet } from './WeighInSheet'
 
 interface Props {
@@ -22,5 +23,6 @@ export function ActSheet({ page, kind, due, onClose }: Props) {
   if (isCard(kind)) return <CardSheet page={page} due={due} card={cards[kind]} onClose={onClose} />
   if (kind === 'weighed-in') return <WeighInSheet page={page} due={due} onClose={onClose} />
   if (kind === 'stored') return <PutAwaySheet page={page} onClose={onClose} />
+  if (kind === 'released') return <ReleaseSheet page={page} onClose={onClose} />
   return <FigureSheet page={page} kind={kind} due={due} onClose={onClose} />
 }

@@ -37,7 +37,7 @@ export function BatchCooling({ page }: { page: Page }) {
   const fromMemory = page.events.filter((e) => e.late && e.kind === 'cooling-read' && !e.withdrawn)
   const tone = ['FAILED', 'WILL_FAIL', 'NOT_SHOWN'].includes(cooling.overall)
     ? 'text-hazard'
-    : cooling.overall === 'PASSED_ON_LATE_ENTRIES'
+    : ['PASSED_ON_LATE_ENTRIES', 'PASSED_AFTER_CORRECTION'].includes(cooling.overall)
       ? 'text-amber'
       : 'text-frost'
   return (
@@ -59,7 +59,7 @@ export function BatchCooling({ page }: { page: Page }) {
         stages={cooling.stages.map((s) => ({
           fromC: s.fromC,
           toC: s.toC,
-          startMin: s.started ? minute(s.started) : undefined,
+          startMin: s.opened ? minute(s.opened) : undefined,
           deadlineMin: s.deadline ? minute(s.deadline) : undefined,
           failed: ['FAILED', 'WILL_FAIL'].includes(s.outcome),
         }))}
@@ -78,7 +78,7 @@ export function BatchCooling({ page }: { page: Page }) {
             <th className="font-normal">Stage</th>
             <th className="font-normal">Clock from</th>
             <th className="font-normal">By</th>
-            <th className="font-normal">Crossed</th>
+            <th className="font-normal">Read cold</th>
             <th className="font-normal">Verdict</th>
           </tr>
         </thead>
@@ -88,17 +88,56 @@ export function BatchCooling({ page }: { page: Page }) {
               <td className="py-1">
                 {units.celsius(s.fromC, 1)} to {units.celsius(s.toC, 1)} in {duration(s.withinMin)}
               </td>
-              <td>{s.started ? time(s.started) : '–'}</td>
+              <td>{s.opened ? time(s.opened) : '–'}</td>
               <td>{s.deadline ? time(s.deadline) : '–'}</td>
-              <td>{s.crossed ? time(s.crossed) : s.projected ? `about ${time(s.projected)}` : '–'}</td>
+              <td>{s.provenAt ? time(s.provenAt) : s.projected ? `about ${time(s.projected)}` : '–'}</td>
               <td className="py-1">
                 <b className="font-semibold">{outcomeName[s.outcome]}</b>
                 <span className="text-13 text-quiet block">{reasonWords[s.reason]}</span>
               </td>
             </tr>
           ))}
+          {cooling.begin && (
+            <tr className="border-rule border-t">
+              <td className="py-1">Cooling begun</td>
+              <td>–</td>
+              <td>{time(cooling.begin.deadline)}</td>
+              <td>{cooling.begin.began ? time(cooling.begin.began) : '–'}</td>
+              <td className="py-1">
+                <b className="font-semibold">{outcomeName[cooling.begin.outcome]}</b>
+                <span className="text-13 text-quiet block">{reasonWords[cooling.begin.reason]}</span>
+              </td>
+            </tr>
+          )}
         </tbody>
       </table>
+      {cooling.strainedAt && cooling.asks.length > 0 && (
+        <section className="border-frost mt-4 border-l-4 py-1 pl-3">
+          <h3 className="text-15 m-0 font-semibold">What proves it</h3>
+          <ul className="text-18 m-0 mt-1 grid list-none gap-1 p-0">
+            {cooling.asks.map((ask) => (
+              <li key={`${ask.proves}${ask.celsius}`}>
+                <b className="font-semibold tabular-nums">
+                  {new Date(ask.at).getTime() <= now ? 'now' : time(ask.at)}
+                </b>{' '}
+                {ask.proves === 'STILL_HOT'
+                  ? `read it at ${units.celsius(ask.celsius, 1)} or just above: its clock opens then`
+                  : `${units.celsius(ask.celsius, 1)} or less${ask.by ? ` by ${time(ask.by)}` : ''}`}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {cooling.readings.some((reading) => reading.doubtful) && (
+        <Note>
+          Hardly to be believed:{' '}
+          {cooling.readings
+            .filter((reading) => reading.doubtful)
+            .map((reading) => `${units.celsius(reading.celsius, 1)} at ${time(reading.at)}`)
+            .join(', ')}
+          . Read it again, five minutes later, in another place.
+        </Note>
+      )}
       <p className="text-15 text-quiet mt-3 mb-0">
         Planned: {intoWords(page.coolingPlan.into, units)},{' '}
         {page.coolingPlan.chiller
@@ -118,7 +157,10 @@ export function BatchCooling({ page }: { page: Page }) {
           .
         </Note>
       )}
-      {['FAILED', 'WILL_FAIL', 'NOT_SHOWN'].includes(cooling.overall) && (
+      {cooling.released && (
+        <Note>Vouched for at {time(cooling.released)}; who and why stands in the record.</Note>
+      )}
+      {!cooling.released && !['PASSED', 'ON_COURSE', 'WAITING', 'TIGHT'].includes(cooling.overall) && (
         <Note tone="hazard">
           {cooling.overall === 'WILL_FAIL' && 'Going by the readings it will not make its limit. '}
           {cooling.allowed.map((way) => wayName[way]).join('; or ')}.

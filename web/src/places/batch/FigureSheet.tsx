@@ -17,6 +17,7 @@ import { LevelField } from './LevelField'
 import { used } from '../../kit/rest'
 import { happened, WhenField } from './WhenField'
 import { WeightField } from './WeightField'
+import { DiscardInstead } from './DiscardInstead'
 import { useSend } from './useSend'
 
 const titles: Record<string, string> = {
@@ -188,34 +189,8 @@ export function FigureSheet({ page, kind, due, onClose, before }: Props) {
         >
           {busy ? 'Logging …' : doubt ? 'It stands: log it' : 'Log'}
         </Button>
-        {kind === 'reheated' && <DiscardInstead page={page} onClose={onClose} />}
+        {kind === 'reheated' && <DiscardInstead page={page} why="cooling failed" onClose={onClose} />}
       </form>
     </Sheet>
-  )
-}
-
-function DiscardInstead({ page, onClose }: { page: Page; onClose: () => void }) {
-  const units = useUnits()
-  const litres = (page.card.strainedL ?? 0) - page.discardedL
-  const { problem, send } = useSend(page.card.id, onClose)
-  const [asked, setAsked] = useState(false)
-  return (
-    <>
-      {asked ? (
-        <div className="grid grid-cols-2 gap-2">
-          <Button large onClick={() => void send(act('discarded', { litres, words: 'cooling failed' }))}>
-            Pour it away
-          </Button>
-          <Button tone="quiet" large onClick={() => setAsked(false)}>
-            Keep it
-          </Button>
-        </div>
-      ) : (
-        <Button large onClick={() => setAsked(true)}>
-          Discard all {units.litres(litres)}
-        </Button>
-      )}
-      {problem && <Note>{problem.message}.</Note>}
-    </>
   )
 }

@@ -35,6 +35,12 @@ export default function LotPlace() {
         )}
       </p>
       {it.stopped && <Note tone="hazard">Stopped: {it.stopped}. Nobody may hand it out.</Note>}
+      {it.released && (
+        <Note>
+          Cooling {outcomeName[it.verdict].toLowerCase()}. {it.released.by} vouched for it on{' '}
+          {day(it.released.at)}: {it.released.words}.
+        </Note>
+      )}
       {it.pastUseBy && (
         <Note tone="hazard">Past its use-by day. Do not hand it out; discard it with initials.</Note>
       )}

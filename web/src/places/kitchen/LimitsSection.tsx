@@ -24,6 +24,9 @@ export function LimitsSection({ limits, shipped }: { limits: Limits; shipped: Li
       `${units.celsius(s.fromC, 1)} to ${units.celsius(s.toC, 1)}`,
       `within ${duration(s.withinMin)}`,
     ]),
+    ...(limits.beginWithinMin === undefined
+      ? []
+      : [['Cooling begins within', duration(limits.beginWithinMin)] as [string, string]]),
     ['Hot hold', `${units.celsius(limits.hotHoldC, 1)} or above`],
     ['Cold store', `${units.celsius(limits.coldStoreC, 1)} or below`],
     ['Reheat once to', units.celsius(limits.reheatC, 1)],
@@ -127,6 +130,14 @@ function LimitsSheet({
           </div>
         ))}
         {save.error?.fields.stages && <Note>{save.error.fields.stages.reason}</Note>}
+        <SmallNumber
+          label="Cooling begins within"
+          shown
+          dimension="minutes"
+          value={draft.beginWithinMin}
+          onValue={(beginWithinMin) => setDraft({ ...draft, beginWithinMin })}
+          problem={save.error?.fields.beginWithinMin?.reason}
+        />
         {degrees('Hot hold', 'hotHoldC')}
         {degrees('Cold store', 'coldStoreC')}
         {degrees('Reheat to', 'reheatC')}

@@ -82,6 +82,8 @@ final class Upcasting {
                     return spread;
                 }),
                 new Step(has("cutMm", "spent", "advice"), "spread", old -> exactly(mapper, old.get("spent"))),
+                // Limits said nothing of when cooling begins.
+                new Step(has("stages", "hotHold", "reheatWithin"), "beginWithin", old -> mapper.nullNode()),
                 // Whatever was read before, a hand had read.
                 new Step(
                         old -> Set.of("temperature-read", "cooling-read")

@@ -157,11 +157,49 @@ class LateActsTest {
                     .isEqualTo(200);
         }
         assertThat(batch.page().at("/card/cooling/overall").asString()).isEqualTo("PASSED_ON_LATE_ENTRIES");
-        batch.log("stored", "\"litres\": 11, \"words\": \"Cold store\"");
-        assertThat(cook.get("/api/lots/" + batch.page().at("/lotId").asString())
-                        .at("/verdict")
-                        .asString())
-                .isEqualTo("PASSED_ON_LATE_ENTRIES");
+        String stored = "\"litres\": 11, \"words\": \"Cold store\"";
+        assertThat(batch.tryLog(UUID.randomUUID().toString(), "stored", stored).reason("act"))
+                .contains("a chef vouches for it");
+        // A cook does not answer for it alone; a chef does, with a reason.
+        String why = "\"words\": \"the chiller's own log\"";
+        assertThat(batch.tryLog(UUID.randomUUID().toString(), "released", why).status())
+                .isEqualTo(403);
+        Visitor chef = Visitor.signedIn("tomaz");
+        assertThat(chef.post(batch.path(), TestBatch.act(UUID.randomUUID().toString(), "released", ""))
+                        .status())
+                .isEqualTo(422);
+        assertThat(chef.post(batch.path(), TestBatch.act(UUID.randomUUID().toString(), "released", why))
+                        .status())
+                .isEqualTo(200);
+        batch.log("stored", stored);
+        JsonNode lot =
+                cook.get("/api/lots/" + batch.page().at("/lotId").asString()).body();
+        assertThat(lot.at("/verdict").asString()).isEqualTo("PASSED_ON_LATE_ENTRIES");
+        assertThat(lot.at("/released/by").asString()).isEqualTo("Tomaz Okafor");
+        assertThat(lot.at("/released/words").asString()).isEqualTo("the chiller's own log");
+    }
+
+    @Test
+    void aRecordThatFailedIsCorrectedByAChefAndSaysSo() {
+        TestBatch batch = TestBatch.accepted(cook, 12).strained();
+        batch.log("cooling-read", "\"celsius\": 80");
+        TestBatch.wait(130);
+        String warm = UUID.randomUUID().toString();
+        batch.tryLog(warm, "cooling-read", "\"celsius\": 60");
+        TestBatch.wait(180);
+        String warmer = UUID.randomUUID().toString();
+        assertThat(batch.tryLog(warmer, "cooling-read", "\"celsius\": 40").status())
+                .isEqualTo(200);
+        assertThat(batch.page().at("/card/cooling/overall").asString()).isEqualTo("FAILED");
+        String right = "\"corrects\": \"%s\", \"reason\": \"misread\", \"celsius\": 4".formatted(warmer);
+        assertThat(cook.post(batch.path(), TestBatch.act(UUID.randomUUID().toString(), "corrected", right))
+                        .status())
+                .isEqualTo(403);
+        Visitor chef = Visitor.signedIn("tomaz");
+        assertThat(chef.post(batch.path(), TestBatch.act(UUID.randomUUID().toString(), "corrected", right))
+                        .status())
+                .isEqualTo(200);
+        assertThat(batch.page().at("/card/cooling/overall").asString()).isNotEqualTo("PASSED");
     }
 
     @Test

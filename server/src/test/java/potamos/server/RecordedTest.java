@@ -7,6 +7,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 /** What follows from a record that another program keeps: verdicts and forecasts over HTTP. */
@@ -44,14 +45,17 @@ class RecordedTest {
     @ParameterizedTest
     @CsvSource({
         "'0:80 20:57 60:35 90:25 115:20 200:9 280:4', '', 300, passed, store",
-        "'0:80 20:57 60:35 90:25 115:20:400 200:9 280:4', '', 420, passed-on-late-entries, store",
+        "'0:80 20:57 60:35 90:25 115:20:400 200:9 280:4', '', 420, passed-on-late-entries, release",
         "'0:80 20:57 60:45 100:35 141:30', '', 150, failed, reheat",
         "'0:80 20:57 60:45 100:35 141:30', '160:70', 170, failed, discard",
         "'0:80 20:57 60:45 100:35 141:30', '160:75', 170, on-course, read-on",
-        "'0:80 20:57 60:45 100:35 141:30', '160:75 500:76', 510, not-shown, discard",
-        "'0:80 20:57 60:35', '', 150, not-shown, store-as-not-shown",
+        "'0:80 20:57 60:45 100:35 141:30', '160:75 500:76', 510, failed, discard",
+        "'0:80 20:57 60:45 100:35 141:30', '160:75:176', 180, failed, discard",
+        "'0:80 20:57 60:35', '', 150, not-shown, release",
+        "'0:80 20:57 60:35 141:15', '', 150, not-shown, release",
+        "'0:80 10:2', '', 12, on-course, read-on",
         "'0:80 20:57 60:35', '', 80, on-course, read-on",
-        "'0:80 20:57 60:54', '', 61, will-fail, cool-faster",
+        "'0:80 20:57 60:54', '', 61, on-course, cool-faster",
         "'', '', 60, on-course, read-on",
     })
     void aRecordIsJudged(String readings, String reheats, double until, String overall, String allowed) {
@@ -67,15 +71,49 @@ class RecordedTest {
         JsonNode first = answer.at("/stages/0");
         assertThat(first.path("fromC").asDouble()).isEqualTo(57);
         assertThat(first.path("withinMin").asDouble()).isEqualTo(120);
-        assertThat(first.path("clockFromMin").asDouble()).isCloseTo(20, within(1e-6));
-        assertThat(first.path("crossedAtMin").asDouble()).isBetween(105.0, 115.0);
-        assertThat(first.path("reason").asString()).isEqualTo("down-in-time");
-        assertThat(answer.at("/stages/1/crossedAtMin").asDouble()).isBetween(250.0, 280.0);
+        assertThat(first.path("opened").asDouble()).isEqualTo(20);
+        assertThat(first.path("deadline").asDouble()).isEqualTo(140);
+        assertThat(first.path("provenBy").asInt()).isEqualTo(4);
+        assertThat(first.path("crossedAtMin").asDouble()).isEqualTo(115);
+        assertThat(first.path("why").asString()).isEqualTo("read-cold-in-time");
+        assertThat(answer.at("/stages/1/provenBy").asInt()).isEqualTo(6);
+        assertThat(answer.at("/doubtful").size()).isZero();
         // Where it is not known it is null, and not left out.
         assertThat(verdict(read("0:80 20:57 60:35"), "", 80)
-                        .at("/stages/0/crossedAtMin")
+                        .at("/stages/0/provenBy")
                         .isNull())
                 .isTrue();
+        assertThat(verdict(read("0:80 10:2 20:50"), "", 80).at("/doubtful").toString())
+                .isEqualTo("[1]");
+    }
+
+    /** Nobody can say that a probe read it: neither name is known. */
+    @ParameterizedTest
+    @ValueSource(strings = {"byProbe", "probe"})
+    void whatReadItIsNotForAnybodyToSay(String field) {
+        Visitor.Answer answer = verdict("{\"minute\": 10, \"c\": 50, \"%s\": true}".formatted(field), "", 20);
+        assertThat(answer.status()).isIn(400, 422);
+        assertThat(answer.body().toString()).contains(field);
+    }
+
+    @Test
+    void whatItStandsInSaysHowFastItCanFall() {
+        String body = """
+                {"profile": "uk-cook-chill", "heatEndsAt": 0, "strainedAt": %s, "readings": [%s], "until": 100,
+                 "container": {"shape": "cylinder", "diameterCm": 24, "heightCm": 25}, "medium": {"kind": "cold-store"}}
+                """;
+        String readings = read("0:80 20:60 60:20 85:3");
+        assertThat(calc("verdict", body.formatted(20, readings)).at("/doubtful").size())
+                .isPositive();
+        // Began within half an hour of the heat, or not.
+        String bath = body.replace("cold-store", "ice-bath");
+        assertThat(calc("verdict", bath.formatted(30, readings))
+                        .at("/begin/verdict")
+                        .asString())
+                .isEqualTo("passed");
+        Visitor.Answer late = calc("verdict", bath.formatted(31, readings));
+        assertThat(late.at("/begin/verdict").asString()).isEqualTo("failed");
+        assertThat(late.at("/verdict").asString()).isEqualTo("failed");
     }
 
     @Test

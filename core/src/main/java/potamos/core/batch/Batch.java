@@ -55,7 +55,7 @@ public final class Batch {
         List<Fact> was = believed(events);
         InThePot with = InThePot.of(accepted, was);
         Plan plan = Weighing.standing(accepted, with);
-        BatchState before = Replay.over(plan, Luck.BOOK, was).stateAt(now);
+        BatchState before = Replay.over(plan, Luck.BOOK, was, events).stateAt(now);
         List<Fact> since = since(was, next);
         try {
             Guards.check(plan, events, before, next, now);
@@ -70,7 +70,7 @@ public final class Batch {
         // To solve a charge takes as long as all the rest: few entries are of something that is weighed.
         InThePot withIt = InThePot.of(accepted, is);
         Plan stands = withIt.equals(with) ? plan : Weighing.standing(accepted, withIt);
-        BatchState after = Replay.over(stands, Luck.BOOK, is).stateAt(now);
+        BatchState after = Replay.over(stands, Luck.BOOK, is, all).stateAt(now);
         Guards.checkAfter(after);
         return new Accepted(after, since.isEmpty() ? Optional.empty() : Optional.of(before));
     }

@@ -2,6 +2,7 @@ package potamos.core.batch;
 
 import java.time.Duration;
 import java.time.Instant;
+import potamos.core.cooling.Reading;
 import potamos.core.formula.Brought;
 
 /** An entry of a batch's record. Entries are only ever added; a mistake is mended by another entry that names it. */
@@ -22,7 +23,7 @@ public sealed interface BatchEvent permits Fact, Amendment {
      */
     record Stamp(String id, Instant at, String by, Instant entered) {
         /** Told so long afterwards, it is from memory. */
-        public static final Duration LATE = Duration.ofMinutes(15);
+        public static final Duration LATE = Reading.LATE;
 
         public Stamp {
             entered = entered.isBefore(at) ? at : entered;

@@ -225,6 +225,7 @@ public record BatchState(
      * @param verdict    against the plan's limits; empty before straining
      * @param allowed    what may be done now, the better way first
      * @param reheats    so far, those that started no clock counted in
+     * @param released   when somebody vouched for it as it stands
      */
     public record Cooling(
             Optional<Instant> strainedAt,
@@ -233,14 +234,32 @@ public record BatchState(
             Optional<Projection> projection,
             Optional<CoolingVerdict> verdict,
             List<CoolingVerdict.Way> allowed,
-            int reheats) {
+            int reheats,
+            Optional<Instant> released) {
         /** Before anything is strained. */
         static final Cooling AHEAD = new Cooling(
-                Optional.empty(), Optional.empty(), List.of(), Optional.empty(), Optional.empty(), List.of(), 0);
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                0,
+                Optional.empty());
 
         public Cooling {
             allowed = List.copyOf(allowed);
             readings = List.copyOf(readings);
+        }
+
+        /** How it stands; nothing is shown of what nobody has read. */
+        public CoolingVerdict.Outcome outcome() {
+            return verdict.map(CoolingVerdict::overall).orElse(CoolingVerdict.Outcome.WAITING);
+        }
+
+        /** Whether it is cold by what was read in time, or somebody has vouched for it. */
+        public boolean mayBePutAway() {
+            return outcome() == CoolingVerdict.Outcome.PASSED || outcome().wantsRelease() && released.isPresent();
         }
     }
 

@@ -88,10 +88,22 @@ record Before(Plan plan, BatchState state) {
     }
 
     boolean coolingFailed() {
-        return state.cooling()
-                .verdict()
-                .map(verdict -> verdict.overall() == CoolingVerdict.Outcome.FAILED)
-                .orElse(false);
+        return state.cooling().outcome() == CoolingVerdict.Outcome.FAILED;
+    }
+
+    boolean wantsRelease() {
+        return state.cooling().outcome().wantsRelease();
+    }
+
+    /** What goes out cold, onto the shelf or to a station, is proven or vouched for. */
+    void proven() {
+        notFailed();
+        require(
+                !wantsRelease() || state.cooling().released().isPresent(),
+                "the readings do not prove that it cooled in time: a chef vouches for it with a reason, or it is discarded");
+        require(
+                state.cooling().mayBePutAway(),
+                "the readings do not prove yet that it is cold: read it again, five minutes after the last one, in another place");
     }
 
     double brimful() {
@@ -163,6 +175,10 @@ record Before(Plan plan, BatchState state) {
                     "neither hot nor cold: it is handed over at %.0f °C or more, or at %.0f °C or less"
                             .formatted(hot, cold));
         }
+    }
+
+    boolean cold(Temperature read) {
+        return read.compareTo(plan.limits().coldStore()) <= 0;
     }
 
     /** What is poured to something else is thawed, in cubes or not. */

@@ -9,7 +9,8 @@ import potamos.core.quantity.Temperature;
 /** How the stock cools. */
 public sealed interface ColdEvent extends Fact {
 
-    List<EventKind<? extends ColdEvent>> KINDS = List.of(CoolingBegan.KIND, CoolingRead.KIND, Reheated.KIND);
+    List<EventKind<? extends ColdEvent>> KINDS =
+            List.of(CoolingBegan.KIND, CoolingRead.KIND, Reheated.KIND, Released.KIND);
 
     /** Cooling set up as planned. */
     record CoolingBegan(Stamp stamp) implements ColdEvent {
@@ -20,7 +21,7 @@ public sealed interface ColdEvent extends Fact {
                     is.outKnown();
                     is.once(is.state().cooling().began(), "cooling is already logged");
                 })
-                .then(Replay::coolingBegan);
+                .then(Replay::remembered);
 
         @Override
         public EventKind<CoolingBegan> kind() {
@@ -28,7 +29,7 @@ public sealed interface ColdEvent extends Fact {
         }
     }
 
-    /** The stock's temperature while it cools; {@code byProbe} when a hand has taken over what the probe in it says. */
+    /** The stock's temperature while it cools; {@code byProbe} when a hand says that it has taken over what a probe shows. */
     record CoolingRead(Stamp stamp, Temperature temperature, boolean byProbe) implements ColdEvent {
         static final Figure<Temperature> TEMPERATURE = Figure.celsius("celsius", -30, 105);
         static final Figure<Boolean> BY_PROBE = Figure.yes("byProbe");
@@ -52,6 +53,37 @@ public sealed interface ColdEvent extends Fact {
 
         @Override
         public EventKind<CoolingRead> kind() {
+            return KIND;
+        }
+    }
+
+    /** Somebody who may vouches for a cooling that is not simply passed, and says why. */
+    record Released(Stamp stamp, String words) implements ColdEvent {
+        static final Figure<String> WORDS = Figure.words();
+
+        public static final EventKind<Released> KIND = EventKind.named("released", Released.class)
+                .trusts(EventKind.Trust.VOUCHING)
+                .withdrawnOnly()
+                .with(WORDS, Released::words)
+                .made((stamp, f) -> new Released(stamp, f.get(WORDS)))
+                .when((is, e) -> {
+                    is.strainedFirst();
+                    is.require(
+                            is.wantsRelease(),
+                            "only a cooling that is not proven, or passed on late entries or after a correction, is vouched for");
+                    is.once(is.state().cooling().released(), "somebody has vouched for it already");
+                })
+                .then(Replay::remembered);
+
+        public Released {
+            if (words.isBlank()) {
+                throw Refusal.of(WORDS.name(), "say why it may be used");
+            }
+            WORDS.check(words);
+        }
+
+        @Override
+        public EventKind<Released> kind() {
             return KIND;
         }
     }

@@ -90,6 +90,7 @@ public record DueAct(Kind kind, int step, Instant due, Instant late, double amou
         BEGIN_COOLING(6),
         READ_COOLING(0, Way.ASKS, Way.MEASURES),
         RESCUE(6, Way.ASKS),
+        RELEASE(0, Way.ASKS),
         STORE(10, Way.ASKS);
 
         private final int handsMin;

@@ -20,11 +20,8 @@ public final class DueActs {
     /** The set fat is off before the stock goes on the shelf. */
     private static final Duration LIFTING_FAT = Duration.ofMinutes(10);
 
-    private static final Duration COOLING_EVERY = Duration.ofMinutes(20);
-    private static final Duration COLD_EVERY = Duration.ofMinutes(45);
+    private static final Duration COOLING_EVERY = Duration.ofMinutes(60);
     private static final Duration SOON = Duration.ofMinutes(10);
-
-    private static final double WARM_C = 21;
 
     /** A probe hangs in one place of a pot that is not stirred; further off than this one of the two is wrong. */
     private static final double CONTRADICTS_K = 6;
@@ -129,13 +126,32 @@ public final class DueActs {
             case STRAIN -> strain(Cost.SAFETY);
             case REDUCE -> reduce();
             case COOL -> cool();
-            case STORE -> {
-                boolean fat = degrease(true);
-                Instant put = fat ? state.since().plus(LIFTING_FAT) : state.since();
-                add(Kind.STORE, put, SOON, Cost.SAFETY, usual.store());
-            }
+            case STORE -> putAway();
             default -> {}
         }
+    }
+
+    /** What is not proven to have cooled in time is not put away by whoever stands there. */
+    private void putAway() {
+        BatchState.Cooling cooling = state.cooling();
+        switch (cooling.outcome()) {
+            case FAILED -> add(Kind.RESCUE, now, Duration.ZERO, Cost.SAFETY, usual.reheat());
+            case NOT_SHOWN, PASSED_ON_LATE_ENTRIES, PASSED_AFTER_CORRECTION -> {
+                if (cooling.released().isEmpty()) {
+                    add(Kind.RELEASE, state.since(), SOON, Cost.SAFETY, Proposal.of(ColdEvent.Released.KIND));
+                } else {
+                    store();
+                }
+            }
+            case PASSED -> store();
+            default -> readCooling();
+        }
+    }
+
+    private void store() {
+        boolean fat = degrease(true);
+        Instant put = fat ? state.since().plus(LIFTING_FAT) : state.since();
+        add(Kind.STORE, put, SOON, Cost.SAFETY, usual.store());
     }
 
     /** A batch that has no bed to weigh begins with what comes next, at its planned time. */
@@ -197,42 +213,31 @@ public final class DueActs {
             double litres = usual.litresLeft().litres();
             acts.add(DueAct.of(Kind.BEGIN_COOLING, litres, state.since(), SOON, Cost.SAFETY, List.of(begin)));
         }
-        CoolingVerdict.Outcome outcome =
-                state.cooling().verdict().map(CoolingVerdict::overall).orElse(CoolingVerdict.Outcome.WAITING);
-        if (outcome == CoolingVerdict.Outcome.FAILED || outcome == CoolingVerdict.Outcome.WILL_FAIL) {
+        if (state.cooling().outcome().fails()) {
             add(Kind.RESCUE, now, Duration.ZERO, Cost.SAFETY, usual.reheat());
         }
+        readCooling();
+    }
+
+    /** When the next reading would prove something; between those the stock is left alone. */
+    private void readCooling() {
         var readings = state.cooling().readings();
-        Instant from = readings.isEmpty()
-                ? state.since()
-                : readings.get(readings.size() - 1).at();
-        boolean warm = readings.isEmpty()
-                || readings.get(readings.size() - 1).temperature().celsius() > WARM_C;
-        Duration wanted = readings.isEmpty() ? Duration.ZERO : warm ? COOLING_EVERY : COLD_EVERY;
-        Duration every = Stream.of(wanted, longestGap(), there(from).orElse(wanted))
-                .min(Comparator.naturalOrder())
-                .orElseThrow();
-        add(Kind.READ_COOLING, from.plus(every), SOON, Cost.SAFETY, usual.cooling());
-    }
-
-    /** How long after a reading it should be cold, by where the readings lead: then it is read, for then it can be put away. */
-    private Optional<Duration> there(Instant from) {
-        return state.cooling().verdict().stream()
-                .flatMap(verdict -> verdict.stages().stream())
-                .flatMap(stage -> stage.projected().stream())
-                .max(Comparator.naturalOrder())
-                .map(cold -> Duration.between(from, cold))
-                .map(ahead -> ahead.compareTo(SOON) < 0 ? SOON : ahead);
-    }
-
-    /** Readings further apart would not show when a stage that is still open was passed. */
-    private Duration longestGap() {
-        return state.cooling().verdict().stream()
-                .flatMap(verdict -> verdict.stages().stream())
-                .filter(stage -> stage.crossed().isEmpty())
-                .map(stage -> CoolingVerdict.longestGap(stage.stage()).minus(SOON))
-                .min(Comparator.naturalOrder())
-                .orElse(COLD_EVERY);
+        Optional<Instant> last = readings.isEmpty()
+                ? Optional.empty()
+                : Optional.of(readings.get(readings.size() - 1).at());
+        Instant proves = state.cooling().verdict().stream()
+                .flatMap(verdict -> verdict.asks().stream())
+                .map(CoolingVerdict.Ask::at)
+                .findFirst()
+                .orElse(now);
+        // A thermometer that is asked again at once says the same; and it is asked now and then, for what is foretold
+        // is not what is.
+        Instant due = last.map(at -> Stream.of(proves, at.plus(COOLING_EVERY))
+                        .min(Comparator.naturalOrder())
+                        .filter(at.plus(SOON)::isBefore)
+                        .orElse(at.plus(SOON)))
+                .orElse(state.since());
+        add(Kind.READ_COOLING, due, SOON, Cost.SAFETY, usual.cooling());
     }
 
     private Instant planned(Stage stage) {

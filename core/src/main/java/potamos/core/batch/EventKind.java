@@ -25,6 +25,8 @@ public final class EventKind<E extends Fact> {
         WORK,
         /** Says how far the stock is, or what becomes of it. */
         JUDGEMENT,
+        /** Answers for stock that the record does not. */
+        VOUCHING,
         /** Moves stock on or off the shelf. */
         HANDING_OUT,
         /** Says what became of stock at the station that has it. */

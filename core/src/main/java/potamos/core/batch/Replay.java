@@ -43,7 +43,6 @@ final class Replay {
     private final Optional<FinishPhase.Reduce> reduction;
     private final boolean reducedInThePot;
     private final boolean noBed;
-    private final List<PotEvent.TemperatureRead> potRead = new ArrayList<>();
     private int passed;
     private Volume reduced;
     private Volume degreased;
@@ -62,10 +61,10 @@ final class Replay {
 
     private static final double REST_SHARE = 0.03;
 
-    private Replay(Plan plan, Luck luck) {
+    private Replay(Plan plan, Luck luck, List<? extends BatchEvent> told) {
         this.plan = plan;
         this.pot = new PotModel(plan, luck);
-        this.cooling = new CoolingLog(plan);
+        this.cooling = CoolingLog.of(plan, told);
         this.since = plan.accepted();
         Formula formula = plan.charge().formula();
         this.chores = Chores.of(formula);
@@ -77,16 +76,21 @@ final class Replay {
 
     /** Of all that is believed to have happened, over the plan as what was weighed makes it. */
     static Replay of(Plan plan, List<? extends BatchEvent> events) {
-        return of(plan, Luck.BOOK, History.believed(events));
+        List<Fact> believed = History.believed(events);
+        return over(Weighing.standing(plan, believed), Luck.BOOK, believed, events);
     }
 
     static Replay of(Plan plan, Luck luck, List<Fact> believed) {
-        return over(Weighing.standing(plan, believed), luck, believed);
+        return over(Weighing.standing(plan, believed), luck, believed, believed);
     }
 
-    /** The same over the plan as it stands by these very facts. */
-    static Replay over(Plan standing, Luck luck, List<Fact> believed) {
-        Replay replay = new Replay(standing, luck);
+    /**
+     * The same over the plan as it stands by these very facts.
+     *
+     * @param told the entries that the facts are believed from
+     */
+    static Replay over(Plan standing, Luck luck, List<Fact> believed, List<? extends BatchEvent> told) {
+        Replay replay = new Replay(standing, luck, told);
         believed.forEach(replay::apply);
         return replay;
     }
@@ -199,7 +203,9 @@ final class Replay {
     }
 
     void temperatureRead(PotEvent.TemperatureRead e) {
-        potRead.add(e);
+        if (ended != null) {
+            cooling.read(e.temperature());
+        }
         pot.temperatureRead(e.temperature(), e.stamp().at());
     }
 
@@ -251,38 +257,21 @@ final class Replay {
         if (strained == null) {
             pot.reduce(e.left());
         } else {
-            cooling.heatEnds(e.stamp().at());
+            cooling.hot();
         }
     }
 
-    /** What stands off the heat is cooling, in the pot as well. */
     void strained(FinishEvent.Strained e) {
         strained = e;
-        if (last.containsKey(FinishEvent.Reduced.KIND) || ended == null) {
-            // Boiled down in the pot to this very moment, or told without its end.
-            cooling.heatEnds(last(FinishEvent.Reduced.KIND).orElse(e.stamp().at()));
-        } else {
-            cooling.heatEnds(ended);
-        }
-        pot.course().stream()
-                .filter(point -> !point.at().isBefore(cooling.since()))
-                .forEach(point -> cooling.reckoned(point.at(), point.celsius()));
-        potRead.stream()
-                .filter(read -> !read.stamp().at().isBefore(cooling.since()))
-                .forEach(read -> cooling.read(read.stamp(), read.temperature(), read.byProbe()));
         pot.empty();
     }
 
-    void coolingBegan(ColdEvent.CoolingBegan e) {
-        cooling.began(e.stamp().at());
-    }
-
     void coolingRead(ColdEvent.CoolingRead e) {
-        cooling.read(e.stamp(), e.temperature(), e.byProbe());
+        cooling.read(e.temperature());
     }
 
     void reheated(ColdEvent.Reheated e) {
-        cooling.reheated(e.stamp(), e.temperature());
+        cooling.read(e.temperature());
     }
 
     void stored(ShelfEvent.Stored e) {
@@ -457,7 +446,7 @@ final class Replay {
                 brix,
                 strained == null
                         ? BatchState.Cooling.AHEAD
-                        : cooling.since(strained.stamp().at(), now),
+                        : cooling.at(strained.stamp().at(), last(ColdEvent.Released.KIND), now),
                 new WhatIsLeft(leftOver, pickedOut),
                 shelf.state(),
                 added,

@@ -62,6 +62,7 @@ public sealed interface ShelfEvent extends Fact {
                     is.require(
                             is.state().stage().compareTo(Stage.STORE) >= 0,
                             "the last reading is not down to the cold limit yet");
+                    is.proven();
                     is.freezes(e.kept);
                     is.cubes(e);
                     is.atMost(LITRES.name(), e.litres, is.notYetStored(), "more than is left of this batch");
@@ -125,6 +126,9 @@ public sealed interface ShelfEvent extends Fact {
                         Refusal.unlessGiven(TEMPERATURE.name(), e.temperature.orElse(null));
                     }
                     e.temperature.ifPresent(is::hotOrCold);
+                    if (e.lot.equals(REST) && e.temperature.filter(is::cold).isPresent()) {
+                        is.proven();
+                    }
                 })
                 .then(Replay::delivered);
 

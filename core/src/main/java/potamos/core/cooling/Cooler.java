@@ -48,7 +48,7 @@ public final class Cooler {
     private static final double THERE_K = 0.05;
 
     /** Of the heat through a wall: how a bath is stirred and how a container stands in it differ from day to day. */
-    private static final double TRANSFER_SD = 0.18;
+    static final double TRANSFER_SD = 0.18;
 
     /** A bath that has warmed to this has done its work. */
     private static final double BATH_END_C = 5;

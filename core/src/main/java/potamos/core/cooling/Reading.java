@@ -1,27 +1,27 @@
 package potamos.core.cooling;
 
+import java.time.Duration;
 import java.time.Instant;
 import potamos.core.quantity.Temperature;
 
 /**
  * A temperature of the stock at a time.
  *
- * @param late whether it was entered from memory, long after it was read
- * @param by   what it rests on
+ * @param at      when it was taken
+ * @param entered when it was told; a correction tells it anew
  */
-public record Reading(Instant at, Temperature temperature, boolean late, By by) {
+public record Reading(Instant at, Temperature temperature, Instant entered) {
 
-    /** What a reading rests on. */
-    public enum By {
-        HAND,
-        /** A probe that stays in the stock: between its readings nothing is missed. */
-        PROBE,
-        /** Nobody read it: what the pot must have had. It tells when a clock starts, and proves nothing. */
-        RECKONED
-    }
+    /** Told so long afterwards, it is from memory. */
+    public static final Duration LATE = Duration.ofMinutes(15);
 
     /** A reading entered as it was read. */
     public Reading(Instant at, Temperature temperature) {
-        this(at, temperature, false, By.HAND);
+        this(at, temperature, at);
+    }
+
+    /** Whether it was entered from memory. */
+    public boolean late() {
+        return entered.isAfter(at.plus(LATE));
     }
 }

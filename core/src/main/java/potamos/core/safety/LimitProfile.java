@@ -17,6 +17,7 @@ import potamos.core.quantity.Temperature;
  * @param coldStore     stock kept cold stays at or below this
  * @param reheat        temperature of a reheat that restarts the clock
  * @param reheatWithin  how long the reheat may take
+ * @param beginWithin   cooling begins so soon after the end of the heat; empty where nothing is said of that
  * @param coldDays      most days in the cold
  * @param dayOfMaking   0 when the day of making does not count, 1 when it does
  */
@@ -29,6 +30,7 @@ public record LimitProfile(
         Temperature coldStore,
         Temperature reheat,
         Duration reheatWithin,
+        Optional<Duration> beginWithin,
         int coldDays,
         int dayOfMaking) {
 
@@ -38,6 +40,8 @@ public record LimitProfile(
     private static final int COOK_CHILL_DAYS = 5;
 
     private static final int MADE_ON_DAY_ONE = 1;
+
+    private static final Duration COOK_CHILL_BEGINS = Duration.ofMinutes(30);
 
     /** Begins the id of a profile that a kitchen has changed; its version follows. */
     private static final String OWN = "own-";
@@ -99,25 +103,31 @@ public record LimitProfile(
                 coldStore,
                 reheat,
                 reheatWithin,
+                beginWithin,
                 coldDays,
                 dayOfMaking);
     }
 
     /**
-     * A published profile as it ships today, for whoever has it as it shipped before the day of making was told apart: seven days after it, everywhere.
+     * A published profile as it ships today, for whoever has it as it shipped before: the day of making was not told apart (seven days after it,
+     * everywhere), and nothing said when cooling begins.
      *
      * @return this where it is another, or was changed
      */
     public LimitProfile asShippedToday() {
         return shipped().stream()
-                .filter(today ->
-                        today.id().equals(id) && today.withDays(MOST_DAYS, 0).saysTheSame(this))
+                .filter(today -> today.id().equals(id)
+                        && (today.withDays(MOST_DAYS, 0)
+                                        .beginningWithin(Optional.empty())
+                                        .saysTheSame(this)
+                                || today.beginningWithin(Optional.empty()).saysTheSame(this)))
                 .findFirst()
                 .orElse(this);
     }
 
     private LimitProfile withDays(int days, int made) {
-        return new LimitProfile(id, name, source, stages, hotHold, coldStore, reheat, reheatWithin, days, made);
+        return new LimitProfile(
+                id, name, source, stages, hotHold, coldStore, reheat, reheatWithin, beginWithin, days, made);
     }
 
     private boolean saysTheSame(LimitProfile other) {
@@ -126,6 +136,7 @@ public record LimitProfile(
                 && coldStore.equals(other.coldStore)
                 && reheat.equals(other.reheat)
                 && reheatWithin.equals(other.reheatWithin)
+                && beginWithin.equals(other.beginWithin)
                 && coldDays == other.coldDays
                 && dayOfMaking == other.dayOfMaking;
     }
@@ -183,16 +194,17 @@ public record LimitProfile(
                         MOST_DAYS,
                         0),
                 profile(
-                        "uk-cook-chill",
-                        "UK cook-chill practice",
-                        "Guidance on cook-chill",
-                        63,
-                        5,
-                        75,
-                        List.of(stage(70, 3, 90)),
-                        60,
-                        COOK_CHILL_DAYS,
-                        MADE_ON_DAY_ONE));
+                                "uk-cook-chill",
+                                "UK cook-chill practice",
+                                "Guidance on cook-chill",
+                                63,
+                                5,
+                                75,
+                                List.of(stage(70, 3, 90)),
+                                60,
+                                COOK_CHILL_DAYS,
+                                MADE_ON_DAY_ONE)
+                        .beginningWithin(Optional.of(COOK_CHILL_BEGINS)));
     }
 
     private static LimitProfile profile(
@@ -215,8 +227,15 @@ public record LimitProfile(
                 Temperature.ofCelsius(cold),
                 Temperature.ofCelsius(reheat),
                 Duration.ofMinutes(minutes),
+                Optional.empty(),
                 coldDays,
                 dayOfMaking);
+    }
+
+    /** The same with another time in which cooling has to begin. */
+    public LimitProfile beginningWithin(Optional<Duration> within) {
+        return new LimitProfile(
+                id, name, source, stages, hotHold, coldStore, reheat, reheatWithin, within, coldDays, dayOfMaking);
     }
 
     private static Stage stage(double from, double to, int minutes) {

@@ -82,6 +82,7 @@ class GuardTableTest {
             Map.entry("wrong-pan", Map.of("litres", 0.5, "words", "the fumet")),
             Map.entry("cooling-read", Map.of("celsius", 30.0)),
             Map.entry("reheated", Map.of("celsius", 76.0)),
+            Map.entry("released", Map.of("words", "the probe's own log shows it")),
             Map.entry("stored", Map.of("litres", 1.0)),
             Map.entry("taken-over", Map.of("slipId", "delivered790")),
             Map.entry("returned", Map.of("slipId", "delivered790", "litres", 0.5)),
@@ -186,6 +187,9 @@ class GuardTableTest {
             reheated aaaaaaaaaaaaaabbbxbbbbbb
               a strain it first
               b only a failed stage is reheated
+            released aaaaaaaaaaaaaabbbbbbbbbb
+              a strain it first
+              b only a cooling that is not proven, or passed on late entries or after a correction, is vouched for
             boiled-over aaaaaaaaaxxxaaaaaaaaaaaa
               a the pot is not on the heat
             lid-on aaaaaaaaxxxxxxaaaaaaaaaa

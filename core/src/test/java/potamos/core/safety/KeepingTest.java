@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import potamos.core.quantity.Refusal;
 import potamos.core.quantity.Temperature;
@@ -25,6 +26,7 @@ class KeepingTest {
                 us.coldStore(),
                 us.reheat(),
                 us.reheatWithin(),
+                us.beginWithin(),
                 coldDays,
                 dayOfMaking);
     }
@@ -77,6 +79,7 @@ class KeepingTest {
                 like.coldStore(),
                 like.reheat(),
                 like.reheatWithin(),
+                like.beginWithin(),
                 days,
                 made);
     }
@@ -102,6 +105,7 @@ class KeepingTest {
                         Temperature.ofCelsius(5),
                         Temperature.ofCelsius(74),
                         Duration.ofHours(2),
+                        Optional.empty(),
                         3,
                         0))
                 .isInstanceOf(Refusal.class);

@@ -34,6 +34,7 @@ class LimitProfileTest {
                 profile.coldStore(),
                 profile.reheat(),
                 profile.reheatWithin(),
+                profile.beginWithin(),
                 profile.coldDays(),
                 profile.dayOfMaking());
     }

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import potamos.core.batch.Amendment;
 import potamos.core.batch.BatchEvent;
+import potamos.core.batch.EventKind;
 import potamos.core.batch.Fact;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role.Right;
@@ -17,19 +18,28 @@ final class ActRights {
 
     private ActRights() {}
 
-    /** @throws Forbidden when this person may not do that */
-    static void require(Person person, BatchEvent event, List<Logged> logged, Instant now) {
-        if (event instanceof Amendment amendment) {
+    /**
+     * @param failed whether the cooling stands failed: then whatever turns it is answered for
+     * @throws Forbidden when this person may not do that
+     */
+    static void require(Person person, BatchEvent event, List<Logged> logged, boolean failed, Instant now) {
+        if (event instanceof Amendment && failed) {
+            person.require(Right.VOUCH);
+        } else if (event instanceof Amendment amendment) {
             person.require(ownUndo(person, amendment, logged, now) ? Right.ACT : Right.JUDGE);
-            return;
+        } else {
+            person.require(rightFor(person, ((Fact) event).kind().trust()));
         }
-        person.require(
-                switch (((Fact) event).kind().trust()) {
-                    case WORK -> Right.ACT;
-                    case JUDGEMENT -> Right.JUDGE;
-                    case HANDING_OUT -> Right.DELIVER;
-                    case TAKING_OVER -> person.stationId() == null ? Right.DELIVER : Right.ASK;
-                });
+    }
+
+    private static Right rightFor(Person person, EventKind.Trust trust) {
+        return switch (trust) {
+            case WORK -> Right.ACT;
+            case JUDGEMENT -> Right.JUDGE;
+            case VOUCHING -> Right.VOUCH;
+            case HANDING_OUT -> Right.DELIVER;
+            case TAKING_OVER -> person.stationId() == null ? Right.DELIVER : Right.ASK;
+        };
     }
 
     private static boolean ownUndo(Person person, Amendment amendment, List<Logged> logged, Instant now) {

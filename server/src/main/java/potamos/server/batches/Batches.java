@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import potamos.core.batch.Amendment;
 import potamos.core.batch.Batch;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
@@ -17,6 +18,7 @@ import potamos.core.batch.Fact;
 import potamos.core.batch.LookEvent;
 import potamos.core.batch.Plan;
 import potamos.core.batch.ShelfEvent;
+import potamos.core.cooling.CoolingVerdict;
 import potamos.core.quantity.Refusal;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
@@ -156,7 +158,9 @@ public class Batches {
                     "act", "this batch has more entries than a batch can have", 0, MOST_EVENTS, "entries");
         }
         Plan plan = histories.plan(row);
-        ActRights.require(person, told, logged, now);
+        boolean failed = told instanceof Amendment
+                && Batch.replay(plan, Logged.events(logged), now).cooling().outcome() == CoolingVerdict.Outcome.FAILED;
+        ActRights.require(person, told, logged, failed, now);
         BatchEvent event = told instanceof ChoreEvent.Took took
                 ? leftOvers.known(row.kitchenId(), took)
                 : drawings.known(row, told);

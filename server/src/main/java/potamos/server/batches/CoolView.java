@@ -7,6 +7,7 @@ import java.util.Optional;
 import potamos.core.batch.BatchState;
 import potamos.core.batch.Plan;
 import potamos.core.cooling.CoolingVerdict;
+import potamos.core.cooling.Reading;
 
 /**
  * Readings of a cooling and how they stand against the limits.
@@ -20,6 +21,9 @@ record CoolView(
         @NotNull List<ReadingView> readings,
         @NotNull CoolingVerdict.Outcome overall,
         @NotNull List<StageVerdictView> stages,
+        Optional<BeginView> begin,
+        @NotNull List<AskView> asks,
+        Optional<Instant> released,
         @NotNull List<CoolingVerdict.Way> allowed,
         @NotNull String profile,
         @NotNull String source,
@@ -29,15 +33,30 @@ record CoolView(
         Optional<Double> mediumC,
         Optional<Double> perMinute) {
 
-    record ReadingView(@NotNull Instant at, double celsius) {}
+    /** A reading; one that proves nothing until another one agrees is doubtful. */
+    record ReadingView(@NotNull Instant at, double celsius, boolean doubtful) {}
+
+    /** Whether cooling began in time after the end of the heat. */
+    record BeginView(
+            @NotNull Instant deadline,
+            Optional<Instant> began,
+            @NotNull CoolingVerdict.Outcome outcome,
+            @NotNull CoolingVerdict.Reason reason) {}
+
+    /** A reading that would prove something: of so much or less, or so much or more where it is to be hot still. */
+    record AskView(
+            @NotNull CoolingVerdict.Proves proves,
+            double celsius,
+            @NotNull Instant at,
+            Optional<Instant> by) {}
 
     record StageVerdictView(
             double fromC,
             double toC,
             long withinMin,
-            Optional<Instant> started,
+            Optional<Instant> opened,
             Optional<Instant> deadline,
-            Optional<Instant> crossed,
+            Optional<Instant> provenAt,
             Optional<Instant> projected,
             @NotNull CoolingVerdict.Outcome outcome,
             @NotNull CoolingVerdict.Reason reason) {}
@@ -49,23 +68,36 @@ record CoolView(
                 cooling.strainedAt(),
                 cooling.began(),
                 cooling.readings().stream()
-                        .map(r -> new ReadingView(r.at(), r.temperature().celsius()))
+                        .map(r -> new ReadingView(
+                                r.at(),
+                                r.temperature().celsius(),
+                                cooling.verdict()
+                                        .filter(v -> v.doubtful().contains(r))
+                                        .isPresent()))
                         .toList(),
-                cooling.verdict().map(CoolingVerdict::overall).orElse(CoolingVerdict.Outcome.WAITING),
+                cooling.outcome(),
                 cooling.verdict()
                         .map(v -> v.stages().stream()
                                 .map(s -> new StageVerdictView(
                                         s.stage().from().celsius(),
                                         s.stage().to().celsius(),
                                         s.stage().within().toMinutes(),
-                                        s.started(),
+                                        s.opened(),
                                         s.deadline(),
-                                        s.crossed(),
+                                        s.provenBy().map(Reading::at),
                                         s.projected(),
                                         s.outcome(),
                                         s.reason()))
                                 .toList())
                         .orElse(List.of()),
+                cooling.verdict()
+                        .flatMap(CoolingVerdict::begin)
+                        .map(b -> new BeginView(b.deadline(), b.began(), b.outcome(), b.reason())),
+                cooling.verdict().stream()
+                        .flatMap(v -> v.asks().stream())
+                        .map(a -> new AskView(a.proves(), a.celsius().celsius(), a.at(), a.by()))
+                        .toList(),
+                cooling.released(),
                 cooling.allowed(),
                 plan.limits().name(),
                 plan.limits().source(),

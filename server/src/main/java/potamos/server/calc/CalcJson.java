@@ -359,37 +359,54 @@ final class CalcJson {
 
     record ProfileStageIn(Double fromC, Double toC, Double withinMin) {}
 
-    record ProfileIn(List<ProfileStageIn> stages, Double reheatC, Double reheatWithinMin) {}
+    record ProfileIn(List<ProfileStageIn> stages, Double reheatC, Double reheatWithinMin, Double beginWithinMin) {}
 
     record ReadingIn(
             @NotNull @Schema(example = "30") Double minute,
             @NotNull @Schema(example = "54") Double c,
 
             @Schema(description = "The minute at which it was entered; left out, it was entered as it was read.")
-            Double enteredAt,
-
-            @Schema(description = "Whether a probe read it that stays in the stock.")
-            Boolean probe) {}
+            Double enteredAt) {}
 
     record ReheatIn(
             @NotNull @Schema(example = "150") Double minute,
-            @NotNull @Schema(example = "76") Double c) {}
+            @NotNull @Schema(example = "76") Double c,
+
+            @Schema(description = "The minute at which it was entered; left out, it was entered as it happened.")
+            Double enteredAt) {}
 
     record VerdictIn(
             @NotNull
             @Schema(
                     description = "The id of a profile that ships, or one inline: stages with fromC, toC and withinMin,"
-                            + " reheatC and reheatWithinMin.",
+                            + " reheatC, reheatWithinMin and beginWithinMin.",
                     example = "us-food-code")
             Object profile,
 
             @NotNull @Schema(description = "All minutes count from one moment of the caller's choice.", example = "0")
             Double heatEndsAt,
 
-            @Schema(example = "20", nullable = true) Double strainedAt,
+            @Schema(
+                    description =
+                            "Taken for the beginning of cooling, where the profile asks when that was and beganAt is left out.",
+                    example = "20",
+                    nullable = true)
+            Double strainedAt,
+
+            @Schema(description = "When cooling began.", nullable = true)
+            Double beganAt,
+
             @NotNull @Valid @Size(max = 2000) List<ReadingIn> readings,
             @Valid @Size(max = 20) List<ReheatIn> reheats,
             @Schema(example = "3") Double mediumC,
+
+            @Schema(
+                    description =
+                            "What it cools in, as in cooling; with its medium it says how fast the stock can fall at most.")
+            @Valid
+            ContainerIn container,
+
+            @Valid MediumIn medium,
             @NotNull @Schema(example = "400") Double until) {}
 
     /** What is not known stands there as null: other programs were told so. */
@@ -398,17 +415,46 @@ final class CalcJson {
             double fromC,
             double toC,
             double withinMin,
-            @Schema(nullable = true) Optional<Double> clockFromMin,
 
-            @Schema(nullable = true, description = "null when the readings do not show that it was")
+            @Schema(nullable = true, description = "the same as opened")
+            Optional<Double> clockFromMin,
+
+            @Schema(nullable = true, description = "the minute of the reading that shows it; null when none does")
             Optional<Double> crossedAtMin,
 
+            @Schema(nullable = true, description = "when its clock opened; null while it has not")
+            Optional<Double> opened,
+
+            @Schema(nullable = true) Optional<Double> deadline,
+
+            @Schema(nullable = true, description = "the place among the readings of the one that shows it")
+            Optional<Integer> provenBy,
+
             @NotNull String verdict,
-            @NotNull String reason) {}
+
+            @Schema(description = "the same as why") @NotNull
+            String reason,
+
+            @NotNull String why) {}
+
+    /** Whether cooling began in time after the heat. */
+    @JsonInclude(JsonInclude.Include.ALWAYS)
+    record BeginOut(
+            double deadline,
+            @Schema(nullable = true) Optional<Double> began,
+            @NotNull String verdict,
+            @NotNull String why) {}
 
     record VerdictOut(
             @NotNull String verdict,
             @NotNull List<VerdictStageOut> stages,
+
+            @Schema(description = "left out where the profile asks nothing of it, or nobody told when cooling began")
+            Optional<BeginOut> begin,
+
+            @Schema(description = "places of the readings that prove nothing until another one agrees") @NotNull
+            List<Integer> doubtful,
+
             @NotNull List<String> allowed,
             @NotNull Map<String, Object> defaults) {}
 

@@ -289,6 +289,7 @@ class CalcReader {
                     COLD_STORE,
                     celsius("profile.reheatC", reheat),
                     minutes("profile.reheatWithinMin", within),
+                    Optional.ofNullable(in.beginWithinMin()).map(min -> minutes("profile.beginWithinMin", min)),
                     COLD_DAYS,
                     0);
         } catch (JacksonException unreadable) {

@@ -14,6 +14,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -32,10 +33,13 @@ import potamos.core.charge.Pot;
 import potamos.core.cooling.Container;
 import potamos.core.cooling.Cooler;
 import potamos.core.cooling.CoolingCurve;
+import potamos.core.cooling.CoolingHistory;
 import potamos.core.cooling.CoolingPlan;
+import potamos.core.cooling.CoolingProof;
+import potamos.core.cooling.CoolingRecord;
 import potamos.core.cooling.CoolingVerdict;
+import potamos.core.cooling.FastestFall;
 import potamos.core.cooling.Medium;
-import potamos.core.cooling.Projection;
 import potamos.core.cooling.Reading;
 import potamos.core.cooling.Standing;
 import potamos.core.figure.Figures;
@@ -74,19 +78,22 @@ class RecordedEndpoint {
         LimitProfile profile = reader.limits(unlessGiven("profile", in.profile()), defaults);
         Instant heatEnds = moment("heatEndsAt", in.heatEndsAt());
         Instant until = moment("until", in.until());
-        if (in.strainedAt() != null) {
-            moment("strainedAt", in.strainedAt());
-        }
         List<Reading> readings = unlessGiven("readings", in.readings()).stream()
-                .map(RecordedEndpoint::reading)
+                .map(r -> reading("readings", r.minute(), r.c(), r.enteredAt()))
                 .toList();
         List<Reading> reheats = Optional.ofNullable(in.reheats()).orElse(List.of()).stream()
-                .map(reheat -> new Reading(moment("reheats.minute", reheat.minute()), celsius("reheats.c", reheat.c())))
+                .map(r -> reading("reheats", r.minute(), r.c(), r.enteredAt()))
                 .toList();
         double medium = Refusal.unlessWithin("mediumC", defaults.or("mediumC", in.mediumC(), MEDIUM_C), -40, 30, "°C");
-        Standing standing = Standing.of(profile, heatEnds, readings, reheats, until);
-        Optional<Projection> projection = standing.projection(medium, 0);
-        CoolingVerdict verdict = CoolingVerdict.of(profile, standing, projection, until);
+        Optional<Instant> began = Optional.ofNullable(in.beganAt())
+                .map(at -> moment("beganAt", at))
+                .or(() -> Optional.ofNullable(in.strainedAt()).map(at -> moment("strainedAt", at)));
+        // Whoever does not tell when cooling began is not judged by that.
+        CoolingProof proof = new CoolingProof(
+                began.isPresent() ? profile : profile.beginningWithin(Optional.empty()), fastestFall(in, defaults));
+        CoolingRecord record = new CoolingRecord(heatEnds, began, readings, reheats);
+        Standing standing = proof.standing(record, until);
+        CoolingVerdict verdict = proof.verdict(CoolingHistory.of(record), standing.projection(medium, 0), until);
         return new CalcJson.VerdictOut(
                 word(shown(verdict.overall())),
                 verdict.stages().stream()
@@ -94,33 +101,68 @@ class RecordedEndpoint {
                                 stage.stage().from().celsius(),
                                 stage.stage().to().celsius(),
                                 stage.stage().within().toSeconds() / 60.0,
-                                stage.started().map(RecordedEndpoint::minute),
-                                stage.crossed().map(RecordedEndpoint::minute),
+                                stage.opened().map(RecordedEndpoint::minute),
+                                stage.provenBy().map(by -> minute(by.at())),
+                                stage.opened().map(RecordedEndpoint::minute),
+                                stage.deadline().map(RecordedEndpoint::minute),
+                                stage.provenBy().map(by -> place(readings, by)),
                                 word(shown(stage.outcome())),
+                                word(stage.reason()),
                                 word(stage.reason())))
                         .toList(),
-                verdict.allowed(profile, standing, until).stream()
+                verdict.begin()
+                        .map(begin -> new CalcJson.BeginOut(
+                                minute(begin.deadline()),
+                                begin.began().map(RecordedEndpoint::minute),
+                                word(shown(begin.outcome())),
+                                word(begin.reason()))),
+                verdict.doubtful().stream()
+                        .map(reading -> place(readings, reading))
+                        .sorted()
+                        .toList(),
+                verdict.allowed(proof.profile(), standing, until).stream()
                         .map(way -> word(way))
                         .toList(),
                 defaults.taken());
     }
 
-    private static Reading reading(CalcJson.ReadingIn in) {
-        Instant at = moment("readings.minute", in.minute());
-        Instant entered = in.enteredAt() == null ? at : moment("readings.enteredAt", in.enteredAt());
-        if (entered.isBefore(at)) {
-            throw Refusal.of("readings.enteredAt", "nothing is entered before it is read");
-        }
-        boolean probe = Boolean.TRUE.equals(in.probe());
-        boolean late = !probe && new BatchEvent.Stamp("reading", at, "", entered).late();
-        return new Reading(at, celsius("readings.c", in.c()), late, probe ? Reading.By.PROBE : Reading.By.HAND);
+    private static int place(List<Reading> readings, Reading one) {
+        return IntStream.range(0, readings.size())
+                .filter(i -> readings.get(i) == one)
+                .findFirst()
+                .orElseGet(() -> readings.indexOf(one));
     }
 
-    /** Whether there is little time to spare is said on the cold side; outside it is on course. */
+    private FastestFall fastestFall(CalcJson.VerdictIn in, Defaults defaults) {
+        if (in.container() == null || in.medium() == null) {
+            return FastestFall.UNKNOWN;
+        }
+        Container container = reader.container(in.container(), 0, defaults);
+        Medium medium = reader.medium(in.medium(), container.holds().litres(), defaults);
+        return FastestFall.of(new CoolingPlan(
+                container.holds(),
+                CoolingPlan.STRAINED,
+                container,
+                1,
+                List.of(new CoolingPlan.Leg(medium, Temperature.ofCelsius(1))),
+                false));
+    }
+
+    private static Reading reading(String field, Double minute, Double c, Double enteredAt) {
+        Instant at = moment(field + ".minute", minute);
+        Instant entered = enteredAt == null ? at : moment(field + ".enteredAt", enteredAt);
+        if (entered.isBefore(at)) {
+            throw Refusal.of(field + ".enteredAt", "nothing is entered before it is read");
+        }
+        return new Reading(at, celsius(field + ".c", c), entered);
+    }
+
+    /** How much time there is to spare, and where the readings lead, is said on the cold side and in its reason; outside, what is not decided is on course. */
     private static CoolingVerdict.Outcome shown(CoolingVerdict.Outcome outcome) {
-        return outcome == CoolingVerdict.Outcome.WAITING || outcome == CoolingVerdict.Outcome.TIGHT
-                ? CoolingVerdict.Outcome.ON_COURSE
-                : outcome;
+        return switch (outcome) {
+            case WAITING, TIGHT, WILL_FAIL -> CoolingVerdict.Outcome.ON_COURSE;
+            default -> outcome;
+        };
     }
 
     @PostMapping("/forecast")

@@ -26,6 +26,7 @@ record Label(
         Kept kept,
         List<Allergen> allergens,
         boolean allergensUnknown,
+        String released,
         String address,
         String units) {
 
@@ -88,6 +89,10 @@ record Label(
                 .orElse("none of the listed allergens");
         float room = WIDTH - 3 * MARGIN - CODE;
         ink.text(true, ink.fitting(contains, 13, room), left, top - 123, contains);
+        if (!released.isEmpty()) {
+            String vouched = "Cooling not proven; released by " + released;
+            ink.text(false, ink.fitting(vouched, 9, room), left, y + MARGIN + 14, vouched);
+        }
         ink.text(false, 9, left, y + MARGIN, "Initials ____________");
         QrCode.draw(ink, address, x + WIDTH - MARGIN - CODE, y + MARGIN, CODE);
     }

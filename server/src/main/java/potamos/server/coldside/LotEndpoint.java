@@ -60,9 +60,16 @@ class LotEndpoint {
             int cubes,
             boolean thawed,
             @NotNull List<Shelf.Blend.PouredIn> blend,
+            Optional<ReleasedView> released,
             Optional<String> stopped,
             @NotNull List<DeliveryView> deliveries,
             @NotNull List<DrawnOffView> drawnOff) {}
+
+    /** Who answers for it that its record does not prove, and why. */
+    record ReleasedView(
+            @NotNull String by,
+            @NotNull Instant at,
+            @NotNull String words) {}
 
     /** Litres that went into the pot of another batch. */
     record DrawnOffView(
@@ -223,6 +230,8 @@ class LotEndpoint {
                 Optional.ofNullable(row.blend())
                         .map(blend -> json.read(blend, Shelf.Blend.class).parts())
                         .orElse(List.of()),
+                Optional.ofNullable(row.releasedBy())
+                        .map(by -> new ReleasedView(by, row.releasedAt(), row.releasedFor())),
                 Optional.ofNullable(row.stopped()),
                 deliveries.stream().map(this::view).toList(),
                 drawn.stream()

@@ -37,6 +37,9 @@ interface LotMapper {
             int cubes,
             boolean thawed,
             String blend,
+            String releasedBy,
+            Instant releasedAt,
+            String releasedFor,
             String stopped) {}
 
     record DeliveryRow(
@@ -66,8 +69,11 @@ interface LotMapper {
                    """ + Shelf.CONTENTS + """
                    , l.place, l.verdict,
                    l.kept, l.container, l.containers, l.cubes, l.thawed, l.blend,
+                   ra.name AS released_by, re.happened_at AS released_at, JSON_VALUE(re.payload, '$.words') AS released_for,
                    (SELECT IF(s.stopped, s.reason, NULL) FROM lot_stop s WHERE s.lot_id = l.id ORDER BY s.id DESC LIMIT 1) AS stopped
             FROM lot l JOIN batch b ON b.id = l.batch_id
+            LEFT JOIN batch_event re ON re.id = l.release_id
+            LEFT JOIN account ra ON ra.id = re.account_id
             """;
 
     String DELIVERIES = """
@@ -113,13 +119,14 @@ interface LotMapper {
             int containers,
             int cubes,
             boolean thawed,
-            String blend) {}
+            String blend,
+            String releaseId) {}
 
     @Insert("""
             INSERT INTO lot (id, kitchen_id, batch_id, code, litres, left_litres, made_at, use_by, contents, place, verdict, kept,
-                             container, containers, cubes, thawed, blend)
+                             container, containers, cubes, thawed, blend, release_id)
             VALUES (#{id}, #{kitchenId}, #{batchId}, #{code}, #{litres}, #{leftLitres}, #{madeAt}, #{useBy}, #{contents},
-                    #{place}, #{verdict}, #{kept}, #{container}, #{containers}, #{cubes}, #{thawed}, #{blend})
+                    #{place}, #{verdict}, #{kept}, #{container}, #{containers}, #{cubes}, #{thawed}, #{blend}, #{releaseId})
             """)
     void insertLot(NewLot lot);
 

@@ -22,6 +22,7 @@ import potamos.server.Table;
 import potamos.server.accounts.Person;
 import potamos.server.accounts.Role;
 import potamos.server.kitchen.Kitchens;
+import potamos.server.paper.PaperWords;
 import potamos.server.problems.NotFound;
 
 /** Lots on labels and as a table. */
@@ -73,6 +74,9 @@ class LotPapersEndpoint {
                     "allergens_unknown",
                     "gelatin_g_per_l",
                     "cooling",
+                    "released_by",
+                    "released_at",
+                    "released_for",
                     "stopped");
             mapper.onShelf(person.kitchenId(), today, 0, LOTS_IN_A_TABLE).forEach(row -> {
                 Contents contents = contents(row.contents());
@@ -93,6 +97,9 @@ class LotPapersEndpoint {
                         contents.unknown(),
                         contents.gelatinGPerL(),
                         Figure.word(row.verdict()),
+                        row.releasedBy(),
+                        row.releasedAt(),
+                        row.releasedFor(),
                         row.stopped());
             });
         });
@@ -145,6 +152,10 @@ class LotPapersEndpoint {
                 row.kept(),
                 List.copyOf(contents.allergens()),
                 contents.unknown(),
+                row.releasedBy() == null
+                        ? ""
+                        : row.releasedBy() + ", "
+                                + PaperWords.DAY.format(row.releasedAt().atZone(kitchen.zone())),
                 publicAddress + "/lots/" + row.id(),
                 person.units());
     }

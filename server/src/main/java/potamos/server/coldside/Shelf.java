@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import potamos.core.batch.BatchEvent;
 import potamos.core.batch.BatchState;
+import potamos.core.batch.ColdEvent;
 import potamos.core.batch.Expectation;
 import potamos.core.batch.Fact;
 import potamos.core.batch.Plan;
@@ -62,6 +63,11 @@ public class Shelf {
                 .atZone(zone)
                 .toLocalDate();
         String verdict = state.cooling().verdict().map(v -> v.overall().name()).orElse("NOT_SHOWN");
+        String release = believed.stream()
+                .filter(ColdEvent.Released.class::isInstance)
+                .map(released -> released.stamp().id())
+                .findFirst()
+                .orElse(null);
         List<PutAway.Lot> lots = state.shelf().lots();
         for (int i = 0; i < lots.size(); i++) {
             PutAway.Lot lot = lots.get(i);
@@ -86,7 +92,8 @@ public class Shelf {
                             ? null
                             : json.write(new Blend(lot.blend().stream()
                                     .map(poured -> Blend.PouredIn.of(poured.stock()))
-                                    .toList()))));
+                                    .toList())),
+                    release));
         }
         for (BatchEvent event : believed) {
             if (event instanceof ShelfEvent.DrawnOff drawn) {

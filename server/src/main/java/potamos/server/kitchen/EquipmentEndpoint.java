@@ -1,6 +1,7 @@
 package potamos.server.kitchen;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotEmpty;
@@ -11,6 +12,7 @@ import java.time.Duration;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -90,6 +92,12 @@ class EquipmentEndpoint {
             double coldStoreC,
             double reheatC,
             int reheatWithinMin,
+
+            @Schema(
+                    description =
+                            "Cooling begins so soon after the end of the heat; left out where nothing is asked of that.")
+            Integer beginWithinMin,
+
             int coldDays,
             int dayOfMaking) {}
 
@@ -283,6 +291,9 @@ class EquipmentEndpoint {
         Refusal.unlessWithin("coldStoreC", body.coldStoreC(), -5, 15, "°C");
         Refusal.unlessWithin("reheatC", body.reheatC(), 50, 100, "°C");
         Refusal.unlessWithin("reheatWithinMin", body.reheatWithinMin(), 10, 240, "min");
+        if (body.beginWithinMin() != null) {
+            Refusal.unlessWithin("beginWithinMin", body.beginWithinMin(), 5, 240, "min");
+        }
         LimitProfile limits = new LimitProfile(
                 body.id(),
                 body.name(),
@@ -292,6 +303,7 @@ class EquipmentEndpoint {
                 Temperature.ofCelsius(body.coldStoreC()),
                 Temperature.ofCelsius(body.reheatC()),
                 Duration.ofMinutes(body.reheatWithinMin()),
+                Optional.ofNullable(body.beginWithinMin()).map(Duration::ofMinutes),
                 body.coldDays(),
                 body.dayOfMaking());
         Kitchens.Kitchen old = kitchens.of(person.kitchenId());

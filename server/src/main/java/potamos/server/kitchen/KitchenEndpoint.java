@@ -3,8 +3,10 @@ package potamos.server.kitchen;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.constraints.NotNull;
 import java.time.DayOfWeek;
+import java.time.Duration;
 import java.time.LocalTime;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -39,6 +41,7 @@ class KitchenEndpoint {
             double coldStoreC,
             double reheatC,
             long reheatWithinMin,
+            Optional<Long> beginWithinMin,
             int coldDays,
             int dayOfMaking) {
         static LimitsView of(LimitProfile limits) {
@@ -56,6 +59,7 @@ class KitchenEndpoint {
                     limits.coldStore().celsius(),
                     limits.reheat().celsius(),
                     limits.reheatWithin().toMinutes(),
+                    limits.beginWithin().map(Duration::toMinutes),
                     limits.coldDays(),
                     limits.dayOfMaking());
         }
