@@ -26,7 +26,8 @@ import potamos.core.quantity.Refusal;
  */
 public final class Table {
 
-    private static final int MOST_LINES = 500;
+    /** What stands in the place of bytes that are no letter. */
+    private static final char UNREADABLE = '\uFFFD';
 
     /** So many more lines that will not do are told of at once. */
     private static final int MOST_BAD_LINES = 19;
@@ -43,22 +44,30 @@ public final class Table {
      * Reads a table.
      *
      * @param heading what it wants, told where there is nothing under it
-     * @throws Refusal on {@code table} when it is none, is empty, or has more than 500 lines
+     * @param most    lines of it
+     * @throws Refusal on {@code table} when it is none, is empty, has too many lines, or letters that could not be read
      */
-    public static Table read(String text, String heading) {
+    public static Table read(String text, String heading, int most) {
+        if (text.indexOf(UNREADABLE) >= 0) {
+            throw Refusal.of(
+                    "table", "has letters that are no UTF-8; save it as UTF-8, or say its charset as it is sent");
+        }
+        if (text.chars().filter(letter -> letter == '"').count() % 2 != 0) {
+            throw Refusal.of("table", "opens a quote and does not close it");
+        }
         List<NamedCsvRecord> lines;
         try (CsvReader<NamedCsvRecord> csv = CsvReader.builder()
                 .fieldSeparator(text.lines().findFirst().orElse("").contains(";") ? ';' : ',')
                 .ofNamedCsvRecord(text)) {
-            lines = csv.stream().limit(MOST_LINES + 1L).toList();
+            lines = csv.stream().limit(most + 1L).toList();
         } catch (CsvParseException | IOException | UncheckedIOException cannot) {
             throw Refusal.of("table", "is no table: " + cannot.getMessage());
         }
         if (lines.isEmpty()) {
             throw Refusal.of("table", "has no line under its heading: " + heading);
         }
-        if (lines.size() > MOST_LINES) {
-            throw Refusal.outside("table", "has too many lines", 1, MOST_LINES, "lines");
+        if (lines.size() > most) {
+            throw Refusal.outside("table", "has too many lines", 1, most, "lines");
         }
         return new Table(lines, text);
     }

@@ -1,13 +1,16 @@
 package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import potamos.core.quantity.Refusal;
 
 /** Tables that are opened in a spreadsheet. */
 class TableTest {
@@ -29,6 +32,19 @@ class TableTest {
     @ValueSource(strings = {"=1+1", "+1", "-1", "@SUM(A1)"})
     void aTextThatBeginsLikeAFormulaStaysAText(String text) {
         assertThat(line(text)).isEqualTo("'" + text);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "'station,litres\nSoup,\"12\n', 'does not close it'",
+        "'station,litres\nSoup\uFFFD,12\n', 'no UTF-8'",
+        "'station,litres\n', 'no line under its heading'",
+        "'station,litres\na,1\nb,2\nc,3\n', 'too many lines'",
+    })
+    void whatCannotBeReadAsItWasMeantIsRefused(String text, String reason) {
+        assertThatExceptionOfType(Refusal.class)
+                .isThrownBy(() -> Table.read(text, "station, litres", 2))
+                .withMessageContaining(reason);
     }
 
     @Test

@@ -24,6 +24,8 @@ import potamos.server.accounts.Role.Right;
 @Component
 class LarderTable {
 
+    private static final int MOST_LINES = 500;
+
     private final Boxes boxes;
 
     LarderTable(Boxes boxes) {
@@ -45,7 +47,7 @@ class LarderTable {
                         .distinct()
                         .map(word -> Map.entry(word, goods.id())))
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue, (first, second) -> first));
-        return Table.read(text, "goods, kg, use by")
+        return Table.read(text, "goods, kg, use by", MOST_LINES)
                 .each(person.kitchenId(), (line, id) -> boxes.takeIn(person, id, intake(line, known, today)));
     }
 

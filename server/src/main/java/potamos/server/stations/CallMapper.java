@@ -89,6 +89,13 @@ interface CallMapper {
             """)
     List<CallRow> since(String kitchenId, String stationId, Instant since);
 
+    /** How many are still to come, and neither taken back nor closed. */
+    @Select("""
+            SELECT COUNT(*) FROM station_call
+            WHERE kitchen_id = #{kitchenId} AND ready_by > #{now} AND withdrawn_at IS NULL AND closed_at IS NULL
+            """)
+    int ahead(String kitchenId, Instant now);
+
     @Select(CALLS + " WHERE c.id = #{id} AND c.kitchen_id = #{kitchenId}")
     Optional<CallRow> byId(String id, String kitchenId);
 

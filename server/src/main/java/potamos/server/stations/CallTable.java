@@ -29,6 +29,9 @@ import potamos.server.kitchen.Kitchens;
 @Component
 class CallTable {
 
+    /** As many calls as a course can be laid for while somebody waits. */
+    private static final int MOST_LINES = 200;
+
     private final Calls calls;
     private final Kitchens kitchens;
     private final Stations stationsOf;
@@ -60,7 +63,7 @@ class CallTable {
                         .map(word -> Map.entry(word, formula)))
                 .collect(Collectors.toMap(
                         Map.Entry::getKey, entry -> entry.getValue().slug(), (first, second) -> first));
-        return Table.read(text, "station, formula, litres, ready by")
+        return Table.read(text, "station, formula, litres, ready by", MOST_LINES)
                 .each(
                         kitchenId,
                         (line, id) -> calls.ask(

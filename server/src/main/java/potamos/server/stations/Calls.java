@@ -33,6 +33,10 @@ public class Calls {
     private static final Duration LOOK_BACK = Duration.ofDays(2);
     private static final double LEAST_L = 0.5;
     private static final double MOST_L = 300;
+
+    /** Of a kitchen, still to come. */
+    private static final int MOST_AHEAD = 300;
+
     private static final double A_DROP_L = 0.05;
 
     /** So long a call that was taken back by mistake can be asked for again as it was. */
@@ -139,6 +143,10 @@ public class Calls {
         Instant now = clock.instant();
         Asker asker = mayAsk(person, wish, now);
         String station = asker.station().id();
+        if (mapper.byId(id, person.kitchenId()).isEmpty() && mapper.ahead(person.kitchenId(), now) >= MOST_AHEAD) {
+            throw Refusal.outside(
+                    "id", "this kitchen has as many calls ahead as it can keep in sight", 0, MOST_AHEAD, "calls");
+        }
         // Sent twice, also at once, it is asked once; the second finds the first.
         mapper.insert(
                 id,
