@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
+import potamos.core.course.Patience;
 import potamos.core.course.Puzzle;
 
 /**
@@ -43,21 +44,32 @@ final class Model {
     private final LinearExprBuilder late = LinearExpr.newBuilder();
     private final LinearExprBuilder count = LinearExpr.newBuilder();
     private final long until;
+    private final Patience patience;
+    private boolean whole = true;
 
     /** Of all of it. */
-    Model(Puzzle puzzle) {
-        this(puzzle, Long.MAX_VALUE);
+    Model(Puzzle puzzle, Patience patience) {
+        this(puzzle, Long.MAX_VALUE, patience);
     }
 
-    /** @param until in seconds from now: what is wanted later is not asked for */
-    Model(Puzzle puzzle, long until) {
-        this(puzzle.parts(), puzzle.batches(), puzzle.resources(), puzzle::cleaning, until);
+    /**
+     * @param until    in seconds from now: what is wanted later is not asked for
+     * @param patience to write it down, which takes longer than to lay it by hand where there is much of it
+     */
+    Model(Puzzle puzzle, long until, Patience patience) {
+        this(puzzle.parts(), puzzle.batches(), puzzle.resources(), puzzle::cleaning, until, patience);
     }
 
     /** Of the same hours with less in the way: for its bound alone, since what is chosen there need not go in the kitchen. */
-    static Model loosened(Puzzle puzzle, long until) {
+    static Model loosened(Puzzle puzzle, long until, Patience patience) {
         Loosened loosened = Loosened.of(puzzle, until);
-        return new Model(puzzle.parts(), loosened.batches(), loosened.resources(), (before, after) -> 0, until);
+        return new Model(
+                puzzle.parts(), loosened.batches(), loosened.resources(), (before, after) -> 0, until, patience);
+    }
+
+    /** Whether there was time to write all of it down; what is left out makes it worth nothing. */
+    boolean whole() {
+        return whole;
     }
 
     private Model(
@@ -65,21 +77,28 @@ final class Model {
             List<Puzzle.Batch> batches,
             List<Puzzle.Resource> resources,
             Cleaning cleaning,
-            long until) {
+            long until,
+            Patience patience) {
         this.parts = parts;
         this.batches = batches;
         this.cleaning = cleaning;
         this.until = until;
+        this.patience = patience;
         parts.forEach(part -> asking.add(new Asking(part)));
         List<List<Taken>> taken = new ArrayList<>();
         resources.forEach(resource -> taken.add(new ArrayList<>()));
-        for (Puzzle.Batch batch : batches) {
-            batch(batch, taken);
+        for (int b = 0; b < batches.size() && goesOn(); b++) {
+            batch(batches.get(b), taken);
         }
         asking.forEach(Asking::closed);
-        for (int r = 0; r < resources.size(); r++) {
+        for (int r = 0; r < resources.size() && goesOn(); r++) {
             resource(resources.get(r), taken.get(r));
         }
+    }
+
+    private boolean goesOn() {
+        whole &= !patience.over();
+        return whole;
     }
 
     private interface Cleaning {
@@ -198,7 +217,7 @@ final class Model {
         for (Puzzle.Thing taken : resource.taken()) {
             together.addDemand(model.newFixedInterval(taken.from(), taken.to() - taken.from(), ""), taken.amount());
         }
-        for (int i = 0; i < all.size(); i++) {
+        for (int i = 0; i < all.size() && goesOn(); i++) {
             for (Taken other : all.subList(i + 1, all.size())) {
                 if (all.get(i).batch() != other.batch() && all.get(i).thing().excludes(other.thing())) {
                     model.addNoOverlap(List.of(all.get(i).interval(), other.interval()));

@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import potamos.core.course.Constructive;
 import potamos.core.course.Course;
+import potamos.core.course.Patience;
 import potamos.core.course.Puzzle;
 import potamos.core.course.Values;
 
@@ -38,6 +39,12 @@ public final class Search {
 
     private static final double LEAST_S = 0.05;
 
+    /** With what goes before and after it, a first answer is there within two seconds. */
+    private static final double FIRST_ANSWER_S = 1.2;
+
+    /** Beyond the time of a search, to lay what it has found. */
+    private static final double TO_LAY_S = 0.5;
+
     /** What was chosen becomes a course in what is left of the time. */
     private static final double SHARE_FOR_CHOICES = 0.92;
 
@@ -46,12 +53,19 @@ public final class Search {
             Math.max(1, Math.min(8, Runtime.getRuntime().availableProcessors()));
 
     private final Course begun;
+    private final Patience asker;
     private volatile boolean stopped;
     private volatile CpSolver at;
 
     /** Of a course whose drafts are pinned. */
     public Search(Course begun) {
+        this(begun, Patience.ENDLESS);
+    }
+
+    /** @param asker whether whoever asked has gone: then it ends with whatever it has */
+    public Search(Course begun, Patience asker) {
         this.begun = begun;
+        this.asker = asker;
     }
 
     /** How good it is. */
@@ -95,6 +109,12 @@ public final class Search {
         }
     }
 
+    /** As long as somebody waits for what the core lays by itself, from now on. */
+    public static Patience aFirstAnswer(Patience asker) {
+        long from = System.nanoTime();
+        return () -> asker.over() || (System.nanoTime() - from) / 1e9 > FIRST_ANSWER_S;
+    }
+
     /**
      * Looks.
      *
@@ -103,12 +123,15 @@ public final class Search {
     public Found run(Duration time) {
         double seconds = time.toMillis() / 1000.0;
         if (seconds < LEAST_S || !Native.there()) {
-            return constructive(Constructive.lay(begun));
+            return constructive(Constructive.lay(begun, aFirstAnswer(asker)));
         }
         long from = System.nanoTime();
-        Left left = () -> stopped ? 0 : SHARE_FOR_CHOICES * seconds - (System.nanoTime() - from) / 1e9;
+        Left left = () -> stopped || asker.over() ? 0 : SHARE_FOR_CHOICES * seconds - (System.nanoTime() - from) / 1e9;
         double forTheRest = (1 - SHARE_FOR_PUZZLE) * left.seconds();
-        Puzzle puzzle = new Puzzle(begun, () -> left.seconds() < Math.max(LEAST_S, forTheRest));
+        // What is found is laid beside what stands also when the time is over, but not when nobody waits any longer.
+        double mostS = seconds + TO_LAY_S;
+        Patience all = () -> asker.over() || (System.nanoTime() - from) / 1e9 > (stopped ? FIRST_ANSWER_S : mostS);
+        Puzzle puzzle = new Puzzle(begun, () -> left.seconds() < Math.max(LEAST_S, forTheRest), all);
         Constructive.Laid byItself = puzzle.byHand();
         if (puzzle.whole() && puzzle.batches().isEmpty()) {
             return new Found(
@@ -122,9 +145,10 @@ public final class Search {
     }
 
     private Found whole(Puzzle puzzle, Untied untied, Left left) {
-        Model model = new Model(puzzle);
-        Optional<Round> late =
-                fewestLate(model, puzzle.choices(untied.laid().course()), untied.bound(), left, SHARE_FOR_LATE);
+        Model model = new Model(puzzle, left);
+        Optional<Round> late = model.whole()
+                ? fewestLate(model, puzzle.choices(untied.laid().course()), untied.bound(), left, SHARE_FOR_LATE)
+                : Optional.empty();
         if (late.isEmpty()) {
             return untied.found(puzzle);
         }
@@ -174,7 +198,10 @@ public final class Search {
             return new Untied(byItself, 0, lastLate.isEmpty());
         }
         double bound = loosened(puzzle, lastLate.getAsLong(), left);
-        Model knot = new Model(puzzle, lastLate.getAsLong());
+        Model knot = new Model(puzzle, lastLate.getAsLong(), left);
+        if (!knot.whole()) {
+            return new Untied(byItself, bound, bound > 0);
+        }
         return fewestLate(knot, puzzle.choices(byItself.course()), bound, left, SHARE_FOR_KNOT)
                 .map(round -> new Untied(better(byItself, puzzle.answer(round.choices())), round.bound(), true))
                 .orElse(new Untied(byItself, bound, bound > 0));
@@ -182,7 +209,10 @@ public final class Search {
 
     /** What is late at least; 0 where nothing is known in its time. */
     private double loosened(Puzzle puzzle, long until, Left left) {
-        Model model = Model.loosened(puzzle, until);
+        Model model = Model.loosened(puzzle, until, left);
+        if (!model.whole()) {
+            return 0;
+        }
         model.forLate();
         CpSolver solver = solver(SHARE_FOR_LOOSENED * left.seconds());
         CpSolverStatus status = solve(solver, model);
@@ -220,8 +250,13 @@ public final class Search {
         return new Found(laid, How.CONSTRUCTIVE, OptionalDouble.empty(), OptionalDouble.empty());
     }
 
-    private interface Left {
+    private interface Left extends Patience {
         double seconds();
+
+        @Override
+        default boolean over() {
+            return seconds() < LEAST_S;
+        }
     }
 
     /**

@@ -21,6 +21,7 @@ import potamos.core.course.Constructive;
 import potamos.core.course.Course;
 import potamos.core.course.Draft;
 import potamos.core.course.Equipment;
+import potamos.core.course.Patience;
 import potamos.core.course.Puzzle;
 import potamos.core.course.Unattended;
 import potamos.core.course.Weeks;
@@ -114,9 +115,10 @@ class SearchTest {
     @CsvSource({"2, 12, 1", "13, 12, 1", "4, 12, 2", "13, 12, 2"})
     void withLessInTheWayNoMoreIsLateThanThereMustBe(long seed, int calls, int vessels) {
         Puzzle puzzle = new Puzzle(begun(Weeks.of(seed, calls, vessels)), () -> false);
-        double must = least(new Model(puzzle));
+        double must = least(new Model(puzzle, Patience.ENDLESS));
         assertThat(must).isPositive();
-        assertThat(least(Model.loosened(puzzle, Long.MAX_VALUE))).isBetween(0.9 * must, must + 1e-6);
+        assertThat(least(Model.loosened(puzzle, Long.MAX_VALUE, Patience.ENDLESS)))
+                .isBetween(0.9 * must, must + 1e-6);
     }
 
     /** Five batches that want the two strong burners and the two ovens in the first hour: which pot each stands in makes a minute, and a solver all the work. */
@@ -130,7 +132,7 @@ class SearchTest {
         Puzzle puzzle = new Puzzle(begun(week), () -> false);
         Course byHand = puzzle.byHand().course();
         long until = puzzle.lastLate(byHand).orElseThrow();
-        assertThat(least(Model.loosened(puzzle, until)) + puzzle.lateAnyway())
+        assertThat(least(Model.loosened(puzzle, until, Patience.ENDLESS)) + puzzle.lateAnyway())
                 .isBetween(1.1 * eachAlone, byHand.values().lateL());
     }
 
@@ -260,5 +262,15 @@ class SearchTest {
         assertThat(found.how()).isEqualTo(Search.How.WITHIN);
         assertThat(found.gap()).hasValue(0);
         assertThat(found.leastBatches()).isEmpty();
+    }
+
+    /** Whoever asked has gone before it began: what there is comes at once, and is a course all the same. */
+    @Test
+    void aSearchThatIsStoppedComesToItsEndWithWhatItHas() {
+        Search search = new Search(begun(Weeks.of(4, 40, 6)));
+        search.stop();
+        Search.Found found = search.run(Duration.ofHours(1));
+        assertThat(found.how()).isEqualTo(Search.How.CONSTRUCTIVE);
+        assertThat(found.laid().course().check()).isEmpty();
     }
 }

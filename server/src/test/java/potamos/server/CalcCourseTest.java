@@ -2,14 +2,23 @@ package potamos.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.Socket;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.BooleanSupplier;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import potamos.server.solving.Solving;
 import tools.jackson.databind.JsonNode;
 
 /** The course of a kitchen told inline, as another program sees it. */
@@ -66,6 +75,55 @@ class CalcCourseTest {
         assertThat(one.at("/batches/0/stages").toString()).contains("strainer set");
         Visitor.Answer none = Visitor.program(TOKEN, "/api/calc/course", asked.formatted(kitchen.formatted(0), calls));
         assertThat(none.reason("kitchen.strainerSets")).isNotEmpty();
+    }
+
+    /** The most that may be asked: an answer all the same, that breaks nothing and says of every call what became of it. */
+    @Test
+    void asMuchAsMayBeAskedIsAnsweredWithWhatThereWasTimeFor() {
+        String calls = IntStream.range(0, 200)
+                .mapToObj(i -> call("c" + i, "white-chicken", 500, "2026-03-%02dT10:00:00Z".formatted(3 + i % 4)))
+                .collect(Collectors.joining(","));
+        Visitor.Answer answer = course(calls, "", 0);
+        assertThat(answer.status()).isEqualTo(200);
+        assertThat(answer.at("/broken")).isEmpty();
+        assertThat(answer.at("/batches").size()).isLessThanOrEqualTo(250);
+        assertThat(answer.at("/unmet")).isNotEmpty();
+        answer.at("/unmet")
+                .forEach(unmet -> assertThat(unmet.path("why").asString()).isNotBlank());
+    }
+
+    @Test
+    void aSearchEndsWhenWhoeverAskedForItHasGone() throws Exception {
+        String calls = IntStream.range(0, 12)
+                .mapToObj(i -> call("c" + i, "brown-veal", 9, "2026-03-04T1%d:00:00Z".formatted(i % 9)))
+                .collect(Collectors.joining(","));
+        String body = """
+                {"now": "2026-03-02T06:00:00Z", "untilDays": 5, "seconds": 60, "kitchen": %s, "calls": [%s]}
+                """.formatted(KITCHEN, calls);
+        Solving solving = TestKitchen.bean(Solving.class);
+        URI server = URI.create(TestKitchen.url());
+        try (Socket socket = new Socket(server.getHost(), server.getPort())) {
+            socket.getOutputStream().write("""
+                    POST /api/calc/course HTTP/1.1\r
+                    Host: k\r
+                    Authorization: Bearer %s\r
+                    Content-Type: application/json\r
+                    Content-Length: %d\r
+                    \r
+                    %s""".formatted(TOKEN, body.getBytes(StandardCharsets.UTF_8).length, body)
+                    .getBytes(StandardCharsets.UTF_8));
+            until(() -> solving.looking() > 0);
+        }
+        // It would go on for a minute; nobody waits for it any more.
+        until(() -> solving.looking() == 0);
+    }
+
+    private static void until(BooleanSupplier there) {
+        long end = System.nanoTime() + Duration.ofSeconds(15).toNanos();
+        while (!there.getAsBoolean()) {
+            assertThat(System.nanoTime()).isLessThan(end);
+            LockSupport.parkNanos(Duration.ofMillis(20).toNanos());
+        }
     }
 
     @Test

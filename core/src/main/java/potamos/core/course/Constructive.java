@@ -19,7 +19,7 @@ import potamos.core.quantity.Volume;
 /**
  * Lays a course without looking for the best: from the shelf first, calls of one stock joined, each batch as late as it is surely ready, in the smallest
  * vessel that takes it; the best of a few orders, and of the best of them once more with those first that came late. It always has an answer, and says what
- * cannot be met and why.
+ * cannot be met and why. Whoever does not wait for all of it gets what is laid until then.
  */
 public final class Constructive {
 
@@ -30,13 +30,26 @@ public final class Constructive {
 
     static final String NO_VESSEL = "no vessel here makes it";
 
+    static final String NO_TIME = "there was no time to find it a place; ask again, or for fewer calls";
+
+    private static final String TOO_MUCH = "more than the vessels here make in its time";
+
+    /** More batches are no course that anybody reads. */
+    private static final int MOST_BATCHES = 250;
+
+    private static final String TOO_MANY = "more batches than one course holds, " + MOST_BATCHES;
+
     private final Course begun;
     private final Equipment equipment;
     private final Instant until;
     final Ways ways;
 
     Constructive(Course begun) {
-        this(begun, new Ways(begun.equipment()));
+        this(begun, Patience.ENDLESS);
+    }
+
+    Constructive(Course begun, Patience patience) {
+        this(begun, new Ways(begun.equipment(), patience));
     }
 
     /** @param ways of its equipment, as far as they are solved already */
@@ -52,7 +65,12 @@ public final class Constructive {
      *
      * @param why by call
      */
-    public record Laid(Course course, Map<String, String> why) {}
+    public record Laid(Course course, Map<String, String> why) {
+        /** Whether there was time to look for a place for everything. */
+        public boolean whole() {
+            return !why.containsValue(NO_TIME);
+        }
+    }
 
     /**
      * Lays what is open of the calls.
@@ -60,7 +78,12 @@ public final class Constructive {
      * @param begun what stands already: its drafts are pinned and stay, its allocations are found anew
      */
     public static Laid lay(Course begun) {
-        return new Constructive(begun).lay();
+        return lay(begun, Patience.ENDLESS);
+    }
+
+    /** The same as long as somebody waits for it. */
+    public static Laid lay(Course begun, Patience patience) {
+        return new Constructive(begun, patience).lay();
     }
 
     Laid lay() {
@@ -83,9 +106,15 @@ public final class Constructive {
                 Comparator.comparing(Wanted::by),
                 Comparator.comparing(Wanted::weight).reversed().thenComparing(Wanted::by),
                 Comparator.comparing(Wanted::litres).reversed().thenComparing(Wanted::by));
-        Tried best = best(orders.stream().map(order -> tried(order, Cut.LARGEST)));
+        Tried first = tried(orders.get(0), Cut.LARGEST);
+        Tried best = best(Stream.concat(
+                Stream.of(first),
+                orders.stream()
+                        .skip(1)
+                        .filter(order -> !ways.patience.over())
+                        .map(order -> tried(order, Cut.LARGEST))));
         Set<String> late = best.laid.course().late();
-        if (late.isEmpty()) {
+        if (late.isEmpty() || ways.patience.over()) {
             return best;
         }
         Comparator<Wanted> lateFirst =
@@ -147,7 +176,12 @@ public final class Constructive {
             List<Wanted> wanted, List<Draft> drafts, List<Allocation> allocations, Map<String, String> why) {
         Beside beside = Beside.of(begun.with(drafts, allocations));
         for (Wanted next : wanted) {
-            place(next, beside, drafts, allocations, why);
+            boolean room = drafts.size() < MOST_BATCHES;
+            if (room && !ways.patience.over()) {
+                place(next, beside, drafts, allocations, why);
+            } else {
+                next.parts().forEach(part -> why.putIfAbsent(part.call().id(), room ? NO_TIME : TOO_MANY));
+            }
         }
         return new Laid(begun.with(drafts, allocations), Map.copyOf(why));
     }
@@ -205,7 +239,8 @@ public final class Constructive {
             }
             List<Wanted.Part> together = new ArrayList<>();
             double litres = 0;
-            for (Wanted.Part part : parts) {
+            for (Wanted.Part wanted : parts) {
+                Wanted.Part part = madeInItsTime(wanted, why);
                 List<Double> pieces = pieces(formula, part.litres(), cut);
                 double rest = pieces.get(pieces.size() - 1);
                 boolean far = !together.isEmpty()
@@ -228,6 +263,32 @@ public final class Constructive {
         return all;
     }
 
+    /** As much of it as all vessels make from now until it is as late as never, one batch after another. */
+    private Wanted.Part madeInItsTime(Wanted.Part part, Map<String, String> why) {
+        Formula formula = part.call().formula();
+        Instant never = part.call().by().plus(Course.NEVER);
+        long seconds = Math.max(
+                0,
+                Duration.between(begun.now(), never.isBefore(until) ? never : until)
+                        .toSeconds());
+        double times = Math.floor(
+                seconds / (double) Math.max(1, formula.simmer().least().toSeconds()));
+        double all = 0;
+        for (double each : ways.mostOfEachL(formula)) {
+            all += Math.max(1, times) * each;
+        }
+        if (part.litres() <= all) {
+            return part;
+        }
+        why.put(part.call().id(), TOO_MUCH);
+        return new Wanted.Part(part.call(), all);
+    }
+
+    /** That it was too much from the start is more of a reason than what stood in the way of a part of it. */
+    private static void tell(Map<String, String> why, Call call, String words) {
+        why.merge(call.id(), words, (told, other) -> told.equals(TOO_MUCH) ? told : other);
+    }
+
     private void place(
             Wanted wanted, Beside beside, List<Draft> drafts, List<Allocation> allocations, Map<String, String> why) {
         Found found = find(wanted, beside, idBeside(drafts));
@@ -238,7 +299,8 @@ public final class Constructive {
             return;
         }
         if (found.draft == null) {
-            wanted.parts().forEach(part -> why.put(part.call().id(), found.words()));
+            String words = ways.patience.over() ? NO_TIME : found.words();
+            wanted.parts().forEach(part -> tell(why, part.call(), words));
             return;
         }
         Draft draft = found.draft;
@@ -247,7 +309,7 @@ public final class Constructive {
         for (Wanted.Part part : wanted.parts()) {
             allocations.add(new Allocation(part.call().id(), draft.id(), Volume.ofLitres(part.litres())));
             if (draft.ready().isAfter(part.call().by())) {
-                why.put(part.call().id(), found.words());
+                tell(why, part.call(), found.words());
             }
         }
     }
@@ -305,6 +367,7 @@ public final class Constructive {
         Found found = new Found();
         Instant sure = wanted.sure();
         Optional<Draft> inTime = ways.of(wanted.formula(), wanted.litres())
+                .takeWhile(way -> !ways.patience.over())
                 .map(way -> latest(way, sure, wanted, beside, id, found))
                 .flatMap(Optional::stream)
                 .findFirst();
@@ -313,6 +376,7 @@ public final class Constructive {
             return found;
         }
         ways.of(wanted.formula(), wanted.litres())
+                .takeWhile(way -> !ways.patience.over())
                 .map(way -> earliest(way, sure, wanted, beside, id, found))
                 .flatMap(Optional::stream)
                 .forEach(sooner -> found.draft = sooner);
@@ -324,7 +388,8 @@ public final class Constructive {
         Diary diary = beside.diary();
         return diary.back(
                         sure.minusSeconds(way.takes().endsAt()),
-                        start -> found.room(beside.against(wanted, way, start)))
+                        start -> found.room(beside.against(wanted, way, start)),
+                        ways.patience)
                 .map(start -> diary.placed(way, start, id))
                 .filter(wanted::keepsIn);
     }
@@ -338,7 +403,8 @@ public final class Constructive {
                         sure.minusSeconds(takes),
                         before.isBefore(until) ? before : until,
                         start -> found.room(beside.against(wanted, way, start))
-                                && wanted.keepsIn(diary.placed(way, start, id)))
+                                && wanted.keepsIn(diary.placed(way, start, id)),
+                        ways.patience)
                 .map(start -> diary.placed(way, start, id));
     }
 }

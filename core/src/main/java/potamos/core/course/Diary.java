@@ -83,15 +83,27 @@ final class Diary {
 
     /** The latest start that may be, from one going back as far as now. */
     Optional<Instant> back(Instant from, Predicate<Instant> may) {
-        return Stream.iterate(from, start -> !start.isBefore(now), start -> start.minus(STEP))
+        return back(from, may, Patience.ENDLESS);
+    }
+
+    /** The same as long as somebody waits for it. */
+    Optional<Instant> back(Instant from, Predicate<Instant> may, Patience patience) {
+        return Stream.iterate(from, start -> !start.isBefore(now) && !patience.over(), start -> start.minus(STEP))
                 .filter(may)
                 .findFirst();
     }
 
     /** The earliest start that may be, from one, or from now where that is later, and before another. */
     Optional<Instant> on(Instant from, Instant before, Predicate<Instant> may) {
+        return on(from, before, may, Patience.ENDLESS);
+    }
+
+    /** The same as long as somebody waits for it. */
+    Optional<Instant> on(Instant from, Instant before, Predicate<Instant> may, Patience patience) {
         return Stream.iterate(
-                        from.isBefore(now) ? now : from, start -> start.isBefore(before), start -> start.plus(STEP))
+                        from.isBefore(now) ? now : from,
+                        start -> start.isBefore(before) && !patience.over(),
+                        start -> start.plus(STEP))
                 .filter(may)
                 .findFirst();
     }

@@ -49,8 +49,13 @@ public final class Puzzle {
      * @param enough asked before each batch: whether there is no time for more; those that are wanted last are left out then, as {@link #reaches} tells
      */
     public Puzzle(Course begun, BooleanSupplier enough) {
+        this(begun, enough, Patience.ENDLESS);
+    }
+
+    /** @param patience for the course that the core lays by itself */
+    public Puzzle(Course begun, BooleanSupplier enough, Patience patience) {
         this.begun = begun;
-        this.constructive = new Constructive(begun);
+        this.constructive = new Constructive(begun, patience);
         this.byItself = constructive.best();
         this.standing = new Diary(begun);
         this.counted = new PuzzleThings(begun);

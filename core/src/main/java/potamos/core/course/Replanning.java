@@ -38,12 +38,12 @@ public final class Replanning {
     private final Ways ways;
     private final Values was;
 
-    private Replanning(Course before, Course after, Set<String> held, Collection<Broken> known) {
+    private Replanning(Course before, Course after, Set<String> held, Collection<Broken> known, Patience patience) {
         this.before = before;
         this.after = after;
         this.held = held;
         this.known = Set.copyOf(known);
-        this.ways = new Ways(after.equipment());
+        this.ways = new Ways(after.equipment(), patience);
         this.was = before.values();
     }
 
@@ -131,7 +131,12 @@ public final class Replanning {
      * @return none where nothing is hit
      */
     public static List<WayOut> of(Course before, Course after, Set<String> held) {
-        return new Replanning(before, after, held, before.check()).ways();
+        return of(before, after, held, Patience.ENDLESS);
+    }
+
+    /** The same as long as somebody waits for it; one is always looked for. */
+    public static List<WayOut> of(Course before, Course after, Set<String> held, Patience patience) {
+        return new Replanning(before, after, held, before.check(), patience).ways();
     }
 
     /**
@@ -142,10 +147,15 @@ public final class Replanning {
      * @return none where everything that is planned still has its things to itself
      */
     public static List<WayOut> now(Course course, Set<String> held) {
+        return now(course, held, Patience.ENDLESS);
+    }
+
+    /** The same as long as somebody waits for it; one is always looked for. */
+    public static List<WayOut> now(Course course, Set<String> held, Patience patience) {
         List<Broken> known = course.check().stream()
                 .filter(broken -> !COMES_BY_ITSELF.contains(broken.rule()))
                 .toList();
-        return new Replanning(course, course, held, known).ways();
+        return new Replanning(course, course, held, known, patience).ways();
     }
 
     private List<WayOut> ways() {
@@ -160,6 +170,9 @@ public final class Replanning {
         late.addAll(hit);
         List<WayOut> all = new ArrayList<>();
         all.add(way(How.WAIT, around(later(without(hit), only(hit)))));
+        if (ways.patience.over()) {
+            return best(all);
+        }
         all.add(way(How.ELSEWHERE, around(without(concerned))));
         smaller(without(late), only(late)).ifPresent(drafts -> all.add(way(How.SMALLER, around(drafts))));
         List<Draft> untouched =

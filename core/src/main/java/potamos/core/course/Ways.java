@@ -45,11 +45,18 @@ final class Ways {
     static final double ROUNDING_L = 1e-6;
 
     private final Equipment equipment;
+    final Patience patience;
     private final Map<String, Double> full = new HashMap<>();
     private final Map<String, List<Untried>> solved = new HashMap<>();
 
     Ways(Equipment equipment) {
+        this(equipment, Patience.ENDLESS);
+    }
+
+    /** @param patience of whoever asks for a course that is made in these ways */
+    Ways(Equipment equipment, Patience patience) {
         this.equipment = equipment;
+        this.patience = patience;
     }
 
     /**

@@ -22,6 +22,7 @@ import potamos.core.course.Day;
 import potamos.core.course.Draft;
 import potamos.core.course.Kept;
 import potamos.core.course.Lot;
+import potamos.core.course.Patience;
 import potamos.core.formula.Contents;
 import potamos.core.formula.Family;
 import potamos.core.formula.Formula;
@@ -30,6 +31,7 @@ import potamos.core.quantity.Rounding;
 import potamos.core.quantity.Volume;
 import potamos.core.safety.Keeping;
 import potamos.core.schedule.Planner;
+import potamos.course.Search;
 import potamos.server.Json;
 import potamos.server.KitchenClock;
 import potamos.server.accounts.Person;
@@ -135,10 +137,10 @@ class Courses {
         }
     }
 
-    /** A course as it is laid around what is held. */
+    /** A course as it is laid around what is held. Others are shown it too, so it does not end with whoever asked first. */
     record Laid(Begun begun, Constructive.Laid laid) {
         static Laid of(Begun begun) {
-            return new Laid(begun, Constructive.lay(begun.course()));
+            return new Laid(begun, Constructive.lay(begun.course(), Search.aFirstAnswer(Patience.ENDLESS)));
         }
 
         /**

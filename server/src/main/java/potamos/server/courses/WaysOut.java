@@ -26,6 +26,7 @@ import potamos.server.charges.Supposing;
 import potamos.server.kitchen.Outages;
 import potamos.server.live.Changes;
 import potamos.server.problems.NotFound;
+import potamos.server.solving.Solving;
 import potamos.server.stations.Calls;
 
 /**
@@ -116,8 +117,8 @@ class WaysOut {
                 batches,
                 ownCalls(person, begun.running(), longer),
                 trouble.kind() == Trouble.Kind.NOW
-                        ? Replanning.now(before, begun.held().ids())
-                        : Replanning.of(before, after, begun.held().ids()));
+                        ? Replanning.now(before, begun.held().ids(), Solving.forAFirstAnswer())
+                        : Replanning.of(before, after, begun.held().ids(), Solving.forAFirstAnswer()));
     }
 
     /** The batches that are supposed to simmer longer, as they would stand; by id. */
