@@ -8,6 +8,7 @@ import { askToKeep } from './api/keeping'
 import { surroundings } from './api/queries'
 import { App } from './App'
 import { StaysUp } from './kit/Fallen'
+import { newerCame, watchTouches } from './offline/newer'
 import { keepPages } from './offline/seen'
 import './styles.css'
 
@@ -29,7 +30,8 @@ const client = new QueryClient({
 startOutbox(surroundings(client))
 askToKeep()
 onEnded(() => void client.invalidateQueries({ queryKey: ['session'] }))
-if (import.meta.env.PROD) keepPages(() => void client.invalidateQueries())
+watchTouches()
+if (import.meta.env.PROD) keepPages(() => void client.invalidateQueries(), newerCame)
 
 // Letters that change width after the first paint would move a button from under a thumb. They come from the same server, so they are worth the wait.
 const LONGEST_WAIT_FOR_LETTERS_MS = 1500

@@ -10,6 +10,7 @@ import {
 import { NavLink, useLocation, useNavigate } from 'react-router'
 import { kitchenTime } from '../api/clock'
 import { act, forgetLast, log, useOutbox } from '../api/outbox'
+import { newerThere, onNewer } from '../offline/newer'
 import { onSeen, seenAt } from '../offline/seen'
 import { eventName } from '../words/en'
 import { duration } from '../words/time'
@@ -98,6 +99,7 @@ export function Shell({
         <Clock />
         <PersonMenu onKeys={() => setKeysOpen(true)} />
         <div className="absolute inset-x-0 top-full">
+          <Newer />
           <Waiting connected={connected} />
         </div>
       </header>
@@ -201,6 +203,21 @@ function useFoot() {
 
 /** Shorter than this is no matter for words: every act waits for a moment, and every page connects anew. */
 const WORTH_SAYING_MS = 1500
+
+/** Another build of these pages is there: it loads by itself once nobody is at them, or at a touch. */
+function Newer() {
+  const there = useSyncExternalStore(onNewer, newerThere)
+  if (!there) return null
+  return (
+    <p
+      role="status"
+      className="border-river bg-raised text-15 m-0 flex min-h-[48px] items-center justify-between gap-4 border-b px-4 py-1 md:px-6"
+    >
+      <span>A new version of Potamos is there. It loads by itself in a quiet moment.</span>
+      <Button onClick={() => window.location.reload()}>Load it now</Button>
+    </p>
+  )
+}
 
 /** What has not reached the server yet. */
 function Waiting({ connected }: { connected: boolean }) {

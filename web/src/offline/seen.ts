@@ -52,13 +52,28 @@ export async function forgetSeen() {
   if ('caches' in globalThis) await caches.delete(SEEN)
 }
 
+const ASK_EVERY_MS = 10 * 60_000
+
 /**
  * Starts the worker that opens the pages without a server.
  *
  * @param ready called once it has taken this page over; what was asked for before that it has not seen
+ * @param newer called when it has taken the place of an earlier one: the pages of another build are there
  */
-export function keepPages(ready: () => void) {
+export function keepPages(ready: () => void, newer: () => void) {
   if (!('serviceWorker' in navigator)) return
-  navigator.serviceWorker.addEventListener('controllerchange', ready)
-  void navigator.serviceWorker.register('/worker.js', { scope: '/' })
+  let before = navigator.serviceWorker.controller !== null
+  navigator.serviceWorker.addEventListener('controllerchange', () => {
+    ready()
+    if (before) newer()
+    before = true
+  })
+  // Asked at the server itself each time: a worker that a cache gives away again is yesterday's.
+  void navigator.serviceWorker
+    .register('/worker.js', { scope: '/', updateViaCache: 'none' })
+    .then((registration) => {
+      const ask = () => void registration.update().catch(() => undefined)
+      setInterval(ask, ASK_EVERY_MS)
+      document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && ask())
+    })
 }

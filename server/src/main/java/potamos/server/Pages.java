@@ -1,13 +1,19 @@
 package potamos.server;
 
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.net.URI;
 import java.time.Duration;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.converter.HttpMessageConverter;
 import org.springframework.http.converter.HttpMessageConverters;
+import org.springframework.util.DigestUtils;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.PathResourceResolver;
@@ -27,6 +33,10 @@ class Pages implements WebMvcConfigurer {
         registry.addResourceHandler("/**")
                 .addResourceLocations(STATIC)
                 .setCacheControl(CacheControl.noCache())
+                // Builds carry one date, so that they are the same everywhere; what is the same file is told by what is
+                // in it.
+                .setUseLastModified(false)
+                .setEtagGenerator(Pages::contents)
                 .resourceChain(true)
                 .addResolver(new PathResourceResolver() {
                     @Override
@@ -37,6 +47,23 @@ class Pages implements WebMvcConfigurer {
                         return file != null || !place ? file : super.getResource("index.html", location);
                     }
                 });
+    }
+
+    private static final Map<URI, String> CONTENTS = new ConcurrentHashMap<>();
+
+    /** A tag that is another one as soon as a byte is. The files of a running server do not change, so each is read once. */
+    private static String contents(Resource file) {
+        try {
+            return CONTENTS.computeIfAbsent(file.getURI(), at -> {
+                try (InputStream in = file.getInputStream()) {
+                    return '"' + DigestUtils.md5DigestAsHex(in) + '"';
+                } catch (IOException unreadable) {
+                    throw new UncheckedIOException(unreadable);
+                }
+            });
+        } catch (IOException nowhere) {
+            throw new UncheckedIOException(nowhere);
+        }
     }
 
     /** Bodies are JSON, or the bytes of a file. Libraries bring readers of other forms along, which know nothing of strict reading. */
