@@ -129,14 +129,16 @@ export function BatchCooling({ page }: { page: Page }) {
         </section>
       )}
       {cooling.readings.some((reading) => reading.doubtful) && (
-        <Note>
-          Hardly to be believed:{' '}
-          {cooling.readings
-            .filter((reading) => reading.doubtful)
-            .map((reading) => `${units.celsius(reading.celsius, 1)} at ${time(reading.at)}`)
-            .join(', ')}
-          . Read it again, five minutes later, in another place.
-        </Note>
+        <div className="mt-3">
+          <Note>
+            Hardly to be believed:{' '}
+            {cooling.readings
+              .filter((reading) => reading.doubtful)
+              .map((reading) => `${units.celsius(reading.celsius, 1)} at ${time(reading.at)}`)
+              .join(', ')}
+            . Read it again, five minutes later, in another place.
+          </Note>
+        </div>
       )}
       <p className="text-15 text-quiet mt-3 mb-0">
         Planned: {intoWords(page.coolingPlan.into, units)},{' '}

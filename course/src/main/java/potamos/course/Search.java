@@ -40,7 +40,7 @@ public final class Search {
     private static final double LEAST_S = 0.05;
 
     /** With what goes before and after it, a first answer is there within two seconds. */
-    private static final double FIRST_ANSWER_S = 1.2;
+    private static final double FIRST_ANSWER_S = 1.0;
 
     /** Beyond the time of a search, to lay what it has found. */
     private static final double TO_LAY_S = 0.5;

@@ -101,6 +101,11 @@ class EdgeTest {
         assertThat(batch.page().at("/card/simmer/skims").asInt()).isZero();
     }
 
+    @Test
+    void whatTheApplicationUsesForItselfIsNotThere() {
+        assertThat(Visitor.plain().get("/error").status()).isEqualTo(404);
+    }
+
     private static String wish(String readyBy) {
         return """
                 {"formula": "white-chicken", "goal": "LITRES", "value": 12, "readyBy": "%s"}

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
+import potamos.core.cooling.CoolingProof;
 import potamos.core.cooling.CoolingVerdict;
 import potamos.core.flow.Run;
 import potamos.core.formula.FinishPhase;
@@ -232,11 +233,16 @@ public final class DueActs {
                 .orElse(now);
         // A thermometer that is asked again at once says the same; and it is asked now and then, for what is foretold
         // is not what is.
-        Instant due = last.map(at -> Stream.of(proves, at.plus(COOLING_EVERY))
-                        .min(Comparator.naturalOrder())
-                        .filter(at.plus(SOON)::isBefore)
-                        .orElse(at.plus(SOON)))
-                .orElse(state.since());
+        boolean doubted = state.cooling().verdict().stream()
+                .flatMap(verdict -> verdict.doubtful().stream())
+                .anyMatch(reading -> last.filter(reading.at()::equals).isPresent());
+        Instant due = doubted
+                ? last.orElseThrow().plus(CoolingProof.AGREES_AFTER)
+                : last.map(at -> Stream.of(proves, at.plus(COOLING_EVERY))
+                                .min(Comparator.naturalOrder())
+                                .filter(at.plus(SOON)::isBefore)
+                                .orElse(at.plus(SOON)))
+                        .orElse(state.since());
         add(Kind.READ_COOLING, due, SOON, Cost.SAFETY, usual.cooling());
     }
 

@@ -48,7 +48,7 @@ public record CoolingProof(LimitProfile profile, FastestFall fall) {
     private static final double THERMOMETER_K = 0.5;
 
     /** A second reading so much later can agree with a doubtful one. */
-    private static final Duration AGREES_AFTER = Duration.ofMinutes(5);
+    public static final Duration AGREES_AFTER = Duration.ofMinutes(5);
 
     /** A reading for a deadline is asked for so long before it. */
     private static final Duration BEFORE_THE_DEADLINE = Duration.ofMinutes(5);

@@ -19,6 +19,9 @@ import org.eclipse.jetty.util.thread.Scheduler;
  * memory. A request goes on to the application when it is here whole, so whoever sends slowly holds a connection and no thread.
  */
 final class Arrivals extends Handler.Wrapper {
+    /** Where the application sends what has gone wrong within it; nobody asks for that from outside. */
+    private static final String OF_ITS_OWN = "/error";
+
     private static final long LARGEST_BODY = 256 * 1024;
     private static final long LARGEST_PHOTO = 8 * 1024 * 1024;
     private static final Pattern PHOTO =
@@ -42,7 +45,12 @@ final class Arrivals extends Handler.Wrapper {
 
     @Override
     public boolean handle(Request request, Response response, Callback callback) throws Exception {
-        boolean photo = PHOTO.matcher(request.getHttpURI().getDecodedPath()).matches();
+        String path = request.getHttpURI().getDecodedPath();
+        if (path.equals(OF_ITS_OWN)) {
+            Refusals.refuse(response, callback, 404, "not-found", "There is nothing here.");
+            return true;
+        }
+        boolean photo = PHOTO.matcher(path).matches();
         if (request.getHeaders().contains(HttpHeader.TRANSFER_ENCODING)) {
             Refusals.refuse(response, callback, 411, "length-required", "Say how long the request is.");
             return true;
