@@ -38,7 +38,11 @@ class LabelTest {
     }
 
     private static String codeOf(PDDocument pdf) throws IOException, NotFoundException {
-        BufferedImage image = new PDFRenderer(pdf).renderImageWithDPI(0, 300);
+        BufferedImage label = new PDFRenderer(pdf).renderImageWithDPI(0, 300);
+        // As a telephone is held over it: the code in its corner, and not the letters beside it, which can be taken for
+        // parts of one.
+        int side = label.getWidth() * 2 / 5;
+        BufferedImage image = label.getSubimage(label.getWidth() - side, label.getHeight() - side, side, side);
         int[] pixels = image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth());
         RGBLuminanceSource source = new RGBLuminanceSource(image.getWidth(), image.getHeight(), pixels);
         try {
