@@ -161,7 +161,11 @@ final class CoolingLog {
                 }
             } else if (event instanceof Amendment amendment) {
                 Instant at = happened.get(amendment.event());
-                if (!amendment.stamp().entered().isAfter(at.plus(BatchEvent.Stamp.LATE))) {
+                boolean soon = !amendment.stamp().entered().isAfter(at.plus(BatchEvent.Stamp.LATE));
+                // Moved back, it is told that much after its moment, however soon after the first word of it.
+                boolean movedBack = amendment instanceof Amendment.Corrected corrected
+                        && corrected.replacement().stamp().late();
+                if (soon && !movedBack) {
                     inTime.add(event);
                 }
             }

@@ -11,6 +11,7 @@ import potamos.core.batch.DueAct.Cost;
 import potamos.core.batch.DueAct.Kind;
 import potamos.core.cooling.CoolingProof;
 import potamos.core.cooling.CoolingVerdict;
+import potamos.core.cooling.Reading;
 import potamos.core.flow.Run;
 import potamos.core.formula.FinishPhase;
 import potamos.core.quantity.Temperature;
@@ -223,26 +224,27 @@ public final class DueActs {
     /** When the next reading would prove something; between those the stock is left alone. */
     private void readCooling() {
         var readings = state.cooling().readings();
-        Optional<Instant> last = readings.isEmpty()
-                ? Optional.empty()
-                : Optional.of(readings.get(readings.size() - 1).at());
+        if (readings.isEmpty()) {
+            add(Kind.READ_COOLING, state.since(), SOON, Cost.SAFETY, usual.cooling());
+            return;
+        }
+        Reading last = readings.get(readings.size() - 1);
+        Instant soonest = last.at().plus(SOON);
         Instant proves = state.cooling().verdict().stream()
                 .flatMap(verdict -> verdict.asks().stream())
                 .map(CoolingVerdict.Ask::at)
                 .findFirst()
                 .orElse(now);
+        boolean doubted = state.cooling().verdict().stream()
+                .anyMatch(verdict -> verdict.doubtful().contains(last));
         // A thermometer that is asked again at once says the same; and it is asked now and then, for what is foretold
         // is not what is.
-        boolean doubted = state.cooling().verdict().stream()
-                .flatMap(verdict -> verdict.doubtful().stream())
-                .anyMatch(reading -> last.filter(reading.at()::equals).isPresent());
         Instant due = doubted
-                ? last.orElseThrow().plus(CoolingProof.AGREES_AFTER)
-                : last.map(at -> Stream.of(proves, at.plus(COOLING_EVERY))
-                                .min(Comparator.naturalOrder())
-                                .filter(at.plus(SOON)::isBefore)
-                                .orElse(at.plus(SOON)))
-                        .orElse(state.since());
+                ? last.at().plus(CoolingProof.AGREES_AFTER)
+                : Stream.of(proves, last.at().plus(COOLING_EVERY))
+                        .min(Comparator.naturalOrder())
+                        .filter(soonest::isBefore)
+                        .orElse(soonest);
         add(Kind.READ_COOLING, due, SOON, Cost.SAFETY, usual.cooling());
     }
 

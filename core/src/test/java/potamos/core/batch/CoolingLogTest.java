@@ -122,6 +122,25 @@ class CoolingLogTest {
         assertThat(outcome(601)).isEqualTo(Outcome.PASSED_ON_LATE_ENTRIES);
     }
 
+    /** Told as it was read, and a minute later moved to before the deadline: that is told an hour after its moment. */
+    @Test
+    void aReadingThatIsMovedBackBeforeItsDeadlineIsToldLate() {
+        strained();
+        read(260, 58);
+        read(420, 20);
+        read(590, 5);
+        assertThat(outcome(600)).isEqualTo(Outcome.NOT_SHOWN);
+        events.add(
+                events.size() - 1,
+                Batch.correction(
+                        events,
+                        "read420",
+                        Amendment.Change.of(minute(370)),
+                        stamp("corrected", 421, 421),
+                        "the clock on the wall"));
+        assertThat(outcome(600)).isEqualTo(Outcome.PASSED_ON_LATE_ENTRIES);
+    }
+
     @ParameterizedTest
     @CsvSource({"true, 400", "false, 400"})
     void nobodyCanSayThatAProbeReadIt(boolean byProbe, int entered) {
