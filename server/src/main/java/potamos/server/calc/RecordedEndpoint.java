@@ -14,7 +14,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -105,7 +104,7 @@ class RecordedEndpoint {
                                 stage.provenBy().map(by -> minute(by.at())),
                                 stage.opened().map(RecordedEndpoint::minute),
                                 stage.deadline().map(RecordedEndpoint::minute),
-                                stage.provenBy().map(by -> place(readings, by)),
+                                stage.provenBy().map(readings::indexOf).filter(place -> place >= 0),
                                 word(shown(stage.outcome())),
                                 word(stage.reason()),
                                 word(stage.reason())))
@@ -117,20 +116,14 @@ class RecordedEndpoint {
                                 word(shown(begin.outcome())),
                                 word(begin.reason()))),
                 verdict.doubtful().stream()
-                        .map(reading -> place(readings, reading))
+                        .map(readings::indexOf)
+                        .filter(place -> place >= 0)
                         .sorted()
                         .toList(),
                 verdict.allowed(proof.profile(), standing, until).stream()
                         .map(way -> word(way))
                         .toList(),
                 defaults.taken());
-    }
-
-    private static int place(List<Reading> readings, Reading one) {
-        return IntStream.range(0, readings.size())
-                .filter(i -> readings.get(i) == one)
-                .findFirst()
-                .orElseGet(() -> readings.indexOf(one));
     }
 
     private FastestFall fastestFall(CalcJson.VerdictIn in, Defaults defaults) {

@@ -94,15 +94,12 @@ final class Bulkhead extends Handler.Wrapper {
     private void compute(Request request, Response response, Callback callback) {
         Asker asker = departures.watch(request);
         request.setAttribute(Asker.ATTRIBUTE, asker);
-        Handler unlessGone = new Handler.Wrapper(getHandler()) {
-            @Override
-            public boolean handle(Request asked, Response answer, Callback then) throws Exception {
-                if (asker.gone()) {
-                    then.failed(new EofException("whoever asked has gone"));
-                    return true;
-                }
-                return super.handle(asked, answer, then);
+        Request.Handler unlessGone = (asked, answer, then) -> {
+            if (asker.gone()) {
+                then.failed(new EofException("whoever asked has gone"));
+                return true;
             }
+            return getHandler().handle(asked, answer, then);
         };
         computing.enter(unlessGone, request, response, Callback.from(() -> departures.forget(asker), callback), false);
     }

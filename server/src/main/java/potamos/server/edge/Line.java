@@ -7,7 +7,6 @@ import java.util.concurrent.Executor;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
-import org.eclipse.jetty.server.Handler;
 import org.eclipse.jetty.server.Request;
 import org.eclipse.jetty.server.Response;
 import org.eclipse.jetty.util.Callback;
@@ -50,7 +49,7 @@ final class Line {
      *
      * @param pressing whether it goes before those who wait
      */
-    void enter(Handler next, Request request, Response response, Callback callback, boolean pressing) {
+    void enter(Request.Handler next, Request request, Response response, Callback callback, boolean pressing) {
         Turn turn = new Turn(next, request, response, callback);
         switch (place(turn, pressing)) {
             case NOW -> turn.begin(threads);
@@ -97,14 +96,14 @@ final class Line {
 
     /** One request with its permit, or waiting for it. */
     private final class Turn extends Callback.Nested {
-        private final Handler next;
+        private final Request.Handler next;
         private final Request request;
         private final Response response;
         private final AtomicBoolean over = new AtomicBoolean();
         private Deque<Turn> line;
         private Scheduler.Task deadline;
 
-        private Turn(Handler next, Request request, Response response, Callback callback) {
+        private Turn(Request.Handler next, Request request, Response response, Callback callback) {
             super(callback);
             this.next = next;
             this.request = request;
