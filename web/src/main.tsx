@@ -31,7 +31,9 @@ startOutbox(surroundings(client))
 askToKeep()
 onEnded(() => void client.invalidateQueries({ queryKey: ['session'] }))
 watchTouches()
-if (import.meta.env.PROD) keepPages(() => void client.invalidateQueries(), newerCame)
+// What is just being asked has not gone through the worker, which would not keep it: it is asked again, and not waited for.
+const askAgain = () => void client.cancelQueries().then(() => client.invalidateQueries())
+if (import.meta.env.PROD) keepPages(askAgain, newerCame)
 
 // Letters that change width after the first paint would move a button from under a thumb. They come from the same server, so they are worth the wait.
 const LONGEST_WAIT_FOR_LETTERS_MS = 1500

@@ -52,6 +52,9 @@ export async function forgetSeen() {
   if ('caches' in globalThis) await caches.delete(SEEN)
 }
 
+/** Asks the worker to take over a page that began to load while it came up, and so has none. */
+export const CLAIM = 'claim'
+
 const ASK_EVERY_MS = 10 * 60_000
 
 /**
@@ -67,6 +70,9 @@ export function keepPages(ready: () => void, newer: () => void) {
     ready()
     if (before) newer()
     before = true
+  })
+  void navigator.serviceWorker.ready.then((registration) => {
+    if (!navigator.serviceWorker.controller) registration.active?.postMessage(CLAIM)
   })
   // Asked at the server itself each time: a worker that a cache gives away again is yesterday's.
   void navigator.serviceWorker

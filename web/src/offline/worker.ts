@@ -3,7 +3,7 @@ import { ExpirationPlugin } from 'workbox-expiration'
 import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute } from 'workbox-precaching'
 import { NavigationRoute, registerRoute } from 'workbox-routing'
 import { NetworkFirst } from 'workbox-strategies'
-import { saysNobody, SEEN, stamped, worthKeeping } from './seen'
+import { CLAIM, saysNobody, SEEN, stamped, worthKeeping } from './seen'
 
 declare const self: ServiceWorkerGlobalScope & { __WB_MANIFEST: { url: string; revision: string | null }[] }
 
@@ -52,3 +52,6 @@ self.addEventListener('install', (event: InstallEvent) => {
   if (event.addRoutes) event.waitUntil(event.addRoutes(sent))
 })
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()))
+self.addEventListener('message', (event) => {
+  if (event.data === CLAIM) event.waitUntil(self.clients.claim())
+})
